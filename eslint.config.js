@@ -1,0 +1,46 @@
+import tseslint from 'typescript-eslint';
+import hooks from 'eslint-plugin-react-hooks';
+import a11y from 'eslint-plugin-jsx-a11y';
+import globals from 'globals';
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', '.tmp/**', 'playwright-report/**'] },
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      // Same inputs, same output: the clock and the seed are passed in.
+      'no-restricted-globals': ['error', 'Date', 'fetch', 'setTimeout', 'setInterval', 'window', 'document', 'crypto'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Pass a seeded source in.' },
+      ],
+    },
+  },
+  {
+    files: ['app/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks, 'jsx-a11y': a11y },
+    languageOptions: { globals: globals.browser },
+    rules: {
+      ...a11y.flatConfigs.recommended.rules,
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      'jsx-a11y/no-autofocus': 'off',
+    },
+  },
+  {
+    files: ['scripts/**', 'server/src/**', 'e2e/**', '*.cjs'],
+    languageOptions: { globals: globals.node },
+    rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
+  },
+);
