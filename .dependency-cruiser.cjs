@@ -1,5 +1,16 @@
 /** The rooms of core, lowest first. A room imports itself and the rooms before it, never one after it. */
-const rooms = ['units', 'statistics', 'geometry', 'rubber', 'drive', 'measuring', 'catalogue', 'sizing', 'ticket'];
+const rooms = [
+  'units',
+  'statistics',
+  'geometry',
+  'rubber',
+  'drive',
+  'measuring',
+  'catalogue',
+  'sizing',
+  'ticket',
+  'exchange',
+];
 
 const downwards = rooms.slice(0, -1).map((room, index) => ({
   name: `core-${room}-imports-downwards`,
@@ -51,6 +62,10 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: false,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default'], extensions: ['.ts', '.tsx', '.js', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.json'],
+    },
   },
 };

@@ -1,0 +1,16 @@
+import type { SectionShape } from '../units';
+
+/** Which assortment a belt belongs to. */
+export type SeriesId = 'as568-070' | 'as568-103' | 'square';
+
+/** A belt that can be bought: nominal size and the maker's limits. Lengths in mm. */
+export interface CatalogueBelt {
+  readonly id: string;
+  readonly series: SeriesId;
+  readonly name: string;
+  readonly shape: SectionShape;
+  readonly thicknessMm: number;
+  readonly thicknessToleranceMm: number;
+  readonly innerLengthMm: number;
+  readonly innerLengthToleranceMm: number;
+}

@@ -1,0 +1,107 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { strandPullN, youngModulusMpa } from '../rubber';
+import { fitBelt, gripShare, motorTorqueNmm, seatedRadiusMm, shaftLoadN, slipGrip, trayForceN, type Drive } from '.';
+
+const worked: Drive = {
+  motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
+  drive: { bottomDiameterMm: 25, groove: { form: 'flat' } },
+  centreDistanceMm: 40,
+  crossed: false,
+};
+const fitted = (innerLengthMm: number, drive = worked) => {
+  const fit = fitBelt(drive, { shape: 'square', thicknessMm: 1.2, innerLengthMm });
+  if (!fit.ok) throw new Error(fit.problem);
+  return fit.value;
+};
+
+describe('a belt in its drive', () => {
+  test('as long as its path it is neither stretched nor slack', () => {
+    expect(fitted(130.962).strain).toBeCloseTo(0, 5);
+  });
+  test('stretch grows as the belt gets shorter, and thins it', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 90, max: 129, noNaN: true }), (length) => {
+        expect(fitted(length).strain).toBeGreaterThan(fitted(length + 1).strain);
+        expect(fitted(length).thicknessMm).toBeLessThan(1.2);
+      }),
+    );
+  });
+  test('a hanging belt keeps its thickness', () => expect(fitted(140).thicknessMm).toBe(1.2));
+  test('a round section in a 60° vee rides at (d/2)/sin 30° from the apex', () => {
+    expect(seatedRadiusMm({ bottomDiameterMm: 10, groove: { form: 'vee', angleRad: Math.PI / 3 } }, 2)).toBeCloseTo(
+      7,
+      9,
+    );
+    expect(seatedRadiusMm({ bottomDiameterMm: 10, groove: { form: 'round' } }, 2)).toBe(6);
+  });
+});
+
+describe('grip', () => {
+  const grip = (motorFriction: number, driveFriction: number, motorRadiusMm: number) => {
+    const [motorWrapRad = 0, driveWrapRad = 0] = fitted(120.68).centreLine.wrapsRad;
+    return slipGrip({ strandPullN: 0.385, motorRadiusMm, motorFriction, driveFriction, motorWrapRad, driveWrapRad });
+  };
+  test('tight over slack is e^{μθ}: e^{0.8·3.0165} = 11.17 (Shigley, flat-belt example; from memory)', () => {
+    const share = gripShare(0.8, 3.0165);
+    expect((1 + share) / (1 - share)).toBeCloseTo(11.17, 2);
+  });
+  test('the working paper’s case, 6/25/40 at T = 0.385: 2.18 N·mm, and 0.96 with an oily drive pulley', () => {
+    // The paper takes the pitch radius with the section unthinned, 3.6 mm; thinned, as fitBelt has it, it is 2.17.
+    expect(grip(0.8, 0.8, 3.6).slipTorqueNmm).toBeCloseTo(2.18, 2);
+    expect(grip(0.8, 0.2, 3.6).slipTorqueNmm).toBeCloseTo(0.96, 2);
+    expect(grip(0.8, 0.8, fitted(120.68).motorRadiusMm).slipTorqueNmm).toBeCloseTo(2.17, 2);
+    expect(grip(0.8, 0.2, 3.6).weaker).toBe('drive');
+    expect(grip(0.8, 0.8, 3.6).weaker).toBe('motor');
+  });
+  test('rises with wrap and with friction, and never passes the whole of 2T', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 1.5, noNaN: true }),
+        fc.double({ min: 0.5, max: 5, noNaN: true }),
+        (mu, wrap) => {
+          expect(gripShare(mu + 0.05, wrap)).toBeGreaterThan(gripShare(mu, wrap));
+          expect(gripShare(mu, wrap + 0.1)).toBeGreaterThan(gripShare(mu, wrap));
+          expect(gripShare(mu, wrap)).toBeLessThan(1);
+        },
+      ),
+    );
+  });
+  test('the pulley with the smaller μθ slips first, whatever its radius', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          a: fc.double({ min: 0.1, max: 1, noNaN: true }),
+          b: fc.double({ min: 0.1, max: 1, noNaN: true }),
+          r: fc.double({ min: 1, max: 30, noNaN: true }),
+        }),
+        ({ a, b, r }) => {
+          fc.pre(Math.abs(a * 2.8 - b * 3.5) > 1e-6);
+          const { weaker } = slipGrip({
+            strandPullN: 1,
+            motorRadiusMm: r,
+            motorFriction: a,
+            driveFriction: b,
+            motorWrapRad: 2.8,
+            driveWrapRad: 3.5,
+          });
+          expect(weaker).toBe(a * 2.8 < b * 3.5 ? 'motor' : 'drive');
+        },
+      ),
+    );
+  });
+});
+
+test('half a turn of wrap loads the shaft with both strands', () =>
+  expect(shaftLoadN(0.385, Math.PI)).toBeCloseTo(0.77, 9));
+
+test('8 % stretch of 1.2 mm square at Shore A 60 pulls 0.385 N a strand', () => {
+  const modulus = youngModulusMpa(60);
+  expect(modulus.ok && strandPullN(modulus.value, 1.44, 1.08)).toBeCloseTo(0.385, 3);
+});
+
+test('motor torque and tray force are each other’s inverse: work in times η is work out', () => {
+  const gearing = { travelPerTurnMm: 2.2, efficiency: 0.6 };
+  expect(trayForceN(motorTorqueNmm(1.4, gearing), gearing)).toBeCloseTo(1.4, 9);
+  expect(motorTorqueNmm(1.4, gearing) * 2 * Math.PI * 0.6).toBeCloseTo(1.4 * 2.2, 9);
+});

@@ -1,0 +1,60 @@
+/**
+ * The share of 2T that a pulley can pass before it slips: f = (e^{μ′θ} − 1)/(e^{μ′θ} + 1). On fixed centres an
+ * elastic belt keeps tight + slack ≈ 2T, and Euler–Eytelwein bounds their ratio by e^{μ′θ}.
+ *
+ * @returns 0 (no friction) to 1
+ * @example gripShare(0.8, Math.PI) // 0.850
+ */
+export function gripShare(friction: number, wrapRad: number): number {
+  // tanh(x/2) is the same fraction, and does not overflow for a rope wound ten times.
+  return Math.tanh((friction * wrapRad) / 2);
+}
+
+/** Where a drive lets go, and at what. */
+export interface Grip {
+  readonly motorShare: number;
+  readonly driveShare: number;
+  /** The pulley that slips first: the one with the smaller share, whatever its radius. */
+  readonly weaker: 'motor' | 'drive';
+  /** Largest pull the belt passes from pulley to pulley. */
+  readonly beltPullN: number;
+  /** The same, seen as torque on the motor shaft. */
+  readonly slipTorqueNmm: number;
+}
+
+/**
+ * The pull and motor torque at which the belt lets go: M = 2·T·r_motor·min f.
+ *
+ * @param strandPullN T, pull of one strand at rest
+ * @param motorRadiusMm pitch radius, to the belt's centre line
+ * @param frictions effective, after the groove
+ * @example slipGrip({ strandPullN: 0.385, motorRadiusMm: 3.577, … μ 0.8 both, 6/25/40 }).slipTorqueNmm // 2.18
+ */
+export function slipGrip(input: {
+  readonly strandPullN: number;
+  readonly motorRadiusMm: number;
+  readonly motorFriction: number;
+  readonly driveFriction: number;
+  readonly motorWrapRad: number;
+  readonly driveWrapRad: number;
+}): Grip {
+  const motorShare = gripShare(input.motorFriction, input.motorWrapRad);
+  const driveShare = gripShare(input.driveFriction, input.driveWrapRad);
+  const beltPullN = 2 * input.strandPullN * Math.min(motorShare, driveShare);
+  return {
+    motorShare,
+    driveShare,
+    weaker: driveShare < motorShare ? 'drive' : 'motor',
+    beltPullN,
+    slipTorqueNmm: beltPullN * input.motorRadiusMm,
+  };
+}
+
+/**
+ * Load of the belt on a shaft: 2T·sin(θ/2), from the two strands leaving at the wrap's ends.
+ *
+ * @example shaftLoadN(0.385, Math.PI) // 0.77
+ */
+export function shaftLoadN(strandPullN: number, wrapRad: number): number {
+  return 2 * strandPullN * Math.abs(Math.sin(wrapRad / 2));
+}

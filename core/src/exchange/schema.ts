@@ -1,0 +1,172 @@
+import * as yup from 'yup';
+import {
+  GROOVE_FORMS,
+  LOADERS,
+  SHAPES,
+  STATION_MARKS,
+  STATIONS,
+  SURFACES,
+  TICKET_FORMAT,
+  TICKET_VERSION,
+  VERDICTS,
+  WAITING_FOR,
+  type EventType,
+} from '../ticket';
+
+/**
+ * The stored format, version 1, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
+ * holds the two together. Nothing is coerced and nothing unknown is let through.
+ */
+
+/** Text, bounded so that a runaway file cannot fill the store. Empty is allowed, missing is not. */
+const text = (most: number) => yup.string().strict().defined().max(most);
+const id = () => text(64).min(1);
+const number = (least: number, most: number) => yup.number().strict().defined().min(least).max(most);
+const flag = () => yup.boolean().strict().defined();
+const one = <T extends string>(values: readonly T[]) =>
+  yup
+    .string()
+    .strict()
+    .defined()
+    .oneOf([...values]);
+const shape = (fields: yup.ObjectShape) => yup.object(fields).strict().defined().noUnknown(true);
+const listOf = (item: yup.ISchema<unknown>, most: number) =>
+  yup
+    .array(item as yup.AnySchema)
+    .strict()
+    .defined()
+    .max(most);
+const time = () =>
+  yup
+    .string()
+    .strict()
+    .defined()
+    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/);
+/** The same fields, each of which may be missing: what a change carries. */
+const some = (fields: Record<string, yup.AnySchema>) =>
+  shape(Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.optional()])));
+
+const measurands = [
+  'section',
+  'oldBelt',
+  'stringPath',
+  'motorDiameter',
+  'driveDiameter',
+  'centreDistance',
+  'trayTravel',
+  'trayPull',
+] as const;
+const auxKeys = [
+  'sectionMm',
+  'pinDiameterMm',
+  'nextCapMm',
+  'secondDiameterMm',
+  'stringDiameterMm',
+  'threadDiameterMm',
+  'turns',
+  'grooveDepthMm',
+  'motorOutsideMm',
+  'driveOutsideMm',
+  'veeAngleDeg',
+] as const;
+
+const reading = () =>
+  shape({
+    id: id(),
+    measurand: one(measurands),
+    method: id(),
+    typed: text(200),
+    amount: number(0, 10_000),
+    aux: some(Object.fromEntries(auxKeys.map((key) => [key, number(0, 10_000)]))),
+    ownStd: number(0, 1000).nullable(),
+  });
+const tryRecord = () =>
+  shape({
+    id: id(),
+    shape: one(SHAPES),
+    thicknessMm: number(0.3, 8),
+    innerLengthMm: number(1, 2000),
+    source: text(200),
+    verdict: one(VERDICTS),
+    note: text(4000),
+  });
+const groove = () => shape({ form: one(GROOVE_FORMS), veeAngleDeg: number(20, 120).nullable() });
+const settings = {
+  name: text(40),
+  role: text(80),
+  mechanism: text(80),
+  crossed: flag(),
+  motorGroove: groove(),
+  driveGroove: groove(),
+  motorSurface: one(SURFACES),
+  driveSurface: one(SURFACES),
+  oldShape: one(SHAPES),
+};
+const details = {
+  number: text(20),
+  machine: text(120),
+  loader: one(LOADERS),
+  serial: text(80),
+  owner: text(120),
+  complaint: text(500),
+};
+const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
+const handBack = { found: text(8000), done: text(8000), left: text(8000), notTested: text(8000) };
+const station = () => one(STATIONS);
+
+const ticket = shape({
+  id: id(),
+  ...details,
+  openedAt: time(),
+  closedAt: time().nullable(),
+  waiting: waiting(),
+  stations: shape(Object.fromEntries(STATIONS.map((name) => [name, one(STATION_MARKS)]))),
+  notes: shape(Object.fromEntries(STATIONS.map((name) => [name, text(8000)]))),
+  drives: listOf(
+    shape({ id: id(), ...settings, readings: listOf(reading(), 500), tries: listOf(tryRecord(), 200) }),
+    20,
+  ).min(1),
+  handBack: shape(handBack),
+});
+
+const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
+  ticketOpened: { ticketId: id(), driveId: id(), details: shape(details) },
+  detailsChanged: { changes: some(details) },
+  waitingChanged: { waiting: waiting() },
+  stationMarked: { station: station(), mark: one(STATION_MARKS) },
+  noteWritten: { station: station(), text: text(8000) },
+  driveAdded: { driveId: id(), name: text(40) },
+  driveChanged: { driveId: id(), changes: some(settings) },
+  driveRemoved: { driveId: id() },
+  readingTaken: { driveId: id(), reading: reading() },
+  readingRemoved: { driveId: id(), readingId: id() },
+  tryLogged: { driveId: id(), try: tryRecord() },
+  tryJudged: { driveId: id(), tryId: id(), verdict: one(VERDICTS), note: text(4000) },
+  handBackWritten: { changes: some(handBack) },
+  ticketClosed: {},
+  ticketReopened: {},
+  undone: { eventId: id() },
+  redone: { eventId: id() },
+};
+const EVENT_TYPES = Object.keys(EVENTS) as EventType[];
+const eventSchemas = new Map(
+  EVENT_TYPES.map((type) => [
+    type,
+    shape({ id: id(), at: time(), type: one([type]), gesture: text(64).optional(), ...EVENTS[type] }),
+  ]),
+);
+// Its type is what is wrong with it, so only that is looked at.
+const unknownEvent = yup
+  .object({ type: one(EVENT_TYPES) })
+  .strict()
+  .defined();
+const event = yup.lazy(
+  (value: { type?: EventType } | null | undefined) => eventSchemas.get(value?.type as EventType) ?? unknownEvent,
+);
+
+export const recordSchema = shape({
+  format: one([TICKET_FORMAT]),
+  version: yup.number().strict().defined().oneOf([TICKET_VERSION]),
+  ticket,
+  events: listOf(event, 100_000).min(1),
+});

@@ -1,0 +1,107 @@
+import { ValidationError } from 'yup';
+import { replay, TICKET_FORMAT, TICKET_VERSION, type TicketRecord } from '../ticket';
+import { ok, refuse, type Result } from '../units';
+import { differences } from './difference';
+import { recordSchema } from './schema';
+import { upcast } from './upcast';
+
+/** Files above this are no ticket. */
+export const TICKET_FILE_MOST_BYTES = 20_000_000;
+
+/** A ticket as a file: readable JSON. @example writeTicketFile(record).startsWith('{') // true */
+export function writeTicketFile(record: TicketRecord): string {
+  return `${JSON.stringify(record, null, 1)}\n`;
+}
+
+const shown = (value: unknown): string => {
+  const json = JSON.stringify(value) ?? 'nothing';
+  return json.length > 60 ? `${json.slice(0, 57)}…` : json;
+};
+
+/** What Yup found first, as a sentence: where, what was read, what is allowed. */
+function sentence(error: ValidationError): string {
+  const where = error.path ? `at ${error.path}` : 'at the top';
+  const params = error.params as
+    | {
+        originalValue?: unknown;
+        value?: unknown;
+        values?: string;
+        min?: number;
+        max?: number;
+        unknown?: string;
+        type?: string;
+      }
+    | undefined;
+  const read = `${where}, read ${shown(params?.originalValue ?? params?.value)}`;
+  switch (error.type) {
+    case 'typeError':
+      return `${read}; ${params?.type === 'array' ? 'a list' : `a ${params?.type}`} belongs there`;
+    case 'oneOf':
+      return `${read}; allowed: ${params?.values}`;
+    case 'min':
+      return `${read}; the least is ${params?.min}`;
+    case 'max':
+      return `${read}; the most is ${params?.max}`;
+    case 'matches':
+      return `${read}; a time such as 2026-01-31T09:00:00Z belongs there`;
+    case 'noUnknown':
+      return `${where}, there is something unknown: ${params?.unknown}`;
+    default:
+      return `${where}, something is missing`;
+  }
+}
+
+/**
+ * Reads a parsed document as a ticket: format, version, shape, and that its events really give its ticket, which a
+ * file changed by hand rarely keeps.
+ *
+ * @param name the file's name, for the sentences
+ */
+export function readTicketDocument(document: unknown, name: string): Result<TicketRecord> {
+  const head = document as { format?: unknown; version?: unknown } | null;
+  if (typeof head !== 'object' || head === null || head.format !== TICKET_FORMAT) {
+    return refuse(`“${name}” is not a Loose Pulley ticket. Choose a .json that this app has exported.`);
+  }
+  if (typeof head.version === 'number' && head.version > TICKET_VERSION) {
+    return refuse(
+      `“${name}” was written by a newer Loose Pulley (format ${head.version}; this one reads up to ${TICKET_VERSION}). Update this bench first.`,
+    );
+  }
+  const current = upcast(document);
+  if (!current.ok) return refuse(`“${name}”: ${current.problem}`);
+  try {
+    recordSchema.validateSync(current.value, { abortEarly: true, strict: true });
+  } catch (error) {
+    if (error instanceof ValidationError)
+      return refuse(`“${name}” cannot be read: ${sentence(error)}. Nothing was changed.`);
+    throw error;
+  }
+  const record = current.value as TicketRecord;
+  const replayed = replay(record.events);
+  if (!replayed.ok) return refuse(`“${name}” cannot be followed: ${replayed.problem} Nothing was changed.`);
+  const [first] = differences(record.ticket, replayed.value, 1);
+  if (first) {
+    return refuse(
+      `“${name}” contradicts itself at ticket.${first.path}: it states ${shown(first.mine)}, but its events give ` +
+        `${shown(first.theirs)}. It looks edited by hand. Nothing was changed.`,
+    );
+  }
+  return ok(record);
+}
+
+/**
+ * Reads a ticket file.
+ *
+ * @returns the record, or one sentence that says what is wrong and where; nothing is ever half read
+ */
+export function readTicketFile(content: string, name: string): Result<TicketRecord> {
+  if (content.length > TICKET_FILE_MOST_BYTES) return refuse(`“${name}” is larger than 20 MB, too large for a ticket.`);
+  let document: unknown;
+  try {
+    document = JSON.parse(content);
+  } catch (error) {
+    const said = error instanceof Error ? error.message : 'not JSON';
+    return refuse(`“${name}” is broken or cut short: ${said}. Nothing was changed.`);
+  }
+  return readTicketDocument(document, name);
+}

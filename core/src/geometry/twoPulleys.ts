@@ -1,0 +1,52 @@
+import { ok, refuse, type Result } from '../units';
+import { beltPath, type BeltPath, type PathPulley } from './beltPath';
+
+/** Two pulleys on fixed centres; radii to wherever the belt's line of interest runs. */
+export interface TwoPulleys {
+  readonly motorRadiusMm: number;
+  readonly driveRadiusMm: number;
+  readonly centreDistanceMm: number;
+  readonly crossed: boolean;
+}
+
+/**
+ * The two pulleys as a path: motor at the origin, drive pulley to its right. A crossed belt meets the drive pulley
+ * with its back, which turns it the other way.
+ */
+export function asPathPulleys(drive: TwoPulleys): readonly [PathPulley, PathPulley] {
+  return [
+    { name: 'motor pulley', xMm: 0, yMm: 0, radiusMm: drive.motorRadiusMm, side: 1 },
+    {
+      name: 'drive pulley',
+      xMm: drive.centreDistanceMm,
+      yMm: 0,
+      radiusMm: drive.driveRadiusMm,
+      side: drive.crossed ? -1 : 1,
+    },
+  ];
+}
+
+/**
+ * Length, spans and wraps of a two-pulley path, refusing what no mechanism can be: sizes that are not positive, or
+ * pulleys whose rims overlap.
+ *
+ * Source: common tangents of two circles; e.g. Shigley's Mechanical Engineering Design, flat belt geometry.
+ *
+ * @example twoPulleyPath({ motorRadiusMm: 3, driveRadiusMm: 12.5, centreDistanceMm: 40, crossed: false })
+ * // lengthMm 130.962
+ */
+export function twoPulleyPath(drive: TwoPulleys): Result<BeltPath> {
+  const { motorRadiusMm, driveRadiusMm, centreDistanceMm } = drive;
+  if (!(motorRadiusMm > 0)) return refuse('The motor pulley must be larger than 0.');
+  if (!(driveRadiusMm > 0)) return refuse('The drive pulley must be larger than 0.');
+  if (!(centreDistanceMm > 0)) return refuse('The distance between the shafts must be larger than 0.');
+  if (centreDistanceMm < motorRadiusMm + driveRadiusMm) {
+    const least = (motorRadiusMm + driveRadiusMm).toFixed(1);
+    return refuse(
+      `The pulleys overlap: shafts ${centreDistanceMm.toFixed(1)} mm apart, but the two radii need ${least} mm. ` +
+        'Check for a radius typed as a diameter, or a gap typed as a centre distance.',
+    );
+  }
+  const path = beltPath(asPathPulleys(drive));
+  return path.ok ? ok(path.value) : path;
+}

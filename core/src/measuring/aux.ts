@@ -1,0 +1,51 @@
+import { ok, refuse, type Result } from '../units';
+import type { Aux, AuxKey } from './types';
+
+/** What each tool size is called, how well it is known (k = 1, mm; common practice, from memory), and its bounds. */
+export interface AuxFact {
+  readonly label: string;
+  readonly std: number;
+  readonly least: number;
+  readonly most: number;
+  /** Taken until typed; undefined means it has to be typed. */
+  readonly usual?: number;
+  readonly unit: 'mm' | 'turns' | '°';
+}
+
+export const AUX: Readonly<Record<AuxKey, AuxFact>> = {
+  sectionMm: { label: 'section', std: 0.05, least: 0.3, most: 8, unit: 'mm' },
+  pinDiameterMm: { label: 'pin ⌀', std: 0.02, least: 0.3, most: 30, unit: 'mm' },
+  nextCapMm: { label: 'next cap, does not go in', std: 0.1, least: 3, most: 140, unit: 'mm' },
+  secondDiameterMm: { label: 'across the other way', std: 0.5, least: 3, most: 140, unit: 'mm' },
+  stringDiameterMm: { label: 'string ⌀', std: 0.05, least: 0.05, most: 3, usual: 0.8, unit: 'mm' },
+  threadDiameterMm: { label: 'thread ⌀', std: 0.03, least: 0.02, most: 2, usual: 0.3, unit: 'mm' },
+  turns: { label: 'turns', std: 0, least: 1, most: 100, usual: 10, unit: 'turns' },
+  grooveDepthMm: { label: 'groove depth', std: 0.1, least: 0, most: 10, unit: 'mm' },
+  motorOutsideMm: { label: 'motor pulley outside ⌀', std: 0.1, least: 0.5, most: 200, unit: 'mm' },
+  driveOutsideMm: { label: 'drive pulley outside ⌀', std: 0.1, least: 0.5, most: 300, unit: 'mm' },
+  veeAngleDeg: { label: 'vee, full angle', std: 2, least: 20, most: 120, unit: '°' },
+};
+
+/** The named aux or its usual value. Misuse, asking for one a method did not list, cannot happen past `needAux`. */
+export function auxOr(aux: Aux, key: AuxKey): number {
+  return aux[key] ?? AUX[key].usual ?? Number.NaN;
+}
+
+/**
+ * Checks that all of `keys` are there and within bounds.
+ *
+ * @returns the first thing wrong, in a sentence.
+ * @example needAux({}, ['sectionMm']) // refuses: Type the section first…
+ */
+export function needAux(aux: Aux, keys: readonly AuxKey[]): Result<true> {
+  for (const key of keys) {
+    const fact = AUX[key];
+    const value = auxOr(aux, key);
+    if (Number.isNaN(value)) return refuse(`Type the ${fact.label} too: this way of measuring needs it.`);
+    if (value < fact.least || value > fact.most) {
+      const allowed = `${fact.least} to ${fact.most} ${fact.unit}`;
+      return refuse(`Read ${fact.label} ${value} ${fact.unit}. Allowed: ${allowed}.`);
+    }
+  }
+  return ok(true);
+}

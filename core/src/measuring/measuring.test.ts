@@ -1,0 +1,230 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import {
+  driveFacts,
+  findMethod,
+  METHODS,
+  parseAmount,
+  parseBenchLine,
+  readAmount,
+  suspectLength,
+  type Aux,
+  type Method,
+  type Reading,
+} from '.';
+
+const method = (id: string): Method => {
+  const found = findMethod(id);
+  if (!found) throw new Error(`no method ${id}`);
+  return found;
+};
+const read = (id: string, amount: number, aux: Aux = {}) => {
+  const result = readAmount(method(id), amount, aux);
+  if (!result.ok) throw new Error(result.problem);
+  return result.value;
+};
+const take = (measurand: Reading['measurand'], id: string, amount: number, aux: Aux = {}): Reading => ({
+  id: `${measurand}-${id}-${amount}`,
+  measurand,
+  method: id,
+  typed: String(amount),
+  amount,
+  aux,
+  ownStd: null,
+});
+const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
+const boothDeck = [
+  take('motorDiameter', 'motorJaws', 6),
+  take('driveDiameter', 'driveJaws', 24.8),
+  take('centreDistance', 'shaftToShaft', 38.2),
+];
+
+describe('every method', () => {
+  const aux: Aux = {
+    sectionMm: 1.2,
+    pinDiameterMm: 3,
+    nextCapMm: 60,
+    secondDiameterMm: 38,
+    stringDiameterMm: 0.8,
+    threadDiameterMm: 0.3,
+    turns: 10,
+    grooveDepthMm: 1,
+    motorOutsideMm: 8,
+    driveOutsideMm: 27,
+  };
+  test.each(METHODS.map((one) => [one.id, one] as const))('%s, inverted, gives its reading back', (_, one) => {
+    fc.assert(
+      fc.property(fc.double({ min: Math.min(20, one.least), max: Math.min(55, one.most), noNaN: true }), (amount) => {
+        fc.pre(amount >= one.least);
+        const converted = one.convert(amount, aux);
+        fc.pre(converted.ok);
+        if (converted.ok) expect(one.invert(converted.value.value, aux)).toBeCloseTo(amount, 6);
+      }),
+    );
+  });
+  test.each(METHODS.map((one) => [one.id, one] as const))('%s states its true sensitivities', (_, one) => {
+    const amount = Math.min(Math.max(40, one.least), one.most);
+    const at = (a: number, x: Aux) => {
+      const result = one.convert(a, x);
+      return result.ok ? result.value : undefined;
+    };
+    const here = at(amount, aux);
+    if (!here) return;
+    const step = 1e-5;
+    expect(((at(amount + step, aux)?.value ?? 0) - here.value) / step).toBeCloseTo(here.perReading, 2);
+    for (const [key, sensitivity] of Object.entries(here.perAux)) {
+      const moved = { ...aux, [key]: (aux[key as keyof Aux] ?? 0) + step };
+      expect(((at(amount, moved)?.value ?? 0) - here.value) / step).toBeCloseTo(sensitivity ?? 0, 2);
+    }
+  });
+});
+
+describe('what each way of measuring reads', () => {
+  test('doubled flat 66.4, section 1.2 is 128.0 inside, not 132.8', () => {
+    const doubled = read('doubledOuter', 66.4, { sectionMm: 1.2 });
+    expect(doubled.value).toBeCloseTo(128, 9);
+    expect(doubled.uncorrected).toBeCloseTo(132.8, 9);
+    expect(doubled.arithmetic((mm) => mm.toFixed(1))).toBe('2 × 66.4 − 4 × 1.2 = 128.0');
+    expect(doubled.std).toBeCloseTo(Math.hypot(2 * 0.4, 4 * 0.05), 9);
+  });
+  test('on a 90 mm belt of 1.2 mm common practice errs by +4.8, +3.8 and +2.5 mm', () => {
+    const error = (id: string, aux: Aux) => {
+      const amount = method(id).invert(90, aux);
+      return (read(id, amount, aux).uncorrected ?? 0) - 90;
+    };
+    expect(error('doubledOuter', { sectionMm: 1.2 })).toBeCloseTo(4.8, 6);
+    expect(error('laidStraight', { sectionMm: 1.2 })).toBeCloseTo(3.77, 2);
+    expect(error('stringRound', { stringDiameterMm: 0.8 })).toBeCloseTo(2.51, 2);
+  });
+  test('one belt of 1.2 mm and 128 mm, measured six ways, is the same belt', () => {
+    const values = [
+      read('doubledOuter', 66.4, { sectionMm: 1.2 }),
+      read('doubledInner', 64),
+      read('overCap', 128 / Math.PI),
+      read('onPins', 62.2876, { pinDiameterMm: 3 }),
+      read('laidStraight', 131.77, { sectionMm: 1.2 }),
+      read('printedLength', 128),
+    ];
+    for (const { value } of values) expect(value).toBeCloseTo(128, 2);
+  });
+  test('pieces are a lower bound, and may be typed as a sum', () => {
+    const sum = parseAmount(method('inPieces'), '40 + 52,5 + 31', 'mm');
+    expect(sum.ok && sum.value).toBe(123.5);
+    expect(read('inPieces', 123.5, { sectionMm: 1.2 }).lowerBound).toBe(true);
+  });
+  test('two caps give an interval: its half-width over √3 (JCGM 100:2008, 4.3.7)', () => {
+    const caps = read('twoCaps', 40, { nextCapMm: 42 });
+    expect(caps.value).toBeCloseTo(Math.PI * 41, 9);
+    expect(caps.std).toBeGreaterThan(Math.PI / Math.sqrt(3));
+  });
+  test('pins in a 60° vee reach the apex: X − p − p/sin 30°', () => {
+    expect(read('motorOverPins', 12, { pinDiameterMm: 2, veeAngleDeg: 60 }).value).toBeCloseTo(6, 9);
+    expect(read('motorOverPins', 10, { pinDiameterMm: 2 }).value).toBeCloseTo(6, 9);
+  });
+});
+
+describe('typed lines', () => {
+  const line = (text: string, chosen = 'overCap', section?: number) => parseBenchLine(text, chosen, section, 'mm');
+  test.each([
+    ['doubled flat 66.4, section 1.2', 'doubledOuter', 66.4, 1.2],
+    ['doubled flat 66,4; section 1,2', 'doubledOuter', 66.4, 1.2],
+    ['Doubled 2x66.4 section 1.2', 'doubledOuter', 66.4, 1.2],
+    ['laid straight 5 3/16 in, section 3/64 in', 'laidStraight', 131.7625, 1.190625],
+    ['40.8', 'overCap', 40.8, undefined],
+    ['cap 40,8', 'overCap', 40.8, undefined],
+    ['string 129.6, string 0.8', 'stringRound', 129.6, undefined],
+  ])('“%s” is understood', (text, id, amount, section) => {
+    const result = line(text);
+    if (!result.ok) throw new Error(result.problem);
+    expect(result.value.method.id).toBe(id);
+    expect(result.value.amount).toBeCloseTo(amount, 6);
+    expect(result.value.aux.sectionMm).toEqual(section === undefined ? undefined : expect.closeTo(section, 6));
+  });
+  test.each([
+    ['', 'Type a reading'],
+    ['doubled flat', 'Nothing was typed'],
+    ['doubled flat 66.4, colour black', 'colour black'],
+    ['doubled flat 66.4, section 12', 'Allowed: 0.3 to 8'],
+    ['cap 2x40', 'doubled length only'],
+  ])('“%s” is refused in words', (text, words) => {
+    const result = line(text);
+    expect(!result.ok && result.problem).toContain(words);
+  });
+});
+
+describe('nonsense is refused by saying why', () => {
+  const problem = (id: string, amount: number, aux: Aux = {}) => {
+    const result = readAmount(method(id), amount, aux);
+    return result.ok ? '' : result.problem;
+  };
+  test('zero, negative, absurd, and what needs a section first', () => {
+    expect(problem('motorJaws', 0)).toContain('Read 0');
+    expect(problem('motorJaws', -6)).toContain('cannot be negative');
+    expect(problem('driveJaws', 900)).toContain('Allowed here: 0.8 to 250');
+    expect(problem('doubledOuter', 66.4)).toContain('section');
+    expect(problem('doubledOuter', Number.NaN)).toContain('not a number');
+  });
+  test('a 90 mm inner diameter is plainly a length', () => {
+    expect(problem('overCap', 90)).toContain('looks like a length');
+    expect(suspectLength(method('overCap'), 80, Math.PI * 80, 90)).toContain('looks like an inner length');
+  });
+  test('a length typed where its half, its double or its π-th belongs', () => {
+    expect(suspectLength(method('doubledOuter'), 128, 251, 127)).toContain('whole length');
+    expect(suspectLength(method('laidStraight'), 64, 60.2, 127)).toContain('doubled length');
+    expect(suspectLength(method('laidStraight'), 41, 37.2, 127)).toContain('looks like a diameter');
+    expect(suspectLength(method('doubledOuter'), 66.4, 128, 127)).toBeUndefined();
+  });
+});
+
+describe('a drive’s readings together', () => {
+  test('the booth deck’s path is 127.1, with the uncertainty of its parts', () => {
+    const facts = driveFacts(boothDeck, flat);
+    expect(facts.path?.value).toBeCloseTo(127.1, 1);
+    // By hand: wraps 2.642 and 3.641 rad times 0.05 mm of radius, and 2·cos α = 1.938 times 0.3 mm.
+    expect(facts.path?.std).toBeCloseTo(Math.hypot(2.642 * 0.05, 3.641 * 0.05, 1.938 * 0.3), 2);
+  });
+  test('old belt and path stay apart, and the section is shared', () => {
+    const facts = driveFacts(
+      [
+        ...boothDeck,
+        take('section', 'sectionJaws', 1.2),
+        take('oldBelt', 'doubledOuter', 66.4),
+        take('oldBelt', 'overCap', 40.8),
+      ],
+      flat,
+    );
+    expect(facts.oldBelt?.value).toBeCloseTo(128.1, 1);
+    expect(facts.path?.value).toBeCloseTo(127.1, 1);
+    expect(facts.results.filter(({ odd }) => odd)).toEqual([]);
+  });
+  test('a string and the pulleys give one path, nearer the better known', () => {
+    const facts = driveFacts([...boothDeck, take('stringPath', 'stringRound', 131.6)], flat);
+    const { geometricPath, stringPath, path } = facts;
+    expect(path?.value).toBeGreaterThan(geometricPath?.value ?? 0);
+    expect(path?.value).toBeLessThan(stringPath?.value ?? 0);
+    expect(path?.std).toBeLessThan(geometricPath?.std ?? 0);
+  });
+  test('a belt reading waits for its section and says so', () => {
+    const facts = driveFacts([take('oldBelt', 'doubledOuter', 66.4)], flat);
+    expect(facts.oldBelt).toBeUndefined();
+    expect(facts.results[0]?.problem).toContain('section');
+  });
+  test('overlapping pulleys keep their readings and say what is wrong', () => {
+    const facts = driveFacts([...boothDeck.slice(0, 2), take('centreDistance', 'shaftToShaft', 12)], flat);
+    expect(facts.drive).toBeDefined();
+    expect(facts.path).toBeUndefined();
+    expect(facts.driveProblem).toContain('overlap');
+  });
+  test('the reading that was read at the outer ends is named', () => {
+    const facts = driveFacts(
+      [
+        take('section', 'sectionJaws', 1.2),
+        take('oldBelt', 'doubledOuter', 66.4),
+        take('oldBelt', 'overCap', 40.8),
+        take('oldBelt', 'doubledInner', 66.4),
+      ],
+      flat,
+    );
+    expect(facts.results.filter(({ odd }) => odd).map(({ reading }) => reading.method)).toEqual(['doubledInner']);
+  });
+});

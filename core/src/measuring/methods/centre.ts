@@ -1,0 +1,75 @@
+import { ok, refuse } from '../../units';
+import { auxOr } from '../aux';
+import type { Method } from '../types';
+
+const halves = (aux: Parameters<Method['convert']>[1]): number =>
+  (auxOr(aux, 'motorOutsideMm') + auxOr(aux, 'driveOutsideMm')) / 2;
+
+/** Shaft to shaft, centre to centre. */
+export const shaftToShaft: Method = {
+  id: 'shaftToShaft',
+  measurand: 'centreDistance',
+  label: 'shaft to shaft',
+  numberIs: 'distance between the shaft centres',
+  how: 'Read from the near side of one shaft to the far side of the other if they are equally thick, or centre to centre by eye.',
+  words: ['centre distance', 'center distance', 'centres', 'centers', 'shafts', 'shaft to shaft'],
+  aux: [],
+  readingStd: 0.3,
+  least: 2,
+  most: 600,
+  convert: (reading) =>
+    ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `${w(reading)} centre to centre` }),
+  invert: (value) => value,
+};
+
+/** Outside to outside of both pulleys, less half of both outside diameters. */
+export const outsideToOutside: Method = {
+  id: 'outsideToOutside',
+  measurand: 'centreDistance',
+  label: 'outside to outside',
+  numberIs: 'distance over both pulleys, outside to outside',
+  how: 'Read over the rims of both pulleys, the longest way, then the outside diameter of each.',
+  words: ['outside to outside'],
+  aux: ['motorOutsideMm', 'driveOutsideMm'],
+  readingStd: 0.15,
+  least: 2,
+  most: 900,
+  convert(reading, aux) {
+    const half = halves(aux);
+    const value = reading - half;
+    if (value <= 0) return refuse(`Read ${reading} mm over both pulleys; half of their diameters alone is ${half} mm.`);
+    return ok({
+      value,
+      perReading: 1,
+      perAux: { motorOutsideMm: -0.5, driveOutsideMm: -0.5 },
+      arithmetic: (w) =>
+        `${w(reading)} − ½ × (${w(auxOr(aux, 'motorOutsideMm'))} + ${w(auxOr(aux, 'driveOutsideMm'))}) = ${w(value)}`,
+    });
+  },
+  invert: (value, aux) => value + halves(aux),
+};
+
+/** The gap between the rims, plus half of both outside diameters. */
+export const gapBetween: Method = {
+  id: 'gapBetween',
+  measurand: 'centreDistance',
+  label: 'gap between',
+  numberIs: 'gap between the two rims',
+  how: 'Read the gap between the rims at their nearest, then the outside diameter of each pulley.',
+  words: ['gap'],
+  aux: ['motorOutsideMm', 'driveOutsideMm'],
+  readingStd: 0.15,
+  least: 0.1,
+  most: 500,
+  convert(reading, aux) {
+    const value = reading + halves(aux);
+    return ok({
+      value,
+      perReading: 1,
+      perAux: { motorOutsideMm: 0.5, driveOutsideMm: 0.5 },
+      arithmetic: (w) =>
+        `${w(reading)} + ½ × (${w(auxOr(aux, 'motorOutsideMm'))} + ${w(auxOr(aux, 'driveOutsideMm'))}) = ${w(value)}`,
+    });
+  },
+  invert: (value, aux) => value - halves(aux),
+};

@@ -1,0 +1,60 @@
+import { ok } from '../../units';
+import { auxOr } from '../aux';
+import type { Method } from '../types';
+
+/** Section across the bend, with calipers that barely touch. */
+export const sectionJaws: Method = {
+  id: 'sectionJaws',
+  measurand: 'section',
+  label: 'section',
+  numberIs: 'thickness of the belt across its bend',
+  how: 'Close the jaws until they just hold the belt, no more: rubber gives. Read at three places and type the middle one.',
+  words: ['section', 'thickness', 'thick'],
+  aux: [],
+  readingStd: 0.05,
+  least: 0.3,
+  most: 8,
+  convert: (reading) => ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `section ${w(reading)}` }),
+  invert: (value) => value,
+};
+
+/** Tray travel counted over n turns of the motor pulley by hand. */
+export const countedTravel: Method = {
+  id: 'countedTravel',
+  measurand: 'trayTravel',
+  label: 'tray travel over ten turns',
+  numberIs: 'how far the tray moved',
+  how: 'Unplugged. Mark the motor pulley, turn it ten times by hand in the easy direction and read how far the tray came. Never force it.',
+  words: ['tray travel', 'travel'],
+  aux: ['turns'],
+  readingStd: 0.5,
+  least: 0.5,
+  most: 400,
+  convert(reading, aux) {
+    const n = auxOr(aux, 'turns');
+    return ok({
+      value: reading / n,
+      perReading: 1 / n,
+      perAux: {},
+      arithmetic: (w) => `${w(reading)} / ${n} turns = ${w(reading / n)} a turn`,
+    });
+  },
+  invert: (value, aux) => value * auxOr(aux, 'turns'),
+};
+
+/** Pull that moves the tray, on a scale, belt off and unpowered. */
+export const scalePull: Method = {
+  id: 'scalePull',
+  measurand: 'trayPull',
+  label: 'tray pull on a scale',
+  numberIs: 'pull that keeps the tray moving, unpowered',
+  how: 'Unplugged, belt off. Hook a small scale to the tray and draw it out slowly; read while it moves, not when it starts.',
+  words: ['tray pull', 'pull'],
+  aux: [],
+  readingStd: 0.1,
+  least: 0.05,
+  most: 40,
+  convert: (reading) =>
+    ok({ value: reading, perReading: 1, perAux: {}, arithmetic: () => `${reading.toFixed(2)} N on the scale` }),
+  invert: (value) => value,
+};

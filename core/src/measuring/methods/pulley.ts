@@ -1,0 +1,102 @@
+import { ok, refuse } from '../../units';
+import { auxOr } from '../aux';
+import type { Measurand, Method } from '../types';
+
+const toApex = (pin: number, veeDeg: number | undefined): number =>
+  veeDeg === undefined ? 2 * pin : pin + pin / Math.sin((veeDeg * Math.PI) / 360);
+
+/** The four ways to a groove-bottom diameter, for the motor pulley or the drive pulley. */
+export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'driveDiameter')): readonly Method[] {
+  const of = measurand === 'motorDiameter' ? 'motor' : 'drive';
+  const shared = { measurand, least: 0.8, most: of === 'motor' ? 120 : 250 } as const;
+  const words = of === 'motor' ? ['motor pulley', 'motor'] : ['drive pulley', 'drive'];
+  const jaws: Method = {
+    ...shared,
+    id: `${of}Jaws`,
+    label: 'thin jaws',
+    numberIs: 'diameter at the bottom of the groove',
+    how: 'Close the thin tips of the caliper jaws on the bottom of the groove, not on the rims.',
+    words,
+    aux: [],
+    readingStd: 0.1,
+    convert: (reading) => ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `⌀ ${w(reading)}` }),
+    invert: (value) => value,
+  };
+  const overPins: Method = {
+    ...shared,
+    id: `${of}OverPins`,
+    label: 'over two pins',
+    numberIs: 'distance X over pins laid in the groove on both sides',
+    how: 'Lay two equal pins in the groove on opposite sides and read over them. Give the full angle if the groove is a vee.',
+    words: words.map((word) => `${word} over pins`),
+    aux: ['pinDiameterMm'],
+    optionalAux: ['veeAngleDeg'],
+    most: shared.most + 60,
+    readingStd: 0.08,
+    convert(reading, aux) {
+      const p = auxOr(aux, 'pinDiameterMm');
+      const vee = aux.veeAngleDeg;
+      const value = reading - toApex(p, vee);
+      if (value <= 0) return refuse(`Read ${reading} mm over pins of ${p} mm: that leaves no pulley between them.`);
+      return ok({
+        value,
+        perReading: 1,
+        perAux: { pinDiameterMm: -toApex(1, vee) },
+        arithmetic: (w) =>
+          vee === undefined
+            ? `${w(reading)} − 2 × ${w(p)} = ${w(value)}`
+            : `${w(reading)} − ${w(p)} − ${w(p)} / sin ${vee / 2}° = ${w(value)}`,
+      });
+    },
+    invert: (value, aux) => value + toApex(auxOr(aux, 'pinDiameterMm'), aux.veeAngleDeg),
+  };
+  const woundThread: Method = {
+    ...shared,
+    id: `${of}Thread`,
+    label: 'wound thread',
+    numberIs: 'length of thread that n turns took',
+    how: 'Wind a thin thread side by side in the groove, count the turns, mark it, unwind it and lay it on a rule.',
+    words: words.map((word) => `${word} thread`),
+    aux: ['turns', 'threadDiameterMm'],
+    least: 3,
+    most: 8000,
+    readingStd: 1,
+    convert(reading, aux) {
+      const n = auxOr(aux, 'turns');
+      const s = auxOr(aux, 'threadDiameterMm');
+      const value = reading / (n * Math.PI) - s;
+      if (value <= 0)
+        return refuse(`${n} turns from ${reading} mm leave no pulley inside the thread. Check the count.`);
+      return ok({
+        value,
+        perReading: 1 / (n * Math.PI),
+        perAux: { threadDiameterMm: -1 },
+        arithmetic: (w) => `${w(reading)} / (${n} × π) − ${w(s)} = ${w(value)}`,
+      });
+    },
+    invert: (value, aux) => (value + auxOr(aux, 'threadDiameterMm')) * auxOr(aux, 'turns') * Math.PI,
+  };
+  const lessGroove: Method = {
+    ...shared,
+    id: `${of}LessGroove`,
+    label: 'outside less groove',
+    numberIs: 'outside diameter, over the rims',
+    how: 'Read over the rims, then the depth of the groove from rim to bottom.',
+    words: words.map((word) => `${word} outside`),
+    aux: ['grooveDepthMm'],
+    readingStd: 0.1,
+    convert(reading, aux) {
+      const h = auxOr(aux, 'grooveDepthMm');
+      const value = reading - 2 * h;
+      if (value <= 0) return refuse(`A groove ${h} mm deep goes right through a pulley of ${reading} mm.`);
+      return ok({
+        value,
+        perReading: 1,
+        perAux: { grooveDepthMm: -2 },
+        arithmetic: (w) => `${w(reading)} − 2 × ${w(h)} = ${w(value)}`,
+      });
+    },
+    invert: (value, aux) => value + 2 * auxOr(aux, 'grooveDepthMm'),
+  };
+  return [jaws, overPins, woundThread, lessGroove];
+}

@@ -1,0 +1,87 @@
+import type { Result } from '../units';
+
+/** What a reading is about. Lengths are mm throughout; `trayPull` alone is in N. */
+export type Measurand =
+  | 'section'
+  | 'oldBelt'
+  | 'stringPath'
+  | 'motorDiameter'
+  | 'driveDiameter'
+  | 'centreDistance'
+  | 'trayTravel'
+  | 'trayPull';
+
+/** Sizes of the tools and things a method leans on, in mm unless the name says otherwise. */
+export type AuxKey =
+  | 'sectionMm'
+  | 'pinDiameterMm'
+  | 'nextCapMm'
+  | 'secondDiameterMm'
+  | 'stringDiameterMm'
+  | 'threadDiameterMm'
+  | 'turns'
+  | 'grooveDepthMm'
+  | 'motorOutsideMm'
+  | 'driveOutsideMm'
+  | 'veeAngleDeg';
+
+export type Aux = Readonly<Partial<Record<AuxKey, number>>>;
+
+/** Writes a length for a line of arithmetic, in the unit of the screen. */
+export type WriteLength = (lengthMm: number) => string;
+
+/** What a reading comes to. */
+export interface Converted {
+  /** The quantity itself, in mm (N for a pull). */
+  readonly value: number;
+  /** Change of the value with the reading, and with each aux it used: the sensitivities of JCGM 100, 5.1.3. */
+  readonly perReading: number;
+  readonly perAux: Aux;
+  /** Standard uncertainty of the method itself that repeating does not shrink, in the value's unit. */
+  readonly ownStd?: number;
+  /** What common practice takes this reading for outright, where that differs. */
+  readonly uncorrected?: number;
+  /** True where the value is only the least the quantity can be. */
+  readonly lowerBound?: boolean;
+  /** The line of arithmetic that the screen shows. */
+  arithmetic(write: WriteLength): string;
+}
+
+/** One way of measuring one thing. */
+export interface Method {
+  readonly id: string;
+  readonly measurand: Measurand;
+  /** Short name, as said at the bench. */
+  readonly label: string;
+  /** What the typed number is; shown beside the field, so that it is never in doubt. */
+  readonly numberIs: string;
+  /** How to hold it and where to read, in a sentence or two. */
+  readonly how: string;
+  /** Words that name it in a typed line. */
+  readonly words: readonly string[];
+  readonly aux: readonly AuxKey[];
+  /** Aux that may be left out. */
+  readonly optionalAux?: readonly AuxKey[];
+  /** Standard uncertainty of one reading, k = 1. Common practice, from memory, no source; editable per reading. */
+  readonly readingStd: number;
+  /** Readings outside are refused in words. */
+  readonly least: number;
+  readonly most: number;
+  convert(reading: number, aux: Aux): Result<Converted>;
+  /** The reading that this method would show for a given value: the inverse of `convert`. */
+  invert(value: number, aux: Aux): number;
+}
+
+/** A reading as kept on a ticket. */
+export interface Reading {
+  readonly id: string;
+  readonly measurand: Measurand;
+  readonly method: string;
+  /** As it was typed, for the record. */
+  readonly typed: string;
+  /** As it was understood, in mm (N for a pull). */
+  readonly amount: number;
+  readonly aux: Aux;
+  /** The bench's own standard uncertainty of the reading (k = 1); null takes the method's. */
+  readonly ownStd: number | null;
+}

@@ -1,0 +1,7 @@
+export { DEFAULT_LIMITS, FRICTION, type Limits, type Spread, type Surface } from './limits';
+export { judge, type Judgement, type Running, type Situation, type Weakness, type Zone } from './judge';
+export { rank, type Candidate, type Ranking } from './rank';
+export { zones, type RulerZone } from './zones';
+export { schools, type School } from './schools';
+export { oldBeltFinding, situationOf } from './situation';
+export { marginWord, reasons, WEAKNESS_NAMES, ZONE_NAMES } from './words';

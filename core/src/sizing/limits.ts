@@ -1,0 +1,69 @@
+/** A figure that is not known exactly: best estimate and standard uncertainty (k = 1). */
+export interface Spread {
+  readonly best: number;
+  readonly std: number;
+}
+
+/** How clean a pulley is where the belt lies. */
+export type Surface = 'clean' | 'glazed' | 'dusty' | 'wet' | 'oily';
+
+/**
+ * Friction of rubber on plastic or brass by the state of the surface. From memory of the trade, no source; spread
+ * stated so that the ranking knows how little it knows.
+ */
+export const FRICTION: Readonly<Record<Surface, Spread>> = {
+  clean: { best: 0.8, std: 0.1 },
+  glazed: { best: 0.4, std: 0.08 },
+  dusty: { best: 0.5, std: 0.08 },
+  wet: { best: 0.3, std: 0.06 },
+  oily: { best: 0.2, std: 0.03 },
+};
+
+/** What a belt is judged by, until something of it is measured. */
+export interface Limits {
+  /** Shore A of a new belt. */
+  readonly hardnessShoreA: Spread;
+  /** Relative spread of the modulus about the hardness relation; two published relations differ by about this. */
+  readonly modulusRelativeStd: number;
+  /** Share of its fresh pull that a belt keeps: 10–20 % goes in the first days, a little more by decades of time. */
+  readonly relaxedShare: Spread;
+  /** Stretch up to which a ground chloroprene belt is meant to work, 15–20 %. */
+  readonly stretchComfortable: number;
+  readonly stretchMost: number;
+  /** With the path alone and no pulleys known: the least stretch that can be trusted to drive. */
+  readonly stretchLeast: Spread;
+  /** Grip wanted, as a multiple of the need, before a belt counts as snug. */
+  readonly gripWanted: number;
+  /** Tray pull, N, until measured on a scale. */
+  readonly trayPullN: Spread;
+  /** Tray travel per turn of the motor pulley, mm, until counted. */
+  readonly travelPerTurnMm: Spread;
+  readonly efficiency: Spread;
+  /** Motor stall torque as a multiple of what a healthy tray needs. */
+  readonly stallFactor: Spread;
+  readonly shaftRadiusMm: number;
+  readonly bushFriction: number;
+  /** Smallest pulley in sections of a solid round belt, below which bending is warned of. */
+  readonly bendLeast: number;
+}
+
+/**
+ * The bench's defaults. Stretch, relaxation and bend after makers' handbooks and common practice; tray, motor and
+ * bush from memory, no source. Spreads are a quarter of the stated ranges (19 in 20 inside).
+ */
+export const DEFAULT_LIMITS: Limits = {
+  hardnessShoreA: { best: 60, std: 3 },
+  modulusRelativeStd: 0.2,
+  relaxedShare: { best: 0.8, std: 0.04 },
+  stretchComfortable: 0.15,
+  stretchMost: 0.2,
+  stretchLeast: { best: 0.02, std: 0.02 },
+  gripWanted: 1.5,
+  trayPullN: { best: 1.4, std: 0.4 },
+  travelPerTurnMm: { best: 2.2, std: 0.6 },
+  efficiency: { best: 0.6, std: 0.05 },
+  stallFactor: { best: 2.5, std: 0.6 },
+  shaftRadiusMm: 0.875,
+  bushFriction: 0.125,
+  bendLeast: 6,
+};

@@ -1,0 +1,53 @@
+import type { DriveFacts } from '../measuring';
+import { ok, refuse, type Result, type SectionShape } from '../units';
+import type { Situation } from './judge';
+import { DEFAULT_LIMITS, type Limits, type Surface } from './limits';
+
+/**
+ * What a belt can be judged against from the facts so far, or the next thing to measure.
+ *
+ * @returns the situation; or a sentence saying what is missing or impossible
+ * @example situationOf(driveFacts([], setting), …).ok // false: Measure the path first…
+ */
+export function situationOf(
+  facts: DriveFacts,
+  bench: {
+    readonly motorSurface: Surface;
+    readonly driveSurface: Surface;
+    readonly oldShape: SectionShape;
+    readonly limits?: Limits;
+  },
+): Result<Situation> {
+  if (facts.driveProblem) return refuse(facts.driveProblem);
+  if (!facts.path) {
+    return refuse(
+      'Measure the path first: both pulleys and the distance between their shafts, or a string round them.',
+    );
+  }
+  return ok({
+    path: facts.path,
+    drive: facts.drive,
+    motorSurface: bench.motorSurface,
+    driveSurface: bench.driveSurface,
+    oldSection: facts.section && { shape: bench.oldShape, thicknessMm: facts.section.value },
+    trayPullN: facts.trayPull,
+    travelPerTurnMm: facts.trayTravel,
+    limits: bench.limits ?? DEFAULT_LIMITS,
+  });
+}
+
+/**
+ * What the old belt's length says beside the path: a finding, never an average.
+ *
+ * @returns a sentence, or undefined while either is unmeasured
+ * @example oldBeltFinding(128.1, 0.9, 127.1, 0.5) // 'The old belt hangs …'
+ */
+export function oldBeltFinding(
+  facts: DriveFacts,
+): { readonly slack: boolean; readonly excessMm: number; readonly sure: boolean } | undefined {
+  const { oldBelt, path } = facts;
+  if (!oldBelt || !path) return undefined;
+  const excessMm = oldBelt.value - path.value;
+  const std = Math.hypot(oldBelt.std, path.std);
+  return { slack: excessMm > -0.01 * path.value, excessMm, sure: Math.abs(excessMm) > 2 * std };
+}

@@ -1,0 +1,155 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
+import { driveFacts, type Reading } from '../measuring';
+import { judge, oldBeltFinding, rank, reasons, schools, situationOf, zones, type Situation } from '.';
+
+const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
+const take = (measurand: Reading['measurand'], method: string, amount: number): Reading => ({
+  id: `${measurand}-${method}`,
+  measurand,
+  method,
+  typed: String(amount),
+  amount,
+  aux: {},
+  ownStd: null,
+});
+const readings = [
+  take('section', 'sectionJaws', 1.2),
+  take('oldBelt', 'doubledOuter', 66.4),
+  take('motorDiameter', 'motorJaws', 6),
+  take('driveDiameter', 'driveJaws', 24.8),
+  take('centreDistance', 'shaftToShaft', 38.2),
+];
+const facts = driveFacts(readings, flat);
+const situation = (list = readings, motorSurface: Situation['motorSurface'] = 'clean'): Situation => {
+  const result = situationOf(driveFacts(list, flat), { motorSurface, driveSurface: 'clean', oldShape: 'square' });
+  if (!result.ok) throw new Error(result.problem);
+  return result.value;
+};
+const square12 = SQUARE_BELTS.filter(({ thicknessMm }) => thicknessMm === 1.2);
+const at = (innerLengthMm: number, where = situation()) =>
+  judge(where, { shape: 'square', thicknessMm: 1.2, innerLengthMm });
+
+describe('judging one belt', () => {
+  test('stretch on the centre line: (127.1 + π·t′)/(116 + π·1.2) − 1, worked by hand', () => {
+    const judged = at(116);
+    const thinMm = 1.2 / Math.sqrt(1.0914);
+    expect(judged?.strain).toBeCloseTo((127.1055 + Math.PI * thinMm) / (116 + Math.PI * 1.2) - 1, 3);
+  });
+  test('shorter belts pull, load and grip more', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 100, max: 124, noNaN: true }), (length) => {
+        const [short, long] = [at(length)?.running, at(length + 1)?.running];
+        expect(short?.freshPullN).toBeGreaterThan(long?.freshPullN ?? 0);
+        expect(short?.motorLoadN).toBeGreaterThan(long?.motorLoadN ?? 0);
+        expect(short?.gripRatio).toBeGreaterThan(long?.gripRatio ?? 0);
+      }),
+    );
+  });
+  test('an oily motor pulley slips where a clean one holds', () => {
+    expect(at(116)?.zone).toBe('snug');
+    expect(at(116, situation(readings, 'oily'))?.zone).toBe('slips');
+  });
+  test('the old belt hangs: longer than its path, it pulls nothing', () => {
+    const old = at(130);
+    expect(old?.strain).toBeLessThan(0);
+    expect(old?.zone).toBe('slips');
+    expect(old?.running?.freshPullN).toBe(0);
+    expect(oldBeltFinding(facts)?.slack).toBe(true);
+  });
+  test('a measured stiff tray raises the need and lowers the ratio; the motor gets no stronger', () => {
+    const stiff = at(116, situation([...readings, take('trayPull', 'scalePull', 2.8)]))?.running;
+    const usual = at(116)?.running;
+    expect(stiff?.gripRatio).toBeCloseTo((usual?.gripRatio ?? 0) / 2, 6);
+    expect(stiff?.motorLeftRatio).toBeCloseTo((usual?.motorLeftRatio ?? 0) / 2, 6);
+  });
+});
+
+describe('the ranking', () => {
+  const ranking = rank(situation(), CATALOGUE);
+  test('recommends the old section, snug, below the path', () => {
+    expect(ranking.best?.catalogueBelt.id).toBe('square-1.2-116');
+    expect(ranking.best?.judgement.zone).toBe('snug');
+    expect(ranking.down?.catalogueBelt.id).toBe('square-1.2-112');
+    expect(ranking.up?.catalogueBelt.id).toBe('square-1.2-120');
+  });
+  test('goes by the least margin', () => {
+    const margins = ranking.candidates.map(({ judgement }) => judgement.margin);
+    expect(margins).toEqual([...margins].sort((a, b) => b - a));
+    for (const { judgement } of ranking.candidates)
+      expect(judgement.margin).toBe(Math.min(...Object.values(judgement.margins)));
+  });
+  test('says so when nothing in the list can work', () => {
+    expect(
+      rank(
+        situation(),
+        SQUARE_BELTS.filter(({ innerLengthMm }) => innerLengthMm > 140),
+      ).nothingFits,
+    ).toBe(true);
+    expect(rank(situation(), []).best).toBeUndefined();
+  });
+  test('works from a string alone, by stretch, and says what it cannot know', () => {
+    const alone = rank(
+      situation([take('section', 'sectionJaws', 1.2), take('stringPath', 'stringRound', 129.6)]),
+      square12,
+    );
+    expect(alone.best?.judgement.running).toBeUndefined();
+    expect(alone.best?.judgement.strain).toBeGreaterThan(0.04);
+    expect(alone.best?.judgement.strain).toBeLessThan(0.13);
+    expect(alone.best && reasons(alone.best.judgement).join(' ')).toContain('not the grip');
+  });
+});
+
+describe('the zones of the ruler', () => {
+  test('run from too tight to slips without a gap, bounded by the limits', () => {
+    const found = zones(situation(), { shape: 'square', thicknessMm: 1.2 }, 95, 135);
+    expect(found.map(({ zone }) => zone)).toEqual(['tooTight', 'firm', 'snug', 'easy', 'slips']);
+    found.slice(1).forEach((zone, i) => expect(zone.fromMm).toBeCloseTo(found[i]?.toMm ?? 0, 9));
+    const bound = found.find(({ zone }) => zone === 'easy')?.toMm ?? 0;
+    expect(at(bound)?.running?.gripRatio).toBeCloseTo(1, 2);
+    expect(at(found.find(({ zone }) => zone === 'firm')?.fromMm ?? 0)?.strain).toBeCloseTo(0.2, 3);
+  });
+  test('have no snug where a stiff tray and an oily pulley leave none', () => {
+    const hopeless = situation([...readings, take('trayPull', 'scalePull', 4)], 'oily');
+    expect(zones(hopeless, { shape: 'square', thicknessMm: 1.2 }, 95, 135).some(({ zone }) => zone === 'snug')).toBe(
+      false,
+    );
+  });
+});
+
+describe('the schools', () => {
+  const found = schools(facts, situation(), square12);
+  const school = (id: string) => found.find((one) => one.id === id);
+  test('a tenth off twice the doubled length aims at 119.5 and buys 120', () => {
+    expect(school('tenthOff')?.aimMm).toBeCloseTo(119.52, 2);
+    expect(school('tenthOff')?.pick?.innerLengthMm).toBe(120);
+  });
+  test('one size under the old belt, as read, still slips here', () => {
+    expect(school('oneUnderBelt')?.pick?.innerLengthMm).toBe(128);
+    expect(school('oneUnderBelt')?.judgement?.zone).toBe('slips');
+  });
+  test('keeping the old belt is judged as the belt it is', () => {
+    expect(school('keepAndClean')?.judgement?.strain).toBeLessThan(0);
+  });
+  test('a school without its reading says what it wants, and buys nothing', () => {
+    expect(school('oneUnderString')?.pick).toBeUndefined();
+    expect(school('oneUnderString')?.remark).toContain('string');
+    expect(schools(driveFacts([], flat), undefined, square12).every(({ pick }) => pick === undefined)).toBe(true);
+  });
+});
+
+test('without a path there is no situation, and an impossible drive says why', () => {
+  const none = situationOf(driveFacts([], flat), { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square' });
+  expect(!none.ok && none.problem).toContain('Measure the path first');
+  const overlap = driveFacts(
+    [
+      take('motorDiameter', 'motorJaws', 20),
+      take('driveDiameter', 'driveJaws', 24.8),
+      take('centreDistance', 'shaftToShaft', 12),
+    ],
+    flat,
+  );
+  const refused = situationOf(overlap, { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square' });
+  expect(!refused.ok && refused.problem).toContain('overlap');
+});

@@ -1,0 +1,1 @@
+export { combineEstimates, oddOnesOut, rootSumSquares, totalStd, type Combined, type Estimate } from './combine';

@@ -1,0 +1,105 @@
+import { ok, refuse, type Result } from '../units';
+import type { TicketEvent } from './events';
+import { STATIONS, type DriveRecord, type StationId, type Ticket } from './types';
+
+const eachStation = <T>(value: T): Record<StationId, T> =>
+  Object.fromEntries(STATIONS.map((station) => [station, value])) as Record<StationId, T>;
+
+/** A drive as it is before anything is known of it. */
+export function newDrive(id: string, name: string): DriveRecord {
+  return {
+    id,
+    name,
+    role: '',
+    mechanism: '',
+    crossed: false,
+    motorGroove: { form: 'flat', veeAngleDeg: null },
+    driveGroove: { form: 'flat', veeAngleDeg: null },
+    motorSurface: 'clean',
+    driveSurface: 'clean',
+    oldShape: 'square',
+    readings: [],
+    tries: [],
+  };
+}
+
+/** Replaces one drive. Refuses where the ticket has none of that id. */
+function onDrive(ticket: Ticket, driveId: string, change: (drive: DriveRecord) => DriveRecord): Result<Ticket> {
+  if (!ticket.drives.some(({ id }) => id === driveId)) {
+    return refuse(`There is no drive “${driveId}” on this ticket.`);
+  }
+  return ok({ ...ticket, drives: ticket.drives.map((drive) => (drive.id === driveId ? change(drive) : drive)) });
+}
+
+/** Puts an item in place of the one with its id, or at the end. */
+function upsert<T extends { readonly id: string }>(list: readonly T[], item: T): readonly T[] {
+  return list.some(({ id }) => id === item.id) ? list.map((old) => (old.id === item.id ? item : old)) : [...list, item];
+}
+
+/**
+ * The ticket after one event. Pure; the same events always give the same ticket.
+ *
+ * @param ticket undefined before the first event, which must be `ticketOpened`
+ * @returns the new ticket, or a sentence where the event speaks of something that is not there
+ */
+export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Result<Ticket> {
+  if (event.type === 'ticketOpened') {
+    if (ticket) return refuse('A ticket is opened once, by its first event.');
+    return ok({
+      id: event.ticketId,
+      ...event.details,
+      openedAt: event.at,
+      closedAt: null,
+      waiting: { for: 'hands', what: '' },
+      stations: eachStation('open'),
+      notes: eachStation(''),
+      drives: [newDrive(event.driveId, 'A')],
+      handBack: { found: '', done: '', left: '', notTested: '' },
+    });
+  }
+  if (!ticket) return refuse('The first event of a ticket must open it.');
+  switch (event.type) {
+    case 'detailsChanged':
+      return ok({ ...ticket, ...event.changes });
+    case 'waitingChanged':
+      return ok({ ...ticket, waiting: event.waiting });
+    case 'stationMarked':
+      return ok({ ...ticket, stations: { ...ticket.stations, [event.station]: event.mark } });
+    case 'noteWritten':
+      return ok({ ...ticket, notes: { ...ticket.notes, [event.station]: event.text } });
+    case 'driveAdded':
+      if (ticket.drives.some(({ id }) => id === event.driveId))
+        return refuse(`Drive “${event.driveId}” is there already.`);
+      return ok({ ...ticket, drives: [...ticket.drives, newDrive(event.driveId, event.name)] });
+    case 'driveChanged':
+      return onDrive(ticket, event.driveId, (drive) => ({ ...drive, ...event.changes }));
+    case 'driveRemoved':
+      if (ticket.drives.length === 1) return refuse('A ticket keeps at least one drive.');
+      return ok({ ...ticket, drives: ticket.drives.filter(({ id }) => id !== event.driveId) });
+    case 'readingTaken':
+      return onDrive(ticket, event.driveId, (drive) => ({ ...drive, readings: upsert(drive.readings, event.reading) }));
+    case 'readingRemoved':
+      return onDrive(ticket, event.driveId, (drive) => ({
+        ...drive,
+        readings: drive.readings.filter(({ id }) => id !== event.readingId),
+      }));
+    case 'tryLogged':
+      return onDrive(ticket, event.driveId, (drive) => ({ ...drive, tries: upsert(drive.tries, event.try) }));
+    case 'tryJudged':
+      return onDrive(ticket, event.driveId, (drive) => ({
+        ...drive,
+        tries: drive.tries.map((one) =>
+          one.id === event.tryId ? { ...one, verdict: event.verdict, note: event.note } : one,
+        ),
+      }));
+    case 'handBackWritten':
+      return ok({ ...ticket, handBack: { ...ticket.handBack, ...event.changes } });
+    case 'ticketClosed':
+      return ok({ ...ticket, closedAt: event.at });
+    case 'ticketReopened':
+      return ok({ ...ticket, closedAt: null });
+    case 'undone':
+    case 'redone':
+      return refuse('Undoing replays the events; it is not applied by itself.');
+  }
+}

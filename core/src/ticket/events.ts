@@ -1,0 +1,56 @@
+import type { Reading } from '../measuring';
+import type { DriveRecord, HandBack, Loader, StationId, StationMark, Ticket, Try, Verdict } from './types';
+
+/** What every event carries: its own id, when it happened, and the gesture it belongs to where typing goes on. */
+interface Stamp {
+  readonly id: string;
+  readonly at: string;
+  /** Events of one gesture that follow one another replace the last: a note typed in one go is one event. */
+  readonly gesture?: string;
+}
+
+/** The details of a ticket that can be retyped. */
+export type Details = Pick<Ticket, 'number' | 'machine' | 'loader' | 'serial' | 'owner' | 'complaint'>;
+
+/** What of a drive is set rather than measured. */
+export type DriveSettings = Pick<
+  DriveRecord,
+  | 'name'
+  | 'role'
+  | 'mechanism'
+  | 'crossed'
+  | 'motorGroove'
+  | 'driveGroove'
+  | 'motorSurface'
+  | 'driveSurface'
+  | 'oldShape'
+>;
+
+/** Everything that can happen to a ticket, at the size of a gesture. */
+export type Happening =
+  | { readonly type: 'ticketOpened'; readonly ticketId: string; readonly driveId: string; readonly details: Details }
+  | { readonly type: 'detailsChanged'; readonly changes: Partial<Details> }
+  | { readonly type: 'waitingChanged'; readonly waiting: Ticket['waiting'] }
+  | { readonly type: 'stationMarked'; readonly station: StationId; readonly mark: StationMark }
+  | { readonly type: 'noteWritten'; readonly station: StationId; readonly text: string }
+  | { readonly type: 'driveAdded'; readonly driveId: string; readonly name: string }
+  | { readonly type: 'driveChanged'; readonly driveId: string; readonly changes: Partial<DriveSettings> }
+  | { readonly type: 'driveRemoved'; readonly driveId: string }
+  | { readonly type: 'readingTaken'; readonly driveId: string; readonly reading: Reading }
+  | { readonly type: 'readingRemoved'; readonly driveId: string; readonly readingId: string }
+  | { readonly type: 'tryLogged'; readonly driveId: string; readonly try: Try }
+  | {
+      readonly type: 'tryJudged';
+      readonly driveId: string;
+      readonly tryId: string;
+      readonly verdict: Verdict;
+      readonly note: string;
+    }
+  | { readonly type: 'handBackWritten'; readonly changes: Partial<HandBack> }
+  | { readonly type: 'ticketClosed' }
+  | { readonly type: 'ticketReopened' }
+  | { readonly type: 'undone'; readonly eventId: string }
+  | { readonly type: 'redone'; readonly eventId: string };
+
+export type TicketEvent = Happening & Stamp;
+export type EventType = Happening['type'];

@@ -1,0 +1,25 @@
+export * from './types';
+export type { Details, DriveSettings, EventType, Happening, TicketEvent } from './events';
+export { applyEvent, newDrive } from './apply';
+export {
+  append,
+  openRecord,
+  redoTarget,
+  replay,
+  timeline,
+  TICKET_FORMAT,
+  TICKET_VERSION,
+  undoTarget,
+  type TicketRecord,
+} from './record';
+export {
+  describeEvent,
+  eventPlace,
+  LOADER_NAMES,
+  MARK_NAMES,
+  MEASURAND_NAMES,
+  STATION_NAMES,
+  VERDICT_NAMES,
+  type EventPlace,
+} from './names';
+export { factsOf, grooveOf, nextStation, summarise, type TicketSummary } from './summary';

@@ -1,0 +1,159 @@
+import { beltLabel } from '../catalogue';
+import { findMethod, type Measurand } from '../measuring';
+import { formatLength, formatNewton, type LengthUnit } from '../units';
+import type { TicketEvent } from './events';
+import type { Loader, StationId, StationMark, Ticket, Verdict } from './types';
+
+export const STATION_NAMES: Readonly<Record<StationId, string>> = {
+  takeIn: 'Take in',
+  find: 'Find',
+  strip: 'Strip',
+  measure: 'Measure',
+  size: 'Size',
+  clean: 'Clean',
+  rebuild: 'Rebuild',
+  prove: 'Prove',
+  handBack: 'Hand back',
+};
+
+export const MARK_NAMES: Readonly<Record<StationMark, string>> = {
+  open: 'open',
+  done: 'done',
+  notNeeded: 'not needed',
+};
+
+export const LOADER_NAMES: Readonly<Record<Loader, string>> = {
+  tray: 'tray',
+  twinTray: 'twin tray',
+  carousel: 'carousel',
+  slot: 'slot, rollers',
+  lift: 'lift and carriage',
+  diskDrive: 'disk drive, spindle belt',
+  wire: 'tray drawn by wire',
+};
+
+export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
+  section: 'belt section',
+  oldBelt: 'old belt',
+  stringPath: 'path, by string',
+  motorDiameter: 'motor pulley',
+  driveDiameter: 'drive pulley',
+  centreDistance: 'centre distance',
+  trayTravel: 'tray travel per turn',
+  trayPull: 'tray pull',
+};
+
+export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {
+  untried: 'not tried yet',
+  right: 'right',
+  tooLoose: 'too loose',
+  tooTight: 'too tight',
+  twisted: 'twisted',
+};
+
+/** Where on the ticket an event acted: what undo says and where it leads. */
+export interface EventPlace {
+  readonly station: StationId;
+  readonly driveId?: string;
+}
+
+/** The station, and drive where it has one, that an event belongs to. */
+export function eventPlace(event: TicketEvent): EventPlace {
+  switch (event.type) {
+    case 'stationMarked':
+    case 'noteWritten':
+      return { station: event.station };
+    case 'driveAdded':
+    case 'driveChanged':
+    case 'driveRemoved':
+    case 'readingTaken':
+    case 'readingRemoved':
+      return { station: 'measure', driveId: event.driveId };
+    case 'tryLogged':
+    case 'tryJudged':
+      return { station: 'size', driveId: event.driveId };
+    case 'handBackWritten':
+    case 'ticketClosed':
+    case 'ticketReopened':
+      return { station: 'handBack' };
+    default:
+      return { station: 'takeIn' };
+  }
+}
+
+const DETAIL_NAMES: Readonly<Record<string, string>> = {
+  number: 'number',
+  machine: 'machine',
+  loader: 'kind of loader',
+  serial: 'serial',
+  owner: 'owner',
+  complaint: 'complaint',
+  found: 'found',
+  done: 'done',
+  left: 'noticed and left',
+  notTested: 'not tested',
+  name: 'name',
+  role: 'what it drives',
+  mechanism: 'mechanism',
+  crossed: 'crossed belt',
+  motorGroove: 'motor pulley’s groove',
+  driveGroove: 'drive pulley’s groove',
+  motorSurface: 'motor pulley’s surface',
+  driveSurface: 'drive pulley’s surface',
+  oldShape: 'old belt’s shape',
+};
+
+/**
+ * An event in a few words, for undo, the timeline and the record.
+ *
+ * @example describeEvent(readingTaken ⌀6.0 on the motor pulley, ticket, 'mm') // 'motor pulley, thin jaws 6.0 mm'
+ */
+export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUnit): string {
+  const changed = (changes: object) =>
+    Object.keys(changes)
+      .map((key) => DETAIL_NAMES[key] ?? key)
+      .join(', ');
+  const drive = (id: string) => `drive ${ticket.drives.find((one) => one.id === id)?.name ?? 'removed'}`;
+  switch (event.type) {
+    case 'ticketOpened':
+      return `opened ${event.details.number}`;
+    case 'detailsChanged':
+      return `${changed(event.changes)} changed`;
+    case 'waitingChanged':
+      return `waits for ${event.waiting.for === 'hands' ? 'a hand' : `the ${event.waiting.for}`}`;
+    case 'stationMarked':
+      return `${STATION_NAMES[event.station]} marked ${MARK_NAMES[event.mark]}`;
+    case 'noteWritten':
+      return `note on ${STATION_NAMES[event.station]}`;
+    case 'driveAdded':
+      return `drive ${event.name} added`;
+    case 'driveChanged':
+      return `${drive(event.driveId)}, ${changed(event.changes)}`;
+    case 'driveRemoved':
+      return 'a drive removed';
+    case 'readingTaken': {
+      const { measurand, method, amount } = event.reading;
+      const figure = measurand === 'trayPull' ? formatNewton(amount) : `${formatLength(amount, unit)} ${unit}`;
+      const how = findMethod(method)?.label ?? method;
+      return how === 'section' ? `belt section ${figure}` : `${MEASURAND_NAMES[measurand]}, ${how} ${figure}`;
+    }
+    case 'readingRemoved':
+      return 'a reading taken out';
+    case 'tryLogged': {
+      const label = beltLabel(event.try, unit);
+      return `fitted ${label.sign} ${label.size}`;
+    }
+    case 'tryJudged':
+      return `try judged ${VERDICT_NAMES[event.verdict]}`;
+    case 'handBackWritten':
+      return `hand back, ${changed(event.changes)}`;
+    case 'ticketClosed':
+      return 'handed back';
+    case 'ticketReopened':
+      return 'opened again';
+    case 'undone':
+      return 'undone';
+    case 'redone':
+      return 'brought back';
+  }
+}

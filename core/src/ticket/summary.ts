@@ -1,0 +1,94 @@
+import { driveFacts, type DriveFacts } from '../measuring';
+import type { Groove } from '../drive';
+import { oldBeltFinding } from '../sizing';
+import type { TicketRecord } from './record';
+import { STATIONS, type DriveRecord, type GrooveRecord, type StationId, type Ticket } from './types';
+
+/** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
+export interface TicketSummary {
+  readonly id: string;
+  readonly number: string;
+  readonly machine: string;
+  readonly complaint: string;
+  readonly openedAt: string;
+  readonly closedAt: string | null;
+  readonly waiting: Ticket['waiting'];
+  readonly marks: string;
+  readonly next: StationId;
+  readonly driveCount: number;
+  readonly mechanisms: readonly string[];
+  /** First drive, for its small drawing; absent while not measured. */
+  readonly sketch?: {
+    readonly motorMm: number;
+    readonly driveMm: number;
+    readonly centreMm: number;
+    readonly crossed: boolean;
+    readonly slack: boolean;
+  };
+  /** Text that search looks through, lower case. */
+  readonly searchText: string;
+  readonly touchedAt: string;
+}
+
+/** The geometry's groove of a kept groove. */
+export function grooveOf(record: GrooveRecord): Groove {
+  return record.form === 'vee'
+    ? { form: 'vee', angleRad: ((record.veeAngleDeg ?? 60) * Math.PI) / 180 }
+    : { form: record.form };
+}
+
+/** The facts of a kept drive. */
+export function factsOf(drive: DriveRecord): DriveFacts {
+  return driveFacts(drive.readings, {
+    crossed: drive.crossed,
+    motorGroove: grooveOf(drive.motorGroove),
+    driveGroove: grooveOf(drive.driveGroove),
+  });
+}
+
+/** The first station that is still open, or Hand back when none is. */
+export function nextStation(ticket: Ticket): StationId {
+  return STATIONS.find((station) => ticket.stations[station] === 'open') ?? 'handBack';
+}
+
+/** The summary of a record. Cost: that of the first drive's facts. */
+export function summarise(record: TicketRecord): TicketSummary {
+  const { ticket, events } = record;
+  const [first] = ticket.drives;
+  const facts = first && factsOf(first);
+  const drive = facts?.driveProblem ? undefined : facts?.drive;
+  const finding = facts && oldBeltFinding(facts);
+  return {
+    id: ticket.id,
+    number: ticket.number,
+    machine: ticket.machine,
+    complaint: ticket.complaint,
+    openedAt: ticket.openedAt,
+    closedAt: ticket.closedAt,
+    waiting: ticket.waiting,
+    marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[ticket.stations[station]]).join(''),
+    next: nextStation(ticket),
+    driveCount: ticket.drives.length,
+    mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
+    ...(drive && {
+      sketch: {
+        motorMm: drive.motor.bottomDiameterMm,
+        driveMm: drive.drive.bottomDiameterMm,
+        centreMm: drive.centreDistanceMm,
+        crossed: drive.crossed,
+        slack: (finding?.slack ?? false) && !ticket.drives[0]?.tries.some(({ verdict }) => verdict === 'right'),
+      },
+    }),
+    searchText: [
+      ticket.number,
+      ticket.machine,
+      ticket.owner,
+      ticket.serial,
+      ticket.complaint,
+      ...ticket.drives.map((d) => d.mechanism),
+    ]
+      .join(' ')
+      .toLowerCase(),
+    touchedAt: events[events.length - 1]?.at ?? ticket.openedAt,
+  };
+}

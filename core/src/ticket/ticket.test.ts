@@ -1,0 +1,129 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
+import {
+  append,
+  applyEvent,
+  describeEvent,
+  eventPlace,
+  redoTarget,
+  replay,
+  summarise,
+  timeline,
+  undoTarget,
+  type Happening,
+  type TicketRecord,
+} from '.';
+
+const then = (record: TicketRecord, happening: Happening, id: string, gesture?: string): TicketRecord => {
+  const next = append(record, { ...happening, id, at: '2026-02-01T10:00:00Z', ...(gesture && { gesture }) });
+  if (!next.ok) throw new Error(next.problem);
+  return next.value;
+};
+const undo = (record: TicketRecord, id: string) =>
+  then(record, { type: 'undone', eventId: undoTarget(record)?.id ?? '' }, id);
+const redo = (record: TicketRecord, id: string) =>
+  then(record, { type: 'redone', eventId: redoTarget(record)?.id ?? '' }, id);
+const note = (text: string): Happening => ({ type: 'noteWritten', station: 'find', text });
+
+test('the snapshot is what the events give, for one of everything', () => {
+  const record = recordOf(everything);
+  expect(replay(record.events)).toEqual({ ok: true, value: record.ticket });
+  expect(record.ticket.drives).toHaveLength(1);
+  expect(record.ticket.drives[0]?.readings.map(({ id }) => id)).toEqual(['r1', 'r2']);
+  expect(record.ticket.drives[0]?.tries[0]?.verdict).toBe('right');
+  expect(record.ticket.stations.clean).toBe('notNeeded');
+});
+
+describe('undo', () => {
+  const happenings: fc.Arbitrary<Happening> = fc.oneof(
+    fc.string().map(note),
+    fc
+      .constantFrom('open' as const, 'done' as const, 'notNeeded' as const)
+      .map((mark): Happening => ({ type: 'stationMarked', station: 'clean', mark })),
+    fc
+      .integer({ min: 1, max: 4 })
+      .map((n): Happening => ({
+        type: 'readingTaken',
+        driveId: 'drive-a',
+        reading: reading(`r${n}`, 'motorDiameter', 'motorJaws', n),
+      })),
+    fc.string().map((complaint): Happening => ({ type: 'detailsChanged', changes: { complaint } })),
+  );
+  test('as many undos as events lead back to the opening, and as many redos forward again', () => {
+    fc.assert(
+      fc.property(fc.array(happenings, { maxLength: 12 }), (list) => {
+        const start = recordOf([opening]);
+        const end = list.reduce((record, one, i) => then(record, one, `n${i}`), start);
+        const back = list.reduce((record, _, i) => undo(record, `u${i}`), end);
+        expect(back.ticket).toEqual(start.ticket);
+        expect(undoTarget(back)).toBeUndefined();
+        const forth = list.reduce((record, _, i) => redo(record, `f${i}`), back);
+        expect(forth.ticket).toEqual(end.ticket);
+        expect(redoTarget(forth)).toBeUndefined();
+      }),
+    );
+  });
+  test('something new after an undo leaves nothing to redo', () => {
+    const record = then(undo(then(recordOf([opening]), note('a'), 'n1'), 'u1'), note('b'), 'n2');
+    expect(redoTarget(record)).toBeUndefined();
+    expect(record.ticket.notes.find).toBe('b');
+  });
+  test('the history keeps what was taken back', () => {
+    const record = undo(then(recordOf([opening]), note('a'), 'n1'), 'u1');
+    expect(timeline(record).map(({ event, undone }) => [event.type, undone])).toEqual([
+      ['ticketOpened', false],
+      ['noteWritten', true],
+      ['undone', false],
+    ]);
+  });
+  test('opening is not undone', () => expect(undoTarget(recordOf([opening]))).toBeUndefined());
+});
+
+test('typing in one gesture is one event; another gesture is another', () => {
+  const typed = then(then(recordOf([opening]), note('a'), 'n1', 'g1'), note('ab'), 'n2', 'g1');
+  expect(typed.events).toHaveLength(2);
+  expect(then(typed, note('abc'), 'n3', 'g2').events).toHaveLength(3);
+  expect(undo(typed, 'u1').ticket.notes.find).toBe('');
+});
+
+test('events that speak of what is not there are refused, and change nothing', () => {
+  const record = recordOf([opening]);
+  const [first] = stamp([opening]);
+  const refusals: Happening[] = [
+    { type: 'readingTaken', driveId: 'nowhere', reading: reading('r', 'section', 'sectionJaws', 1) },
+    { type: 'driveAdded', driveId: 'drive-a', name: 'A' },
+    { type: 'driveRemoved', driveId: 'drive-a' },
+    opening,
+  ];
+  for (const happening of refusals)
+    expect(append(record, { ...happening, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
+  expect(first && applyEvent(undefined, { ...first, type: 'ticketClosed' } as never).ok).toBe(false);
+  expect(replay([]).ok).toBe(false);
+});
+
+test('every event says where it acted and what it did', () => {
+  const record = recordOf(everything);
+  for (const event of record.events) {
+    expect(describeEvent(event, record.ticket, 'mm')).not.toBe('');
+    expect(eventPlace(event).station).toBeDefined();
+  }
+  const taken = record.events.find(({ type }) => type === 'readingTaken');
+  expect(taken && describeEvent(taken, record.ticket, 'mm')).toBe('belt section 1.2 mm');
+});
+
+test('the summary carries what the Bench shows, and is searchable', () => {
+  const summary = summarise(
+    recordOf([
+      opening,
+      { type: 'readingTaken', driveId: 'drive-a', reading: reading('r1', 'motorDiameter', 'motorJaws', 6) },
+      { type: 'readingTaken', driveId: 'drive-a', reading: reading('r2', 'driveDiameter', 'driveJaws', 24.8) },
+      { type: 'readingTaken', driveId: 'drive-a', reading: reading('r3', 'centreDistance', 'shaftToShaft', 38.2) },
+      { type: 'stationMarked', station: 'takeIn', mark: 'done' },
+    ]),
+  );
+  expect(summary.next).toBe('find');
+  expect(summary.marks).toBe('doooooooo');
+  expect(summary.sketch).toMatchObject({ motorMm: 6, driveMm: 24.8, centreMm: 38.2 });
+  expect(summary.searchText).toContain('listening booth');
+});

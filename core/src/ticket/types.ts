@@ -1,0 +1,96 @@
+import type { Reading } from '../measuring';
+import type { Surface } from '../sizing';
+import type { SectionShape } from '../units';
+
+/** The nine stations in working order. */
+export const STATIONS = [
+  'takeIn',
+  'find',
+  'strip',
+  'measure',
+  'size',
+  'clean',
+  'rebuild',
+  'prove',
+  'handBack',
+] as const;
+export type StationId = (typeof STATIONS)[number];
+
+export const STATION_MARKS = ['open', 'done', 'notNeeded'] as const;
+export type StationMark = (typeof STATION_MARKS)[number];
+
+/** The kinds of loader, by what moves the disc. */
+export const LOADERS = ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'diskDrive', 'wire'] as const;
+export type Loader = (typeof LOADERS)[number];
+
+export const WAITING_FOR = ['hands', 'post', 'owner'] as const;
+export const SURFACES = ['clean', 'glazed', 'dusty', 'wet', 'oily'] as const satisfies readonly Surface[];
+export const SHAPES = ['square', 'round', 'flat'] as const satisfies readonly SectionShape[];
+export const GROOVE_FORMS = ['flat', 'round', 'vee'] as const;
+export const VERDICTS = ['untried', 'right', 'tooLoose', 'tooTight', 'twisted'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** A groove as kept: a vee's full angle in degrees, null otherwise. */
+export interface GrooveRecord {
+  readonly form: (typeof GROOVE_FORMS)[number];
+  readonly veeAngleDeg: number | null;
+}
+
+/** A belt that was fitted to see whether it runs. */
+export interface Try {
+  readonly id: string;
+  readonly shape: SectionShape;
+  readonly thicknessMm: number;
+  readonly innerLengthMm: number;
+  /** What the label said, or where it came from. */
+  readonly source: string;
+  readonly verdict: Verdict;
+  readonly note: string;
+}
+
+/** One belt drive of a machine. */
+export interface DriveRecord {
+  readonly id: string;
+  /** The letter it is called by. */
+  readonly name: string;
+  /** What it drives, in the bench's words: loading, lift, table. */
+  readonly role: string;
+  /** The mechanism, which machines of different makes share. */
+  readonly mechanism: string;
+  readonly crossed: boolean;
+  readonly motorGroove: GrooveRecord;
+  readonly driveGroove: GrooveRecord;
+  readonly motorSurface: Surface;
+  readonly driveSurface: Surface;
+  /** How the old belt is cut across. */
+  readonly oldShape: SectionShape;
+  readonly readings: readonly Reading[];
+  readonly tries: readonly Try[];
+}
+
+/** What goes back with the machine. */
+export interface HandBack {
+  readonly found: string;
+  readonly done: string;
+  readonly left: string;
+  readonly notTested: string;
+}
+
+/** One machine on the bench, as its events have made it. Times are ISO 8601 in UTC. */
+export interface Ticket {
+  readonly id: string;
+  readonly number: string;
+  readonly machine: string;
+  readonly loader: Loader;
+  readonly serial: string;
+  readonly owner: string;
+  /** In the owner's words. */
+  readonly complaint: string;
+  readonly openedAt: string;
+  readonly closedAt: string | null;
+  readonly waiting: { readonly for: (typeof WAITING_FOR)[number]; readonly what: string };
+  readonly stations: Readonly<Record<StationId, StationMark>>;
+  readonly notes: Readonly<Record<StationId, string>>;
+  readonly drives: readonly DriveRecord[];
+  readonly handBack: HandBack;
+}

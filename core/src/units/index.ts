@@ -1,0 +1,15 @@
+export { MM_PER_INCH, NEWTON_PER_KGF, type LengthUnit } from './constants';
+export { ok, refuse, type Result } from './result';
+export { parseNumber } from './parseNumber';
+export { parseLength, type ParsedLength } from './parseLength';
+export { parseForce } from './parseForce';
+export { parseBeltSize, parseRingSection, type BeltSize, type SectionShape } from './beltSize';
+export {
+  formatForce,
+  formatGramForce,
+  formatInchFraction,
+  formatLength,
+  formatLengthWithUnit,
+  formatNewton,
+  formatPercent,
+} from './format';

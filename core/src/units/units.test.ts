@@ -1,0 +1,97 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import {
+  formatInchFraction,
+  formatLength,
+  parseBeltSize,
+  parseForce,
+  parseLength,
+  parseNumber,
+  parseRingSection,
+  type Result,
+} from '.';
+
+const value = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problem);
+  return result.value;
+};
+
+describe('lengths as a bench types them', () => {
+  // Inch rows: 1 in = 25.4 mm exactly (international inch, 1959).
+  test.each([
+    ['45', 'mm', 45],
+    ['45 mm', 'in', 45],
+    ['44,5', 'mm', 44.5],
+    ['1 3/16 in', 'mm', 30.1625],
+    ['1-3/16"', 'mm', 30.1625],
+    ['1.77"', 'mm', 44.958],
+    ['1.77″', 'mm', 44.958],
+    ['3/32', 'mm', 2.38125],
+    ['4.5 cm', 'mm', 45],
+    ['+0024.80mm', 'mm', 24.8],
+    ['.5', 'in', 12.7],
+    ['66.4 millimetres', 'mm', 66.4],
+  ] as const)('%s typed on a bench set to %s is %f mm', (text, unit, mm) => {
+    expect(value(parseLength(text, unit)).lengthMm).toBeCloseTo(mm, 9);
+  });
+
+  test.each([
+    ['', 'Nothing was typed'],
+    ['twelve', 'not a number'],
+    ['1,234.5', 'one decimal sign only'],
+    ['3/0 in', '0 below the line'],
+    ['5 kg', 'not a unit of length'],
+    ['1.2x118', 'not a'],
+  ])('%s is refused in words', (text, words) => {
+    const result = parseLength(text);
+    expect(result.ok).toBe(false);
+    expect(!result.ok && result.problem).toContain(words);
+  });
+
+  test('what is written in mm or inches is read back as the same length', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.3, max: 900, noNaN: true }), fc.constantFrom('mm', 'in'), (mm, unit) => {
+        const back = value(parseLength(`${formatLength(mm, unit)} ${unit}`)).lengthMm;
+        expect(Math.abs(back - mm)).toBeLessThanOrEqual(0.0501);
+      }),
+    );
+  });
+
+  test('fractions of an inch are reduced and say when they are near only', () => {
+    expect(formatInchFraction(30.1625)).toBe('1 3/16');
+    expect(formatInchFraction(25.4)).toBe('1');
+    expect(formatInchFraction(28.3)).toBe('≈ 1 7/64');
+  });
+
+  test('a negative number is read, and left to the field to refuse', () => {
+    expect(value(parseNumber('-3'))).toBe(-3);
+    expect(formatLength(-3.04, 'mm')).toBe('−3.0');
+  });
+});
+
+describe('belt sizes', () => {
+  test('a plain section is a square belt by inner length; an O-ring section is a ring by inner diameter', () => {
+    expect(value(parseBeltSize('1.2x118'))).toMatchObject({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 118 });
+    const ring = value(parseBeltSize('1.78 × 28.3'));
+    expect(ring.shape).toBe('round');
+    expect(ring.innerLengthMm).toBeCloseTo(Math.PI * 28.3, 6);
+    expect(ring.echo).toContain('inner diameter 28.3');
+  });
+  test('a word in front settles the shape', () => {
+    expect(value(parseBeltSize('ring 1.2x30')).shape).toBe('round');
+    expect(value(parseBeltSize('square 1.78x90')).shape).toBe('square');
+  });
+  test('1/16 of an O-ring is the nominal name of 0.070 inch (SAE AS568)', () => {
+    expect(value(parseRingSection('1/16'))).toBeCloseTo(1.778, 6);
+    expect(value(parseBeltSize('1/16 x 1.114 in')).thicknessMm).toBeCloseTo(1.778, 6);
+  });
+  test.each(['118', '90x1.2', '1.2x', '12x118'])('%s is refused', (text) => {
+    expect(parseBeltSize(text).ok).toBe(false);
+  });
+});
+
+test('a pull is read in newtons or as a scale shows it (standard gravity 9.80665)', () => {
+  expect(value(parseForce('150 g'))).toBeCloseTo(1.471, 3);
+  expect(value(parseForce('1,4 N'))).toBe(1.4);
+  expect(parseForce('a bit').ok).toBe(false);
+});
