@@ -41,7 +41,7 @@ const pathWith = (drive: Drive, thicknessMm: number) => {
  * The inner path: the length of a line drawn tight round the groove bottoms.
  *
  * @returns the path, or a sentence saying why no belt can run so.
- * @example innerPath({ motor: ⌀6, drive: ⌀25, centreDistanceMm: 40, crossed: false }) // 130.962
+ * @example innerPath({ motor: Ø6, drive: Ø25, centreDistanceMm: 40, crossed: false }) // 130.962
  */
 export function innerPath(drive: Drive): Result<BeltPath> {
   return twoPulleyPath({

@@ -14,15 +14,15 @@ export interface AuxFact {
 
 export const AUX: Readonly<Record<AuxKey, AuxFact>> = {
   sectionMm: { label: 'section', std: 0.05, least: 0.3, most: 8, unit: 'mm' },
-  pinDiameterMm: { label: 'pin ⌀', std: 0.02, least: 0.3, most: 30, unit: 'mm' },
+  pinDiameterMm: { label: 'pin Ø', std: 0.02, least: 0.3, most: 30, unit: 'mm' },
   nextCapMm: { label: 'next cap, does not go in', std: 0.1, least: 3, most: 140, unit: 'mm' },
   secondDiameterMm: { label: 'across the other way', std: 0.5, least: 3, most: 140, unit: 'mm' },
-  stringDiameterMm: { label: 'string ⌀', std: 0.05, least: 0.05, most: 3, usual: 0.8, unit: 'mm' },
-  threadDiameterMm: { label: 'thread ⌀', std: 0.03, least: 0.02, most: 2, usual: 0.3, unit: 'mm' },
+  stringDiameterMm: { label: 'string Ø', std: 0.05, least: 0.05, most: 3, usual: 0.8, unit: 'mm' },
+  threadDiameterMm: { label: 'thread Ø', std: 0.03, least: 0.02, most: 2, usual: 0.3, unit: 'mm' },
   turns: { label: 'turns', std: 0, least: 1, most: 100, usual: 10, unit: 'turns' },
   grooveDepthMm: { label: 'groove depth', std: 0.1, least: 0, most: 10, unit: 'mm' },
-  motorOutsideMm: { label: 'motor pulley outside ⌀', std: 0.1, least: 0.5, most: 200, unit: 'mm' },
-  driveOutsideMm: { label: 'drive pulley outside ⌀', std: 0.1, least: 0.5, most: 300, unit: 'mm' },
+  motorOutsideMm: { label: 'motor pulley outside Ø', std: 0.1, least: 0.5, most: 200, unit: 'mm' },
+  driveOutsideMm: { label: 'drive pulley outside Ø', std: 0.1, least: 0.5, most: 300, unit: 'mm' },
   veeAngleDeg: { label: 'vee, full angle', std: 2, least: 20, most: 120, unit: '°' },
 };
 

@@ -106,7 +106,7 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
 /**
  * An event in a few words, for undo, the timeline and the record.
  *
- * @example describeEvent(readingTaken ⌀6.0 on the motor pulley, ticket, 'mm') // 'motor pulley, thin jaws 6.0 mm'
+ * @example describeEvent(readingTaken Ø6.0 on the motor pulley, ticket, 'mm') // 'motor pulley, thin jaws 6.0 mm'
  */
 export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUnit): string {
   const changed = (changes: object) =>

@@ -19,7 +19,7 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'driveDi
     words,
     aux: [],
     readingStd: 0.1,
-    convert: (reading) => ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `⌀ ${w(reading)}` }),
+    convert: (reading) => ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `Ø ${w(reading)}` }),
     invert: (value) => value,
   };
   const overPins: Method = {

@@ -1,0 +1,97 @@
+import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs';
+import { get } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { afterEach, describe, expect, test } from 'vitest';
+import { createApp } from './app';
+import { listen, stop } from './listen';
+import { readSettings } from './settings';
+
+const staticDir = mkdtempSync(join(tmpdir(), 'pulley-'));
+mkdirSync(join(staticDir, 'assets'));
+writeFileSync(
+  join(staticDir, 'index.html'),
+  '<meta name="mode" content="__MODE__"><meta name="nonce" content="__NONCE__">',
+);
+writeFileSync(join(staticDir, 'assets', 'a-1.js'), `// ${'x'.repeat(4000)}`);
+const demoFile = join(staticDir, 'demo.json');
+writeFileSync(demoFile, '{"tickets":[]}');
+const make = (mode: 'bench' | 'demo' = 'bench') => createApp({ mode, host: '127.0.0.1', staticDir, demoFile });
+const ask = (app = make()) => {
+  const agent = request(app);
+  return (path: string, host = '127.0.0.1:4680') => agent.get(path).set('Host', host);
+};
+
+describe('the pages', () => {
+  test('carry a policy without unsafe parts and a nonce that is new each time', async () => {
+    const [one, two] = [await ask()('/t/abc/measure'), await ask()('/')];
+    const policy = String(one.headers['content-security-policy']);
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toContain('unsafe');
+    const nonce = /content="([^"]+)">$/.exec(one.text)?.[1] ?? '?';
+    expect(policy).toContain(`'nonce-${nonce}'`);
+    expect(two.text).not.toContain(nonce);
+    expect(one.text).toContain('content="bench"');
+    expect(one.headers['cache-control']).toBe('no-store');
+    expect(one.headers['x-powered-by']).toBeUndefined();
+  });
+  test('built files are compressed and immutable; a missing one is a plain 404, not a page', async () => {
+    const file = await ask()('/assets/a-1.js').set('Accept-Encoding', 'gzip');
+    expect(file.headers['cache-control']).toContain('immutable');
+    expect(file.headers['content-encoding']).toBe('gzip');
+    expect((await ask()('/assets/gone.js')).status).toBe(404);
+    expect((await ask()('/gone.png')).status).toBe(404);
+  });
+  test('health answers', async () => expect((await ask()('/health')).body).toEqual({ ok: true, mode: 'bench' }));
+  test('the demo data are there in the demo only', async () => {
+    expect((await ask(make('demo'))('/demo/wrackline.json')).body).toEqual({ tickets: [] });
+    expect((await ask()('/demo/wrackline.json')).status).toBe(404);
+  });
+});
+
+describe('the Host header', () => {
+  test('of a stranger is refused', async () => expect((await ask()('/', 'evil.example')).status).toBe(421));
+  test('localhost is sent to the one address', async () => {
+    const response = await ask()('/t/1?drive=B', 'localhost:4680');
+    expect(response.status).toBe(308);
+    expect(response.headers.location).toBe('http://127.0.0.1:4680/t/1?drive=B');
+  });
+});
+
+describe('settings', () => {
+  test('have one fixed port for the bench, and one that may move for the demo', () => {
+    expect(readSettings([])).toEqual({ mode: 'bench', host: '127.0.0.1', port: 4680, mayMove: false });
+    expect(readSettings(['--demo'])).toMatchObject({ mode: 'demo', port: 4690, mayMove: true });
+  });
+  test.each([
+    [['--port', 'x'], 'read “x”'],
+    [['--port'], 'wants a value'],
+    [['--colour'], '--colour is not known'],
+  ])('%j is refused in words', (args, words) => expect(() => readSettings(args)).toThrow(words));
+});
+
+describe('listening', () => {
+  const servers: Array<Awaited<ReturnType<typeof listen>>> = [];
+  const start = async (port: number, mayMove: boolean) => {
+    const started = await listen(make(), { mode: 'bench', host: '127.0.0.1', port, mayMove });
+    servers.push(started);
+    return started.port;
+  };
+  afterEach(async () => {
+    await Promise.all(servers.splice(0).map(({ server }) => stop(server)));
+  });
+  test('a taken port is refused for the bench and moved from for the demo', async () => {
+    const taken = await start(0, false);
+    await expect(start(taken, false)).rejects.toThrow(`Port ${taken} is taken`);
+    expect(await start(taken, true)).toBeGreaterThan(taken);
+  });
+  test('stopping does not wait for a browser that keeps its line open', async () => {
+    const { server, port } = await listen(make(), { mode: 'bench', host: '127.0.0.1', port: 0, mayMove: false });
+    await new Promise((done) =>
+      get({ port, host: '127.0.0.1', headers: { Connection: 'keep-alive' } }, (res) => res.resume().on('end', done)),
+    );
+    await stop(server);
+    expect(server.listening).toBe(false);
+  });
+});
