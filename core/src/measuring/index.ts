@@ -1,6 +1,6 @@
 export { AUX, type AuxFact } from './aux';
 export { METHODS, findMethod, methodsFor } from './methods';
-export { parseAmount, readAmount, readReading, type ReadReading } from './read';
+export { checkAmount, parseAmount, readAmount, readReading, type ReadReading } from './read';
 export { suspectLength } from './suspect';
 export { parseBenchLine, type BenchLine } from './line';
 export { driveFacts, type DriveFacts, type DriveSetting, type ReadingResult } from './facts';

@@ -32,7 +32,7 @@ export function readAmount(
   ownStd: number | null = null,
   sectionStd: number = AUX.sectionMm.std,
 ): Result<ReadReading> {
-  const range = checkRange(method, amount);
+  const range = checkAmount(method, amount);
   if (!range.ok) return range;
   const complete = needAux(aux, method.aux);
   if (!complete.ok) return complete;
@@ -58,8 +58,13 @@ export function readReading(reading: Reading, section?: { value: number; std: nu
   return readAmount(method, reading.amount, aux, reading.ownStd, section?.std);
 }
 
-/** Refuses zero, negative and out-of-range amounts, saying what was read and what is allowed. */
-function checkRange(method: Method, amount: number): Result<true> {
+/**
+ * Refuses zero, negative and out-of-range amounts, saying what was read and what is allowed.
+ *
+ * @param amount mm, or N for a pull
+ * @example checkAmount(motorJaws, 0) // refuses: Read 0. Nothing real measures 0…
+ */
+export function checkAmount(method: Method, amount: number): Result<true> {
   const unit = method.measurand === 'trayPull' ? 'N' : 'mm';
   if (!Number.isFinite(amount)) return refuse('That is not a number.');
   if (amount >= method.least && amount <= method.most) return ok(true);

@@ -1,0 +1,73 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, Outlet, Route, Routes } from 'react-router';
+import { BenchPage } from '../bench/BenchPage';
+import { useKeys } from '../keys/useKeys';
+import { useAppSelector } from '../store/store';
+import { StationPage } from '../ticket/StationPage';
+import { TicketPage, Words } from '../ticket/TicketPage';
+import { Foot } from './Foot';
+import { Head } from './Head';
+
+const LogPage = lazy(() => import('../log/LogPage').then(({ LogPage: page }) => ({ default: page })));
+const SheetPage = lazy(() => import('../print/SheetPage').then(({ SheetPage: page }) => ({ default: page })));
+const TimelinePage = lazy(() => import('../ticket/TimelinePage').then(({ TimelinePage: page }) => ({ default: page })));
+const Palette = lazy(() => import('../palette/Palette'));
+const KeysSheet = lazy(() => import('../palette/KeysSheet'));
+
+function Frame() {
+  const [sheet, setSheet] = useState<'none' | 'jump' | 'help'>('none');
+  const jump = () => setSheet('jump');
+  const help = () => setSheet('help');
+  useKeys({ jump, help });
+  const theme = useAppSelector(({ settings }) => settings.theme);
+  useEffect(() => {
+    document.documentElement.dataset.theme = theme;
+  }, [theme]);
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only">
+        To the work
+      </a>
+      <Head onJump={jump} onHelp={help} />
+      <main id="main" className="flex grow flex-col">
+        <Suspense fallback={<p className="p-5">One moment.</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Foot />
+      <Suspense fallback={null}>
+        {sheet === 'jump' && <Palette onClose={() => setSheet('none')} onHelp={help} />}
+        {sheet === 'help' && <KeysSheet onClose={() => setSheet('none')} />}
+      </Suspense>
+    </div>
+  );
+}
+
+export function App() {
+  return (
+    <Routes>
+      <Route element={<Frame />}>
+        <Route index element={<BenchPage />} />
+        <Route path="log" element={<LogPage />} />
+        <Route path="t/:id" element={<TicketPage />}>
+          <Route index element={<StationPage />} />
+          <Route path="timeline" element={<TimelinePage />} />
+          <Route path="sheet" element={<SheetPage />} />
+          <Route path=":station" element={<StationPage />} />
+        </Route>
+        <Route
+          path="*"
+          element={
+            <Words title="There is no such page">
+              Go back to the{' '}
+              <Link className="underline" to="/">
+                Bench
+              </Link>
+              .
+            </Words>
+          }
+        />
+      </Route>
+    </Routes>
+  );
+}

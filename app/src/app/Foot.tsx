@@ -1,0 +1,46 @@
+import { Link } from 'react-router';
+import { describeEvent, redoTarget, undoTarget } from '@loose-pulley/core/ticket';
+import { redo, undo } from '../keeping/actions';
+import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
+import { Button } from '../ui/Button';
+
+const SAVING = { kept: 'Kept on this machine', saving: 'Keeping…', failed: 'Not kept' } as const;
+
+/** The strip along the bottom of every page: whether all is kept, undo, and what was last said. */
+export function Foot() {
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const { ticket, said } = useAppSelector(({ openTicket }) => openTicket);
+  const open = ticket.status === 'open' ? ticket : undefined;
+  const target = open && undoTarget(open.record);
+  const back = open && redoTarget(open.record);
+  return (
+    <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
+      {open && (
+        <>
+          <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
+            {open.access === 'writer' ? SAVING[open.saving] : 'Read only'}
+          </span>
+          <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => dispatch(undo())}>
+            Undo{target ? `: ${describeEvent(target, open.record.ticket, unit)}` : ''}
+          </Button>
+          {back && open.access === 'writer' && (
+            <Button look="quiet" onClick={() => dispatch(redo())}>
+              Bring back
+            </Button>
+          )}
+        </>
+      )}
+      <span aria-live="polite" className="ml-auto py-1 text-right">
+        {said &&
+          (said.to ? (
+            <Link className="underline decoration-hair decoration-2 underline-offset-4" to={said.to}>
+              {said.text}
+            </Link>
+          ) : (
+            said.text
+          ))}
+      </span>
+    </footer>
+  );
+}

@@ -1,0 +1,63 @@
+import { Link } from 'react-router';
+import { STATION_NAMES, STATIONS, type TicketSummary } from '@loose-pulley/core/ticket';
+import { DriveSketch } from '../draw/DriveSketch';
+
+const MARK_WORDS = { o: 'open', d: 'done', n: 'not needed' } as const;
+
+/** The nine stations of a ticket as strokes: tall is done, low is not needed, a dot is open, the next one is live. */
+function Strokes({ summary }: { readonly summary: TicketSummary }) {
+  const done = [...summary.marks].filter((mark) => mark !== 'o').length;
+  return (
+    <svg
+      viewBox="0 0 92 18"
+      className="h-[18px] w-[92px]"
+      role="img"
+      aria-label={`${done} of nine stations done or not needed`}
+    >
+      {[...summary.marks].map((mark, index) => {
+        const x = 4 + index * 10;
+        const next = STATIONS[index] === summary.next && summary.closedAt === null;
+        return (
+          <path
+            key={STATIONS[index]}
+            d={mark === 'd' ? `M${x} 3v12` : mark === 'n' ? `M${x - 2.5} 9h5` : `M${x} 8v2`}
+            className={next ? 'stroke-live' : mark === 'o' ? 'stroke-soft' : 'stroke-ink'}
+            strokeWidth={next || mark === 'd' ? 3.2 : 2.4}
+          >
+            <title>{`${STATION_NAMES[STATIONS[index] ?? 'takeIn']}: ${MARK_WORDS[mark as 'o']}`}</title>
+          </path>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** A ticket on the Bench: its drive drawn small, what it is, how far it is, what is next. */
+export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
+  const next = summary.closedAt ? 'handed back' : STATION_NAMES[summary.next];
+  const drives = summary.driveCount > 1 ? `${summary.driveCount} drives` : (summary.mechanisms[0] ?? '');
+  return (
+    <li className="border-b border-hair">
+      <Link
+        to={`/t/${summary.id}/${summary.next}`}
+        className="grid min-h-[52px] grid-cols-[56px_3.2rem_minmax(0,1fr)_auto] items-center gap-x-4 py-1.5 hover:bg-paper sm:grid-cols-[56px_3.2rem_minmax(0,1fr)_92px_minmax(8rem,14rem)]"
+      >
+        <DriveSketch sketch={summary.sketch} />
+        <span className="text-soft">{summary.number}</span>
+        <span className="min-w-0">
+          <span className="block truncate leading-snug font-semibold">{summary.machine || 'Unnamed machine'}</span>
+          <span className="block truncate text-sm leading-snug text-soft">{summary.complaint}</span>
+        </span>
+        <span className="hidden sm:block">
+          <Strokes summary={summary} />
+        </span>
+        <span className="min-w-0 text-right">
+          <span className="block truncate leading-snug">{next}</span>
+          <span className="block truncate text-sm leading-snug text-soft">
+            {summary.waiting.for === 'hands' ? drives : summary.waiting.what}
+          </span>
+        </span>
+      </Link>
+    </li>
+  );
+}

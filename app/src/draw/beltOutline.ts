@@ -1,0 +1,50 @@
+import { asPathPulleys, beltPath, sagMm, type BeltPath } from '@loose-pulley/core/geometry';
+
+/** The belt's centre line as it is drawn: radii and distance in mm, and by how much it is too long. */
+export interface OutlineInput {
+  readonly motorRadiusMm: number;
+  readonly driveRadiusMm: number;
+  readonly centreDistanceMm: number;
+  readonly crossed: boolean;
+  readonly excessMm: number;
+}
+
+const n = (value: number): string => value.toFixed(2);
+
+/**
+ * An SVG path of a belt: taut runs as lines, a slack belt's excess shared by its runs as shallow arcs hanging down.
+ *
+ * @param at where the motor's shaft lies on the sheet, px
+ * @returns undefined where the pulleys cannot be joined
+ */
+export function beltOutline(
+  input: OutlineInput,
+  at: { x: number; y: number },
+  pxPerMm: number,
+): { d: string; path: BeltPath } | undefined {
+  const pulleys = asPathPulleys(input);
+  const found = beltPath(pulleys);
+  if (!found.ok) return undefined;
+  const { spans, wrapsRad } = found.value;
+  // y up in the core, down on the sheet.
+  const px = (xMm: number, yMm: number): [number, number] => [at.x + xMm * pxPerMm, at.y - yMm * pxPerMm];
+  const parts: string[] = [];
+  spans.forEach((span, index) => {
+    const [x0, y0] = px(span.fromX, span.fromY);
+    const [x1, y1] = px(span.toX, span.toY);
+    if (index === 0) parts.push(`M${n(x0)} ${n(y0)}`);
+    const sagPx = sagMm(span.lengthMm, input.excessMm / spans.length) * pxPerMm;
+    parts.push(
+      sagPx > 0 ? `Q${n((x0 + x1) / 2)} ${n((y0 + y1) / 2 + 2 * sagPx)} ${n(x1)} ${n(y1)}` : `L${n(x1)} ${n(y1)}`,
+    );
+    const next = (index + 1) % spans.length;
+    const pulley = pulleys[next as 0 | 1];
+    const leaving = spans[next];
+    if (!leaving) return;
+    const r = pulley.radiusMm * pxPerMm;
+    const [x2, y2] = px(leaving.fromX, leaving.fromY);
+    const large = (wrapsRad[next] ?? 0) > Math.PI ? 1 : 0;
+    parts.push(`A${n(r)} ${n(r)} 0 ${large} ${pulley.side === 1 ? 0 : 1} ${n(x2)} ${n(y2)}`);
+  });
+  return { d: `${parts.join('')}Z`, path: found.value };
+}

@@ -1,0 +1,144 @@
+import { Link } from 'react-router';
+import { beltLabel } from '@loose-pulley/core/catalogue';
+import { writeTicketName } from './names';
+import { STATION_NAMES, STATIONS, type HandBack, type Ticket } from '@loose-pulley/core/ticket';
+import { happen } from '../keeping/actions';
+import { useAppDispatch, useUnit } from '../store/store';
+import { StationFoot } from '../ticket/StationFoot';
+import { useTicket } from '../ticket/useTicket';
+import { Button, CommitButton } from '../ui/Button';
+import { download } from '../ui/download';
+import { SectionSign } from '../ui/SectionSign';
+import { TextArea } from '../ui/TextLine';
+
+/** What still speaks against handing back, each with where to look. Advice, not a lock. */
+function openEnds(ticket: Ticket): ReadonlyArray<{ readonly text: string; readonly to: string }> {
+  const link = (station: string) => `/t/${ticket.id}/${station}`;
+  const ends: Array<{ text: string; to: string }> = [];
+  for (const drive of ticket.drives) {
+    const last = drive.tries[drive.tries.length - 1];
+    if (!last) continue;
+    if (last.verdict !== 'right')
+      ends.push({
+        text: `Drive ${drive.name}: the last belt is not judged right.`,
+        to: `${link('size')}?drive=${drive.name}`,
+      });
+  }
+  for (const station of STATIONS) {
+    if (station !== 'handBack' && ticket.stations[station] === 'open')
+      ends.push({ text: `${STATION_NAMES[station]} is still open.`, to: link(station) });
+  }
+  if (ticket.handBack.done.trim() === '')
+    ends.push({ text: 'What was done is not written yet.', to: link('handBack') });
+  return ends;
+}
+
+/** Handing back, in short: what was found, done and left; the sheet; the file; and closing. */
+export function HandBackPage() {
+  const { ticket, record, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const area = (key: keyof HandBack, label: string) => (
+    <TextArea
+      key={key}
+      label={label}
+      rows={3}
+      value={ticket.handBack[key]}
+      disabled={!canWrite}
+      onText={(text, gesture) => dispatch(happen({ type: 'handBackWritten', changes: { [key]: text } }, gesture))}
+    />
+  );
+  const ends = openEnds(ticket);
+  const exportTicket = async (): Promise<void> => {
+    const { writeTicketFile } = await import('@loose-pulley/core/exchange');
+    download(`${writeTicketName(ticket)}.json`, writeTicketFile(record), 'application/json');
+  };
+  return (
+    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid content-start gap-5 bg-sheet px-5 py-5">
+        <h2 className="text-2xl">Hand back</h2>
+        {ticket.complaint !== '' && (
+          <p className="text-lg">
+            It came in <q>{ticket.complaint}</q>.
+          </p>
+        )}
+        {area('found', 'What was found')}
+        {area('done', 'What was done')}
+        <section aria-label="Belts fitted" className="grid gap-1">
+          <h3 className="text-sm text-soft">Fitted, from the tries judged right</h3>
+          {ticket.drives.flatMap((drive) =>
+            drive.tries
+              .filter(({ verdict }) => verdict === 'right')
+              .map((one) => (
+                <p key={one.id} className="text-lg">
+                  Drive {drive.name}
+                  {drive.role && `, ${drive.role}`}: <SectionSign shape={one.shape} /> {beltLabel(one, unit).size}{' '}
+                  <span className="text-soft">
+                    {beltLabel(one, unit).words}, {one.source}
+                  </span>
+                </p>
+              )),
+          )}
+          {!ticket.drives.some(({ tries }) => tries.some(({ verdict }) => verdict === 'right')) && (
+            <p className="text-soft">No belt is judged right yet.</p>
+          )}
+        </section>
+        {area('left', 'Noticed and left')}
+        {area('notTested', 'Not tested, and why')}
+      </div>
+      <aside aria-label="Papers and closing" className="grid content-start gap-3 border-hair px-5 py-5 lg:border-l">
+        <h3 className="text-lg">Papers</h3>
+        <Link
+          to={`/t/${ticket.id}/sheet`}
+          className="inline-flex min-h-12 items-center border border-ink bg-ink px-4 font-semibold text-paper"
+        >
+          Bench sheet, to print
+        </Link>
+        <Button className="min-h-12" onClick={() => void exportTicket()}>
+          Export the ticket as a file
+        </Button>
+        <p className="text-sm text-soft">
+          The file holds the whole ticket with its history. It goes to another bench by any road, and opens there from
+          the Log.
+        </p>
+        <h3 className="mt-3 text-lg">
+          {ticket.closedAt ? 'Handed back' : ends.length > 0 ? 'Before it goes' : 'Nothing stands against it'}
+        </h3>
+        {!ticket.closedAt && (
+          <ul className="grid">
+            {ends.map(({ text, to }) => (
+              <li key={text} className="border-b border-hair">
+                <Link
+                  to={to}
+                  className="flex min-h-11 items-center underline decoration-hair underline-offset-4 hover:decoration-live"
+                >
+                  {text}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        )}
+        {ticket.closedAt ? (
+          <>
+            <p>
+              On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
+            </p>
+            <CommitButton disabled={!canWrite} onClick={() => dispatch(happen({ type: 'ticketReopened' }))}>
+              Open it again
+            </CommitButton>
+          </>
+        ) : (
+          <CommitButton
+            look="strong"
+            className="min-h-12"
+            disabled={!canWrite}
+            onClick={() => dispatch(happen({ type: 'ticketClosed' }))}
+          >
+            Hand it back
+          </CommitButton>
+        )}
+        <StationFoot station="handBack" />
+      </aside>
+    </div>
+  );
+}

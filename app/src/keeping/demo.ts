@@ -1,0 +1,16 @@
+import type { TicketRecord } from '@loose-pulley/core/ticket';
+import { settingsTable, ticketTable, summaryTable } from './storage';
+import { saveAll } from './tickets';
+
+const PLANTED = 'demoPlanted';
+
+/** Puts the demo's tickets into the demo's own store: at the first visit, or afresh. */
+export async function plantDemo(afresh = false): Promise<void> {
+  if (!afresh && (await settingsTable.getItem(PLANTED))) return;
+  const response = await fetch('/demo/wrackline.json');
+  if (!response.ok) throw new Error('The demo data could not be fetched from this server.');
+  const { tickets } = (await response.json()) as { tickets: TicketRecord[] };
+  if (afresh) await Promise.all([ticketTable.clear(), summaryTable.clear()]);
+  await saveAll(tickets);
+  await settingsTable.setItem(PLANTED, true);
+}

@@ -1,0 +1,72 @@
+import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import { summaryTable, ticketTable } from './storage';
+
+/*
+ * The promise: a ticket is written whole or not at all, and its summary is never older than the ticket. The summary is
+ * taken away before the ticket is written and put back after it; one that is missing at start is made anew.
+ */
+
+/** Writes one ticket. Rejects with what the browser threw. */
+export async function saveTicket(record: TicketRecord): Promise<TicketSummary> {
+  const { id } = record.ticket;
+  await summaryTable.removeItem(id);
+  await ticketTable.setItem(id, record);
+  const summary = summarise(record);
+  await summaryTable.setItem(id, summary);
+  return summary;
+}
+
+/** Reads one ticket; null where there is none. */
+export const loadTicket = (id: string): Promise<TicketRecord | null> => ticketTable.getItem<TicketRecord>(id);
+
+export async function removeTicket(id: string): Promise<void> {
+  await summaryTable.removeItem(id);
+  await ticketTable.removeItem(id);
+}
+
+/** Every ticket whole, for the archive. */
+export async function loadAllTickets(): Promise<TicketRecord[]> {
+  const records: TicketRecord[] = [];
+  await ticketTable.iterate<TicketRecord, void>((record) => {
+    records.push(record);
+  });
+  return records;
+}
+
+/** What the Bench and the Log show, rebuilding the summaries that a dying tab left out. */
+export async function loadSummaries(): Promise<TicketSummary[]> {
+  const summaries = new Map<string, TicketSummary>();
+  const [ids] = await Promise.all([
+    ticketTable.keys(),
+    summaryTable.iterate<TicketSummary, void>((summary, id) => {
+      summaries.set(id, summary);
+    }),
+  ]);
+  for (const id of ids) {
+    if (summaries.has(id)) continue;
+    const record = await loadTicket(id);
+    if (!record) continue;
+    const summary = summarise(record);
+    summaries.set(id, summary);
+    // A cache that cannot be written is no harm: it is made anew next time.
+    await summaryTable.setItem(id, summary).catch(() => undefined);
+  }
+  const known = new Set(ids);
+  return [...summaries.values()].filter(({ id }) => known.has(id));
+}
+
+/** Writes several tickets, all or nothing: what was there before is put back if one cannot be written. */
+export async function saveAll(records: readonly TicketRecord[]): Promise<TicketSummary[]> {
+  const before = await Promise.all(records.map(({ ticket }) => loadTicket(ticket.id)));
+  const summaries: TicketSummary[] = [];
+  try {
+    for (const record of records) summaries.push(await saveTicket(record));
+    return summaries;
+  } catch (error) {
+    for (const [index, record] of records.entries()) {
+      const old = before[index];
+      await (old ? saveTicket(old) : removeTicket(record.ticket.id)).catch(() => undefined);
+    }
+    throw error;
+  }
+}

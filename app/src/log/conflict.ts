@@ -1,0 +1,53 @@
+import { STATION_NAMES, type TicketRecord } from '@loose-pulley/core/ticket';
+
+export type Keep = 'mine' | 'theirs' | 'both';
+
+/** A ticket that is here already and comes in differently. */
+export interface Conflict {
+  readonly mine: TicketRecord;
+  readonly theirs: TicketRecord;
+  readonly keep: Keep;
+  readonly words: ConflictWords;
+}
+
+/** What differs, to be read beside each other. */
+export interface ConflictWords {
+  readonly rows: ReadonlyArray<{ readonly path: string; readonly mine: string; readonly theirs: string }>;
+  readonly more: string;
+}
+
+const SHOWN = 6;
+const shown = (value: unknown): string => {
+  if (value === undefined || value === null || value === '') return 'nothing';
+  const text = typeof value === 'object' ? JSON.stringify(value) : String(value);
+  return text.length > 48 ? `${text.slice(0, 45)}…` : text;
+};
+/** `drives[0].readings[1].amount` as `drives 1, readings 2, amount`. */
+const readable = (path: string): string =>
+  path
+    .replace(/\[(\d+)\]/g, (_, index: string) => ` ${Number(index) + 1}`)
+    .split('.')
+    .map((part) => STATION_NAMES[part as keyof typeof STATION_NAMES] ?? part)
+    .join(', ');
+
+/** Compares two versions of a ticket: what they hold, and how long their histories are. */
+export async function conflictWords(mine: TicketRecord, theirs: TicketRecord): Promise<ConflictWords> {
+  const { differences } = await import('@loose-pulley/core/exchange');
+  const all = differences(mine.ticket, theirs.ticket);
+  const last = (record: TicketRecord) =>
+    record.events[record.events.length - 1]?.at.slice(0, 16).replace('T', ' ') ?? '';
+  const rows = all
+    .slice(0, SHOWN)
+    .map((one) => ({ path: readable(one.path), mine: shown(one.mine), theirs: shown(one.theirs) }));
+  return {
+    rows: [
+      ...rows,
+      {
+        path: 'history',
+        mine: `${mine.events.length} events, last ${last(mine)}`,
+        theirs: `${theirs.events.length} events, last ${last(theirs)}`,
+      },
+    ],
+    more: all.length > SHOWN ? `and ${all.length - SHOWN} more places.` : '',
+  };
+}

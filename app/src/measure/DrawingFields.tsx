@@ -1,0 +1,63 @@
+import type { DriveFacts, Measurand } from '@loose-pulley/core/measuring';
+import type { DriveRecord } from '@loose-pulley/core/ticket';
+import { ReadingInput } from './ReadingInput';
+import { useReading } from './useReading';
+
+interface Props {
+  readonly drive: DriveRecord;
+  readonly facts: DriveFacts;
+  readonly canWrite: boolean;
+}
+
+/** A dimension on the drawing: pick it, type. It edits the same reading as the list does. */
+function Dimension({
+  drive,
+  facts,
+  canWrite,
+  measurand,
+  label,
+  sign,
+}: Props & { readonly measurand: Measurand; readonly label: string; readonly sign: string }) {
+  const reading = drive.readings.find((one) => one.measurand === measurand);
+  const control = useReading(drive, facts, measurand, reading, reading?.id ?? 'first');
+  return (
+    <div className="flex h-11 items-center justify-center gap-1.5">
+      <span aria-hidden className="flex items-center gap-1 text-base">
+        {sign}
+      </span>
+      <ReadingInput
+        control={control}
+        label={`${label} on the drawing, ${control.method.numberIs}`}
+        disabled={!canWrite}
+        walks={false}
+        placeholder="?"
+        className="h-11 w-20 px-1 text-center"
+      />
+    </div>
+  );
+}
+
+const balloon = (number: string) => (
+  <span className="inline-flex h-[26px] w-[26px] items-center justify-center rounded-full border border-ink bg-sheet text-[15px] font-semibold">
+    {number}
+  </span>
+);
+
+/** The three dimensions of a two-pulley drive, for the labels of the drawing. */
+export function drawingFields(props: Props) {
+  return {
+    motor: (
+      <div className="flex items-center">
+        {balloon('1')}
+        <Dimension {...props} measurand="motorDiameter" label="Motor pulley diameter" sign="Ø" />
+      </div>
+    ),
+    drive: (
+      <div className="flex items-center justify-end">
+        {balloon('2')}
+        <Dimension {...props} measurand="driveDiameter" label="Drive pulley diameter" sign="Ø" />
+      </div>
+    ),
+    centre: <Dimension {...props} measurand="centreDistance" label="Centre distance" sign="" />,
+  };
+}

@@ -1,0 +1,80 @@
+import { SHAPES, SURFACES, type DriveRecord, type DriveSettings, type GrooveRecord } from '@loose-pulley/core/ticket';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { Choice } from '../ui/Choice';
+
+interface Props {
+  readonly drive: DriveRecord;
+  readonly canWrite: boolean;
+}
+
+const SURFACE_NAMES = { clean: 'clean, dry', glazed: 'glazed', dusty: 'dusty', wet: 'wet', oily: 'oily' } as const;
+
+/** What is seen rather than measured: the belt's shape, crossed or open, grooves, surfaces. */
+export function DriveSetup({ drive, canWrite }: Props) {
+  const dispatch = useAppDispatch();
+  const change = (changes: Partial<DriveSettings>) =>
+    dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes }));
+  const groove = (key: 'motorGroove' | 'driveGroove', label: string) => (
+    <div className="flex items-center justify-between gap-2">
+      <span className="text-[15px]">{label}</span>
+      <select
+        aria-label={label}
+        disabled={!canWrite}
+        value={drive[key].form}
+        className="min-h-11 border-b border-ink bg-transparent"
+        onChange={(event) => {
+          const form = event.target.value as GrooveRecord['form'];
+          change({ [key]: { form, veeAngleDeg: form === 'vee' ? 60 : null } });
+        }}
+      >
+        <option value="flat">flat bottom</option>
+        <option value="round">round bottom</option>
+        <option value="vee">vee, 60° full</option>
+      </select>
+    </div>
+  );
+  const surface = (key: 'motorSurface' | 'driveSurface', label: string) => (
+    <div className="flex items-center justify-between gap-2">
+      <span className="text-[15px]">{label}</span>
+      <select
+        aria-label={label}
+        disabled={!canWrite}
+        value={drive[key]}
+        className="min-h-11 border-b border-ink bg-transparent"
+        onChange={(event) => change({ [key]: event.target.value as DriveRecord['motorSurface'] })}
+      >
+        {SURFACES.map((one) => (
+          <option key={one} value={one}>
+            {SURFACE_NAMES[one]}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+  return (
+    <div className="grid gap-2 py-3">
+      <Choice
+        label="Old belt, cut across"
+        value={drive.oldShape}
+        disabled={!canWrite}
+        options={SHAPES.map((shape) => [shape, shape] as const)}
+        onChoose={(oldShape) => change({ oldShape })}
+      />
+      <Choice
+        label="Belt run"
+        value={drive.crossed ? 'crossed' : 'open'}
+        disabled={!canWrite}
+        options={[
+          ['open', 'open'],
+          ['crossed', 'crossed'],
+        ]}
+        onChoose={(run) => change({ crossed: run === 'crossed' })}
+      />
+      {groove('motorGroove', 'Motor pulley’s groove')}
+      {groove('driveGroove', 'Drive pulley’s groove')}
+      {surface('motorSurface', 'Motor pulley’s surface')}
+      {surface('driveSurface', 'Drive pulley’s surface')}
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+import { oldBeltFinding } from '@loose-pulley/core/sizing';
+import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
+import { MEASURAND_NAMES } from '@loose-pulley/core/ticket';
+import { formatInchFraction, formatLength, type LengthUnit } from '@loose-pulley/core/units';
+
+/** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
+export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly unit: LengthUnit }) {
+  const write = (mm: number) => formatLength(mm, unit);
+  const finding = oldBeltFinding(facts);
+  const lengths = facts.results.filter(
+    ({ reading, read }) => read && (reading.measurand === 'oldBelt' || reading.measurand === 'stringPath'),
+  );
+  return (
+    <div className="grid gap-3">
+      {facts.driveProblem && (
+        <p role="alert" className="text-lg text-live">
+          {facts.driveProblem}
+        </p>
+      )}
+      <dl className="grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3">
+        <Figure
+          name="Path, inner length"
+          value={facts.path}
+          write={write}
+          unit={unit}
+          empty="both pulleys and their distance, or a string"
+        />
+        <Figure
+          name="Old belt, inner length"
+          value={facts.oldBelt}
+          write={write}
+          unit={unit}
+          empty={
+            facts.oldBeltAtLeastMm ? `at least ${write(facts.oldBeltAtLeastMm)} ${unit}` : 'any way of measuring it'
+          }
+        />
+        <Figure name="Section" value={facts.section} write={write} unit={unit} empty="calipers across the bend" />
+      </dl>
+      {finding && (
+        <p className="text-lg">
+          {finding.excessMm > 0
+            ? `The old belt is ${write(finding.excessMm)} ${unit} longer than its path: it hangs.`
+            : finding.slack
+              ? `The old belt is only ${write(-finding.excessMm)} ${unit} shorter than its path: it hardly grips.`
+              : `The old belt is ${write(-finding.excessMm)} ${unit} shorter than its path and still stretched.`}
+          {!finding.sure && <span className="text-soft"> The two lie within their uncertainties of each other.</span>}
+        </p>
+      )}
+      {lengths.length > 0 && (
+        <table className="w-full border-collapse text-[15px]">
+          <caption className="sr-only">Lengths, with their arithmetic</caption>
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <th className="py-1 font-semibold">Measured</th>
+              <th className="font-semibold">Arithmetic</th>
+              <th className="hidden text-right font-semibold sm:table-cell">Taken outright</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lengths.map(({ reading, read, odd }) => (
+              <tr key={reading.id} className="border-b border-hair align-top">
+                <td className="py-1.5 pr-3">
+                  {MEASURAND_NAMES[reading.measurand]}, {findMethod(reading.method)?.label}
+                  {odd && <span className="text-live"> · odd one out</span>}
+                </td>
+                <td className="pr-3">
+                  {read?.arithmetic(write)}{' '}
+                  <span className="whitespace-nowrap text-soft">± {write(2 * (read?.std ?? 0))}</span>
+                </td>
+                <td className="hidden text-right sm:table-cell">
+                  {read?.uncorrected === undefined ? (
+                    <span className="text-soft">the same</span>
+                  ) : (
+                    `${write(read.uncorrected)}, ${read.uncorrected > read.value ? '+' : '−'}${write(Math.abs(read.uncorrected - read.value))}`
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="text-sm text-soft">
+        ± is two standard uncertainties, 19 in 20. “Taken outright” is what common practice would have read as the inner
+        length.
+      </p>
+    </div>
+  );
+}
+
+function Figure({
+  name,
+  value,
+  write,
+  unit,
+  empty,
+}: {
+  readonly name: string;
+  readonly value: { value: number; std: number } | undefined;
+  readonly write: (mm: number) => string;
+  readonly unit: LengthUnit;
+  readonly empty: string;
+}) {
+  return (
+    <div>
+      <dt className="text-sm text-soft">{name}</dt>
+      {value ? (
+        <dd>
+          <span className="text-2xl font-semibold">{write(value.value)}</span>{' '}
+          <span className="text-soft">
+            ± {write(2 * value.std)} {unit}
+          </span>
+          {unit === 'in' && <span className="block text-sm text-soft">{formatInchFraction(value.value)} in</span>}
+        </dd>
+      ) : (
+        <dd className="text-soft">wants {empty}</dd>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import { useState } from 'react';
+import type { Measurand } from '@loose-pulley/core/measuring';
+import { DriveDrawing } from '../draw/DriveDrawing';
+import { StationFoot } from '../ticket/StationFoot';
+import { useDrive, useTicket } from '../ticket/useTicket';
+import { useUnit } from '../store/store';
+import { Button } from '../ui/Button';
+import { Caution } from '../ui/Caution';
+import { drawingFields } from './DrawingFields';
+import { drawnDrive } from './drawnDrive';
+import { DriveSetup } from './DriveSetup';
+import { Findings } from './Findings';
+import { ReadingField } from './ReadingField';
+
+/** The measuring station: the drawing and the list are two faces of the same readings. */
+export function MeasurePage() {
+  const { canWrite } = useTicket();
+  const { drive, facts } = useDrive();
+  const unit = useUnit();
+  /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
+  const [addingAt, setAddingAt] = useState(-1);
+  const first = (measurand: Measurand) => drive.readings.find((one) => one.measurand === measurand);
+  const old = drive.readings.filter(({ measurand }) => measurand === 'oldBelt');
+  const adding = addingAt === old.length;
+  const common = { drive, facts, canWrite };
+  const one = (measurand: Measurand, label: string, balloon?: string) => {
+    const reading = first(measurand);
+    return (
+      <ReadingField
+        key={`${drive.id}-${measurand}-${reading?.id ?? 'new'}`}
+        {...common}
+        measurand={measurand}
+        reading={reading}
+        slot={reading?.id ?? 'first'}
+        label={label}
+        {...(balloon && { balloon })}
+      />
+    );
+  };
+  return (
+    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="bg-sheet px-5 pt-3 pb-6">
+        <h2 className="sr-only">Measure</h2>
+        <DriveDrawing drawn={drawnDrive(facts, drive.crossed, unit)} unit={unit} labels={drawingFields(common)} />
+        <div className="mt-3 border-t border-hair pt-4">
+          <Findings facts={facts} unit={unit} />
+        </div>
+      </div>
+      <aside aria-label="Readings" className="border-hair px-5 py-3 lg:border-l">
+        <Caution>Unplug before you turn anything by hand, and never force the tray.</Caution>
+        {one('motorDiameter', 'Motor pulley', '1')}
+        {one('driveDiameter', 'Drive pulley', '2')}
+        {one('centreDistance', 'Shafts')}
+        {one('section', 'Belt section', '3')}
+        {old.map((reading, index) => (
+          <ReadingField
+            key={reading.id}
+            {...common}
+            measurand="oldBelt"
+            reading={reading}
+            label={old.length > 1 ? `Old belt, ${index + 1}` : 'Old belt'}
+          />
+        ))}
+        {(old.length === 0 || adding) && (
+          <ReadingField
+            key={`new-${old.length}`}
+            {...common}
+            measurand="oldBelt"
+            slot={`new-${old.length}`}
+            firstMethod={old.length === 0 ? 'doubledOuter' : 'overCap'}
+            label={old.length === 0 ? 'Old belt' : 'Old belt, another way'}
+          />
+        )}
+        {old.length > 0 && !adding && canWrite && (
+          <Button className="mt-3 w-full" onClick={() => setAddingAt(old.length)}>
+            Measure the old belt another way
+          </Button>
+        )}
+        {one('stringPath', 'Path by string')}
+        <details
+          className="border-b border-hair"
+          open={first('trayTravel') !== undefined || first('trayPull') !== undefined}
+        >
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">Tray: travel and pull</summary>
+          {one('trayTravel', 'Tray travel')}
+          {one('trayPull', 'Tray pull')}
+        </details>
+        <details className="border-b border-hair">
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+            Belt shape, grooves, surfaces
+          </summary>
+          <DriveSetup drive={drive} canWrite={canWrite} />
+        </details>
+        <StationFoot station="measure" />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,168 @@
+import { useId } from 'react';
+import { AUX, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
+import type { DriveRecord } from '@loose-pulley/core/ticket';
+import { formatLength, parseLength } from '@loose-pulley/core/units';
+import { useUnit } from '../store/store';
+import { Button } from '../ui/Button';
+import { ReadingInput } from './ReadingInput';
+import { echoOf, useReading, type ReadingControl } from './useReading';
+
+interface Props {
+  readonly drive: DriveRecord;
+  readonly facts: DriveFacts;
+  readonly measurand: Reading['measurand'];
+  readonly reading?: Reading | undefined;
+  readonly slot?: string;
+  readonly firstMethod?: string;
+  readonly label: string;
+  readonly balloon?: string;
+  readonly canWrite: boolean;
+}
+
+/** A tool size that the method leans on. */
+function AuxField({
+  control,
+  auxKey,
+  disabled,
+}: {
+  readonly control: ReadingControl;
+  readonly auxKey: AuxKey;
+  readonly disabled: boolean;
+}) {
+  const unit = useUnit();
+  const id = useId();
+  const fact = AUX[auxKey];
+  const value = control.aux[auxKey] ?? fact.usual;
+  const isLength = fact.unit === 'mm';
+  const shown = value === undefined ? '' : isLength ? formatLength(value, unit) : String(value);
+  return (
+    <div className="flex items-center justify-between gap-2">
+      <label htmlFor={id} className="text-sm">
+        {fact.label}, {isLength ? unit : fact.unit}
+      </label>
+      <input
+        key={shown}
+        id={id}
+        inputMode="decimal"
+        disabled={disabled}
+        defaultValue={shown}
+        className="field w-24 text-base"
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        onBlur={(event) => {
+          const { value: text } = event.target;
+          if (text === shown) return;
+          const parsed = parseLength(text, isLength ? unit : 'mm');
+          if (parsed.ok && parsed.value.lengthMm >= fact.least && parsed.value.lengthMm <= fact.most)
+            control.setAux(auxKey, parsed.value.lengthMm);
+          else event.target.value = shown;
+        }}
+      />
+    </div>
+  );
+}
+
+/** A reading with everything said about it: how it was measured, what the number is, what it comes to. */
+export function ReadingField({ drive, facts, measurand, reading, slot, firstMethod, label, balloon, canWrite }: Props) {
+  const unit = useUnit();
+  const id = useId();
+  const control = useReading(drive, facts, measurand, reading, slot ?? reading?.id, firstMethod);
+  const { method } = control;
+  const methods = methodsFor(measurand);
+  const result = facts.results.find((one) => one.reading.id === reading?.id);
+  const echo = echoOf(control, unit);
+  const unitName = measurand === 'trayPull' ? 'N' : unit;
+  const auxKeys = method.aux.filter((key) => key !== 'sectionMm');
+  const write = (mm: number) => formatLength(mm, unit);
+  return (
+    <div className="grid gap-1.5 border-b border-hair py-3">
+      <div className="flex items-center gap-2">
+        {balloon && (
+          <span
+            aria-hidden
+            className="inline-flex h-6 w-6 items-center justify-center rounded-full border border-ink text-sm font-semibold"
+          >
+            {balloon}
+          </span>
+        )}
+        <label htmlFor={id} className="font-semibold">
+          {label}
+        </label>
+        {methods.length > 1 && (
+          <select
+            aria-label={`${label}, how it is measured`}
+            value={method.id}
+            disabled={!canWrite}
+            onChange={(event) => control.chooseMethod(event.target.value)}
+            className="ml-auto min-h-11 max-w-[58%] border-b border-ink bg-transparent text-[15px]"
+          >
+            {methods.map((one) => (
+              <option key={one.id} value={one.id} className="bg-sheet">
+                {one.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+      <div className="flex items-center gap-2">
+        <ReadingInput
+          control={control}
+          id={id}
+          label={label}
+          disabled={!canWrite}
+          walks
+          describedBy={`${id}-is`}
+          className="w-full min-w-0"
+        />
+        <span className="w-7 text-soft">{unitName}</span>
+        {reading && measurand === 'oldBelt' && (
+          <Button
+            look="quiet"
+            disabled={!canWrite}
+            onClick={control.remove}
+            aria-label={`Take out ${method.label} ${control.text}`}
+          >
+            out
+          </Button>
+        )}
+      </div>
+      {auxKeys.map((key) => (
+        <AuxField key={key} control={control} auxKey={key} disabled={!canWrite} />
+      ))}
+      <div id={`${id}-is`} className="grid gap-1 text-sm">
+        <p className="text-soft">
+          {method.numberIs}
+          {echo && <span className="text-ink"> · understood {echo}</span>}
+        </p>
+        {control.refusal && (
+          <p role="alert" className="text-live">
+            {control.refusal}{' '}
+            {control.mayKeep && (
+              <Button look="quiet" className="text-ink" onClick={() => control.commit(undefined, true)}>
+                Keep it all the same
+              </Button>
+            )}
+          </p>
+        )}
+        {result?.problem && <p className="text-live">{result.problem}</p>}
+        {result?.read &&
+          (measurand === 'oldBelt' ||
+            measurand === 'stringPath' ||
+            result.read.perReading !== 1 ||
+            auxKeys.length > 0) && (
+            <p>
+              {result.read.arithmetic(write)} <span className="text-soft">± {write(2 * result.read.std)}</span>
+            </p>
+          )}
+        {result?.odd && (
+          <p className="text-live">Lies more than two standard uncertainties from the others. Read it again?</p>
+        )}
+        <details className="text-soft">
+          <summary className="inline-flex min-h-8 cursor-pointer items-center underline decoration-hair underline-offset-4">
+            How to hold it
+          </summary>
+          <p className="pb-1">{method.how}</p>
+        </details>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,173 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import {
+  AUX,
+  checkAmount,
+  findMethod,
+  methodsFor,
+  parseAmount,
+  readAmount,
+  suspectLength,
+  type Aux,
+  type AuxKey,
+  type DriveFacts,
+  type Measurand,
+  type Method,
+  type Reading,
+} from '@loose-pulley/core/measuring';
+import type { DriveRecord } from '@loose-pulley/core/ticket';
+import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
+import { happen } from '../keeping/actions';
+import { drafted } from '../store/openTicket';
+import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
+
+/** A reading's amount as it stands in its field: to the hundredth or the thousandth inch, trailing noughts off. */
+export function figure(measurand: Measurand, amount: number, unit: LengthUnit): string {
+  if (measurand === 'trayPull') return String(Number(amount.toFixed(2)));
+  if (unit === 'in') return (amount / MM_PER_INCH).toFixed(3);
+  return amount.toFixed(2).replace(/0$/, '');
+}
+
+/** A field for one reading of a drive: what it shows, what was refused, and how it takes a text. */
+export interface ReadingControl {
+  readonly measurand: Measurand;
+  readonly method: Method;
+  readonly text: string;
+  readonly dirty: boolean;
+  readonly refusal: string | null;
+  /** A length that contradicts the others may be kept all the same. */
+  readonly mayKeep: boolean;
+  readonly aux: Aux;
+  type(text: string): void;
+  /** Takes what is typed. @returns whether it was taken */
+  commit(text?: string, keepAnyway?: boolean): boolean;
+  forget(): void;
+  chooseMethod(id: string): void;
+  setAux(key: AuxKey, value: number): void;
+  remove(): void;
+}
+
+/**
+ * One reading's control. With a reading it edits that one; without, it takes a new one. Drafts live in the store, so
+ * that the drawing and the list show the same typing, and nothing refused is lost.
+ *
+ * @param slot tells apart several fields of one measurand; the reading's id, or a word for a new one
+ */
+export function useReading(
+  drive: DriveRecord,
+  facts: DriveFacts,
+  measurand: Measurand,
+  reading: Reading | undefined,
+  slot = 'first',
+  firstMethod?: string,
+): ReadingControl {
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const field = `${drive.id}/${measurand}/${slot}`;
+  const draft = useAppSelector(({ openTicket }) => openTicket.drafts[field]);
+  const [newMethod, setNewMethod] = useState(firstMethod ?? '');
+  const [newAux, setNewAux] = useState<Aux>({});
+  const [mayKeep, setMayKeep] = useState(false);
+  const method = findMethod(reading?.method ?? newMethod) ?? methodsFor(measurand)[0];
+  if (!method) throw new Error(`No method measures ${measurand}.`);
+  const aux = reading?.aux ?? newAux;
+
+  const refuse = (text: string, refusal: string): false => {
+    dispatch(drafted({ field, draft: { text, refusal } }));
+    return false;
+  };
+  const put = (next: Reading): boolean => {
+    const taken = dispatch(happen({ type: 'readingTaken', driveId: drive.id, reading: next }));
+    if (taken) {
+      dispatch(drafted({ field, draft: null }));
+      setMayKeep(false);
+    }
+    return taken;
+  };
+
+  const commit: ReadingControl['commit'] = (typed, keepAnyway = false) => {
+    const text = typed ?? draft?.text;
+    if (text === undefined) return true;
+    if (text.trim() === '') {
+      dispatch(drafted({ field, draft: null }));
+      if (reading) dispatch(happen({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
+      return true;
+    }
+    const amount = parseAmount(method, text, unit);
+    if (!amount.ok) return refuse(text, amount.problem);
+    const checked = checkAmount(method, amount.value);
+    if (!checked.ok) return refuse(text, checked.problem);
+    const read = readAmount(method, amount.value, facts.section ? { ...aux, sectionMm: facts.section.value } : aux);
+    // What only waits for its section or tool is taken; what the method itself cannot follow is not.
+    const waits =
+      !read.ok &&
+      method.aux.some(
+        (key) => aux[key] === undefined && AUX[key].usual === undefined && !(key === 'sectionMm' && facts.section),
+      );
+    if (!read.ok && !waits) return refuse(text, read.problem);
+    const expectedMm = facts.path?.value ?? (measurand === 'stringPath' ? facts.oldBelt?.value : undefined);
+    if (
+      read.ok &&
+      !keepAnyway &&
+      expectedMm !== undefined &&
+      (measurand === 'oldBelt' || measurand === 'stringPath') &&
+      !read.value.lowerBound
+    ) {
+      const other = measurand === 'stringPath' ? (facts.geometricPath?.value ?? expectedMm) : expectedMm;
+      const doubt = suspectLength(method, amount.value, read.value.value, other);
+      if (doubt) {
+        setMayKeep(true);
+        return refuse(text, doubt);
+      }
+    }
+    return put({
+      id: reading?.id ?? nanoid(10),
+      measurand,
+      method: method.id,
+      typed: text.trim().slice(0, 200),
+      amount: amount.value,
+      aux,
+      ownStd: reading?.ownStd ?? null,
+    });
+  };
+
+  return {
+    measurand,
+    method,
+    text: draft?.text ?? (reading ? figure(measurand, reading.amount, unit) : ''),
+    dirty: draft !== undefined,
+    refusal: draft?.refusal ?? null,
+    mayKeep: mayKeep && draft?.refusal != null,
+    aux,
+    type(text) {
+      setMayKeep(false);
+      dispatch(drafted({ field, draft: { text, refusal: null } }));
+    },
+    commit,
+    forget: () => {
+      setMayKeep(false);
+      dispatch(drafted({ field, draft: null }));
+    },
+    chooseMethod(id) {
+      if (reading) put({ ...reading, method: id });
+      else setNewMethod(id);
+    },
+    setAux(key, value) {
+      if (reading) put({ ...reading, aux: { ...aux, [key]: value } });
+      else setNewAux({ ...aux, [key]: value });
+    },
+    remove: () => {
+      if (reading) dispatch(happen({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
+    },
+  };
+}
+
+/** What was understood of a text, where that is not plain from the text itself: another unit, a fraction, a sum. */
+export function echoOf(control: Pick<ReadingControl, 'method' | 'text' | 'dirty'>, unit: LengthUnit): string | null {
+  if (!control.dirty || control.text.trim() === '') return null;
+  const amount = parseAmount(control.method, control.text, unit);
+  if (!amount.ok) return null;
+  if (control.method.measurand === 'trayPull') return `${amount.value.toFixed(2)} N`;
+  const inMm = `${formatLength(amount.value, 'mm')} mm`;
+  return unit === 'mm' ? inMm : `${formatLength(amount.value, 'in')} in, ${inMm}`;
+}

@@ -1,0 +1,140 @@
+import * as Dialog from '@radix-ui/react-dialog';
+import { useState, type KeyboardEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { STATION_NAMES, STATIONS } from '@loose-pulley/core/ticket';
+import { redo, undo } from '../keeping/actions';
+import { themeChosen, unitChosen } from '../store/settings';
+import { selectSummaries, store, useAppDispatch, useAppSelector } from '../store/store';
+import { cx } from '../ui/cx';
+
+interface Entry {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  readonly run: () => void;
+}
+
+const MOST = 9;
+
+/** Jump: type a few letters of a ticket, a station or a command. */
+export default function Palette({ onClose, onHelp }: { readonly onClose: () => void; readonly onHelp: () => void }) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const summaries = useAppSelector(selectSummaries);
+  const open = useAppSelector(({ openTicket }) => openTicket.ticket);
+  const settings = useAppSelector((state) => state.settings);
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+
+  const go = (to: string) => () => void navigate(to);
+  const here: Entry[] =
+    open.status === 'open'
+      ? [
+          ...STATIONS.map((station, index) => ({
+            id: station,
+            name: STATION_NAMES[station],
+            note: `this ticket, Alt+${index + 1}`,
+            run: go(`/t/${open.id}/${station}`),
+          })),
+          { id: 'sheet', name: 'Bench sheet', note: 'this ticket, to print', run: go(`/t/${open.id}/sheet`) },
+          { id: 'history', name: 'History', note: 'this ticket', run: go(`/t/${open.id}/timeline`) },
+          { id: 'undo', name: 'Undo', note: 'Ctrl+Z', run: () => dispatch(undo()) },
+          { id: 'redo', name: 'Bring back', note: 'Ctrl+Shift+Z', run: () => dispatch(redo()) },
+        ]
+      : [];
+  const commands: Entry[] = [
+    { id: 'bench', name: 'Bench', note: 'what is open', run: go('/') },
+    { id: 'new', name: 'New ticket', note: 'opens on the Bench', run: go('/?new') },
+    { id: 'log', name: 'Log', note: 'every ticket, files in and out', run: go('/log') },
+    {
+      id: 'unit',
+      name: settings.unit === 'mm' ? 'Inches' : 'Millimetres',
+      note: 'unit of the screen',
+      run: () => dispatch(unitChosen(settings.unit === 'mm' ? 'in' : 'mm')),
+    },
+    {
+      id: 'lamp',
+      name: settings.theme === 'lamp' ? 'Daylight' : 'Lamp-lit',
+      note: 'look',
+      run: () => dispatch(themeChosen(store.getState().settings.theme === 'lamp' ? 'light' : 'lamp')),
+    },
+    { id: 'help', name: 'Keys', note: 'what each key does', run: onHelp },
+  ];
+  const tickets: Entry[] = summaries.map((one) => ({
+    id: one.id,
+    name: `${one.number} ${one.machine || 'Unnamed machine'}`,
+    note: one.closedAt ? 'handed back' : one.complaint,
+    run: go(`/t/${one.id}/${one.next}`),
+  }));
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const fits = (entry: Entry) => words.every((word) => `${entry.name} ${entry.note}`.toLowerCase().includes(word));
+  const list = [...here, ...commands, ...tickets].filter(fits).slice(0, MOST);
+  const chosen = list[Math.min(at, list.length - 1)];
+  const run = (entry: Entry | undefined): void => {
+    if (!entry) return;
+    onClose();
+    entry.run();
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step !== 0) {
+      event.preventDefault();
+      setAt((now) => (Math.min(now, list.length - 1) + step + list.length) % Math.max(list.length, 1));
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      run(chosen);
+    }
+  };
+
+  return (
+    <Dialog.Root open onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-10 bg-ink/25" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[12vh] left-1/2 z-20 w-[min(560px,calc(100vw-24px))] -translate-x-1/2 border border-ink bg-paper p-4"
+        >
+          <Dialog.Title className="text-sm text-soft">Jump to a ticket, a station or a command</Dialog.Title>
+          <input
+            autoFocus
+            role="combobox"
+            aria-expanded
+            aria-controls="jump-list"
+            aria-activedescendant={chosen && `jump-${chosen.id}`}
+            aria-label="Jump to"
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+              setAt(0);
+            }}
+            onKeyDown={onKeyDown}
+            className="field mt-1 w-full text-xl"
+            autoComplete="off"
+          />
+          <ul id="jump-list" role="listbox" aria-label="Places" className="mt-2">
+            {list.map((entry) => (
+              // Keys are handled on the combobox, where the focus stays.
+              // eslint-disable-next-line jsx-a11y/click-events-have-key-events
+              <li
+                key={entry.id}
+                id={`jump-${entry.id}`}
+                role="option"
+                tabIndex={-1}
+                aria-selected={entry === chosen}
+                onClick={() => run(entry)}
+                className={cx(
+                  'flex min-h-11 cursor-pointer items-center justify-between gap-4 border-b border-hair px-2',
+                  entry === chosen && 'bg-ink text-paper',
+                )}
+              >
+                <span className="truncate font-semibold">{entry.name}</span>
+                <span className={cx('truncate text-sm', entry !== chosen && 'text-soft')}>{entry.note}</span>
+              </li>
+            ))}
+          </ul>
+          {list.length === 0 && <p className="p-2">Nothing of that name. The Log searches more.</p>}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,193 @@
+import { beltLabel } from '@loose-pulley/core/catalogue';
+import { findMethod } from '@loose-pulley/core/measuring';
+import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
+import {
+  factsOf,
+  LOADER_NAMES,
+  MEASURAND_NAMES,
+  STATION_NAMES,
+  STATIONS,
+  VERDICT_NAMES,
+  type DriveRecord,
+} from '@loose-pulley/core/ticket';
+import { formatForce, formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import { figure } from '../measure/useReading';
+import { useUnit } from '../store/store';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { BeltName } from '../ui/SectionSign';
+import { PaperDrawing } from './PaperDrawing';
+
+const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
+
+/** The bench sheet: one page for the file, from the ticket alone. A4 and Letter. */
+export function SheetPage() {
+  const { ticket } = useTicket();
+  const unit = useUnit();
+  const { handBack } = ticket;
+  const paragraphs = [
+    ['Found', handBack.found],
+    ['Done', handBack.done],
+    ['Noticed and left', handBack.left],
+    ['Not tested, and why', handBack.notTested],
+  ] as const;
+  const notes = STATIONS.filter((station) => ticket.notes[station].trim() !== '');
+  return (
+    <div className="px-5 py-5">
+      <div className="mb-4 flex flex-wrap items-center gap-3 print:hidden">
+        <Button look="strong" onClick={() => window.print()}>
+          Print this sheet
+        </Button>
+        <span className="text-soft">A4 or Letter, one or two pages.</span>
+      </div>
+      <article
+        aria-label="Bench sheet"
+        className="mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
+      >
+        <header className="flex items-end justify-between gap-6 border-b-2 border-ink pb-2">
+          <div>
+            <p className="text-sm text-soft">Bench sheet</p>
+            <h2 className="text-2xl font-bold">
+              {ticket.number} {ticket.machine}
+            </h2>
+          </div>
+          <p className="text-right text-sm">
+            in {when(ticket.openedAt)}
+            <br />
+            {ticket.closedAt ? `handed back ${when(ticket.closedAt)}` : 'not handed back yet'}
+          </p>
+        </header>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 border-b border-hair py-2">
+          {(
+            [
+              ['Came in', ticket.complaint && `“${ticket.complaint}”`],
+              ['Whose', ticket.owner],
+              ['Serial', ticket.serial],
+              ['Kind', LOADER_NAMES[ticket.loader]],
+            ] as const
+          )
+            .filter(([, value]) => value !== '')
+            .map(([name, value]) => (
+              <div key={name} className="contents">
+                <dt className="text-soft">{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+        </dl>
+        {ticket.drives.map((drive) => (
+          <DriveOnPaper key={drive.id} drive={drive} unit={unit} />
+        ))}
+        {paragraphs
+          .filter(([, text]) => text.trim() !== '')
+          .map(([title, text]) => (
+            <section key={title} className="break-inside-avoid border-b border-hair py-2">
+              <h3 className="text-base">{title}</h3>
+              <p className="whitespace-pre-wrap">{text}</p>
+            </section>
+          ))}
+        {notes.length > 0 && (
+          <section className="break-inside-avoid border-b border-hair py-2">
+            <h3 className="text-base">Notes</h3>
+            {notes.map((station) => (
+              <p key={station} className="whitespace-pre-wrap">
+                <span className="text-soft">{STATION_NAMES[station]}:</span> {ticket.notes[station]}
+              </p>
+            ))}
+          </section>
+        )}
+        <footer className="flex justify-between gap-8 pt-8 text-sm">
+          <span className="grow border-t border-ink pt-1">technician</span>
+          <span className="grow border-t border-ink pt-1">date</span>
+        </footer>
+        <p className="pt-3 text-sm text-soft">
+          Sizes are relaxed inner lengths unless said otherwise; ± is two standard uncertainties. Unplug before opening.
+          Local rules and licensed practice come first.
+        </p>
+      </article>
+    </div>
+  );
+}
+
+/** One drive on the sheet: its drawing at 1:1 where it fits, its readings, the belt tried last and how it stands. */
+function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly unit: LengthUnit }) {
+  const facts = factsOf(drive);
+  if (drive.readings.length === 0 && drive.tries.length === 0) return null;
+  const situation = situationOf(facts, drive);
+  const last = drive.tries.findLast(({ verdict }) => verdict === 'right') ?? drive.tries[drive.tries.length - 1];
+  const judgement = last && situation.ok ? judge(situation.value, last) : undefined;
+  const finding = oldBeltFinding(facts);
+  const write = (mm: number) => formatLength(mm, unit);
+  return (
+    <section className="border-b border-hair py-2">
+      <h3 className="text-base">
+        Drive {drive.name}
+        {drive.role && `, ${drive.role}`}
+        {drive.mechanism && <span className="font-normal text-soft"> · mechanism {drive.mechanism}</span>}
+      </h3>
+      {facts.drive && !facts.driveProblem && (
+        <PaperDrawing facts={facts} crossed={drive.crossed} belt={judgement?.belt} unit={unit} />
+      )}
+      {facts.driveProblem && <p>{facts.driveProblem}</p>}
+      <table className="w-full border-collapse">
+        <tbody>
+          {facts.results.map(({ reading, read, problem, odd }) => (
+            <tr key={reading.id} className="border-b border-hair align-top">
+              <td className="py-0.5 pr-3">
+                {MEASURAND_NAMES[reading.measurand]}
+                <span className="text-soft">, {findMethod(reading.method)?.label}</span>
+              </td>
+              <td className="pr-3 text-right whitespace-nowrap">
+                {figure(reading.measurand, reading.amount, unit)} {reading.measurand === 'trayPull' ? 'N' : unit}
+              </td>
+              <td className="text-right">
+                {read ? `${read.arithmetic(write)} ± ${write(2 * read.std)}` : problem}
+                {odd ? ' (odd one out)' : ''}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1">
+        {facts.path && (
+          <>
+            Path <strong>{write(facts.path.value)}</strong> ± {write(2 * facts.path.std)} {unit}.{' '}
+          </>
+        )}
+        {finding && facts.oldBelt && (
+          <>
+            Old belt {write(facts.oldBelt.value)} ± {write(2 * facts.oldBelt.std)} {unit},{' '}
+            {finding.excessMm > 0
+              ? `${write(finding.excessMm)} longer than its path`
+              : `${write(-finding.excessMm)} shorter than its path`}
+            .
+          </>
+        )}
+      </p>
+      {drive.tries.length > 0 && (
+        <ol className="pt-1">
+          {drive.tries.map((one, index) => (
+            <li key={one.id}>
+              {index + 1}.{' '}
+              <strong>
+                <BeltName shape={one.shape} size={beltLabel(one, unit).size} />
+              </strong>{' '}
+              <span className="text-soft">
+                ({beltLabel(one, unit).words}, {one.source})
+              </span>
+              : {VERDICT_NAMES[one.verdict]}
+              {one.note && `, ${one.note}`}
+            </li>
+          ))}
+        </ol>
+      )}
+      {judgement && (
+        <p className="pt-1">
+          By calculation: {ZONE_NAMES[judgement.zone]}, stretch {formatPercent(judgement.strain)}
+          {judgement.running &&
+            `, lets go at ${formatForce(judgement.running.grip.beltPullN)}, motor shaft load ${formatForce(judgement.running.motorLoadN)}`}
+          . {reasons(judgement).slice(-1)[0]}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,67 @@
+import { beltLabel } from '@loose-pulley/core/catalogue';
+import { marginWord, WEAKNESS_NAMES, ZONE_NAMES, type Ranking } from '@loose-pulley/core/sizing';
+import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import { Button } from '../ui/Button';
+import { BeltName } from '../ui/SectionSign';
+
+const SHOWN = 8;
+
+/** The best belts of every section, by their least margin. */
+export function Ranked({
+  ranking,
+  unit,
+  pickedId,
+  onPick,
+}: {
+  readonly ranking: Ranking;
+  readonly unit: LengthUnit;
+  readonly pickedId: string | undefined;
+  readonly onPick: (id: string) => void;
+}) {
+  return (
+    <section aria-labelledby="ranked">
+      <h3 id="ranked" className="border-b border-ink pb-1 text-lg">
+        Best of {ranking.candidates.length} belts, by their least margin
+      </h3>
+      <table className="w-full border-collapse text-[15px]">
+        <thead>
+          <tr className="border-b border-hair text-left text-sm text-soft">
+            <th className="py-1 font-normal">belt</th>
+            <th className="font-normal">here</th>
+            <th className="text-right font-normal">stretch</th>
+            <th className="hidden text-right font-normal sm:table-cell">lets go</th>
+            <th className="hidden text-right font-normal md:table-cell">margin, weakest at</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ranking.candidates.slice(0, SHOWN).map(({ catalogueBelt, judgement }) => (
+            <tr
+              key={catalogueBelt.id}
+              className="border-b border-hair"
+              aria-current={catalogueBelt.id === pickedId || undefined}
+            >
+              <td className="pr-3">
+                <Button
+                  look="quiet"
+                  className={catalogueBelt.id === pickedId ? 'font-bold' : ''}
+                  onClick={() => onPick(catalogueBelt.id)}
+                >
+                  <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
+                </Button>
+                <span className="text-sm text-soft">{catalogueBelt.series === 'square' ? '' : catalogueBelt.name}</span>
+              </td>
+              <td>{ZONE_NAMES[judgement.zone]}</td>
+              <td className="text-right">{formatPercent(judgement.strain)}</td>
+              <td className="hidden text-right sm:table-cell">
+                {judgement.running ? formatNewton(judgement.running.grip.beltPullN) : '–'}
+              </td>
+              <td className="hidden text-right md:table-cell">
+                {marginWord(judgement.margin)}, {WEAKNESS_NAMES[judgement.weakest]}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

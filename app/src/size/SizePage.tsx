@@ -1,0 +1,110 @@
+import { Link, useSearchParams } from 'react-router';
+import { beltLabel } from '@loose-pulley/core/catalogue';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
+import { ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { formatPercent } from '@loose-pulley/core/units';
+import { DriveDrawing } from '../draw/DriveDrawing';
+import { StretchRuler } from '../draw/StretchRuler';
+import { drawingFields } from '../measure/DrawingFields';
+import { drawnDrive } from '../measure/drawnDrive';
+import { useUnit } from '../store/store';
+import { StationFoot } from '../ticket/StationFoot';
+import { useDrive, useTicket } from '../ticket/useTicket';
+import { Answer } from './Answer';
+import { Ranked } from './Ranked';
+import { Schools } from './Schools';
+import { Tries } from './Tries';
+import { useSizing } from './useSizing';
+
+/** The choosing station. Without a path it says what to measure, and where. */
+export function SizePage() {
+  const { ticket, canWrite } = useTicket();
+  const { drive, facts, situation } = useDrive();
+  const unit = useUnit();
+  if (situation.ok) return <Sized situation={situation.value} facts={facts} />;
+  return (
+    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="bg-sheet px-5 py-3">
+        <h2 className="sr-only">Size</h2>
+        <DriveDrawing
+          drawn={drawnDrive(facts, drive.crossed, unit)}
+          unit={unit}
+          labels={drawingFields({ drive, facts, canWrite })}
+        />
+        <Tries drive={drive} unit={unit} canWrite={canWrite} />
+      </div>
+      <aside aria-label="The belt to fit" className="border-hair px-5 py-4 lg:border-l">
+        <h3 className="text-xl">Not enough to choose by yet</h3>
+        <p className={facts.driveProblem ? 'my-2 text-live' : 'my-2'}>{situation.problem}</p>
+        <p>
+          Type the sizes straight into the drawing, or{' '}
+          <Link
+            className="underline decoration-2 underline-offset-4"
+            to={`/t/${ticket.id}/measure?drive=${drive.name}`}
+          >
+            go to Measure
+          </Link>
+          .
+        </p>
+        <StationFoot station="size" />
+      </aside>
+    </div>
+  );
+}
+
+function Sized({ situation, facts }: { readonly situation: Situation; readonly facts: DriveFacts }) {
+  const { canWrite } = useTicket();
+  const { drive } = useDrive();
+  const unit = useUnit();
+  const [search, setSearch] = useSearchParams();
+  const sizing = useSizing(facts, situation, drive, unit, search.get('belt'));
+  const { picked } = sizing;
+  const onPick = (id: string | null): void =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        if (id === null || id === sizing.ranking.best?.catalogueBelt.id) after.delete('belt');
+        else after.set('belt', id);
+        return after;
+      },
+      { replace: true },
+    );
+  const words = picked
+    ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
+    : '';
+  return (
+    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="bg-sheet px-5 pt-2 pb-6">
+        <h2 className="sr-only">Size</h2>
+        <DriveDrawing
+          drawn={drawnDrive(facts, drive.crossed, unit, picked?.judgement)}
+          unit={unit}
+          heightPx={340}
+          labels={drawingFields({ drive, facts, canWrite })}
+        />
+        <div className="border-t border-hair pt-2">
+          <StretchRuler
+            rows={sizing.rows}
+            zones={sizing.zones}
+            stock={sizing.stock}
+            pathMm={situation.path.value}
+            picked={picked?.catalogueBelt}
+            pickedWords={words}
+            bestId={sizing.ranking.best?.catalogueBelt.id}
+            unit={unit}
+            onPick={(belt) => onPick(belt.id)}
+          />
+        </div>
+        <div className="mt-6 grid gap-8">
+          <Tries drive={drive} unit={unit} canWrite={canWrite} />
+          <Schools schools={sizing.schools} unit={unit} onPick={onPick} />
+          <Ranked ranking={sizing.ranking} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
+        </div>
+      </div>
+      <aside aria-label="The belt to fit" className="border-hair px-5 py-4 lg:border-l">
+        <Answer sizing={sizing} facts={facts} drive={drive} unit={unit} canWrite={canWrite} onPick={onPick} />
+        <StationFoot station="size" />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+import { useMemo } from 'react';
+import { CATALOGUE, sameSection, type CatalogueBelt } from '@loose-pulley/core/catalogue';
+import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
+import {
+  judge,
+  rank,
+  schools,
+  zones,
+  type Candidate,
+  type Judgement,
+  type Ranking,
+  type RulerZone,
+  type School,
+  type Situation,
+} from '@loose-pulley/core/sizing';
+import type { DriveRecord } from '@loose-pulley/core/ticket';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
+import { figure } from '../measure/useReading';
+
+/** Everything the Size station shows, derived from the readings and the belt that is looked at. */
+export interface Sizing {
+  readonly ranking: Ranking;
+  readonly picked: Candidate | undefined;
+  /** All belts of the picked one's section: the ruler's ticks. */
+  readonly stock: readonly CatalogueBelt[];
+  readonly zones: readonly RulerZone[];
+  readonly schools: readonly School[];
+  readonly rows: readonly RulerRow[];
+  /** The old belt, judged as the belt it is. */
+  readonly old: Judgement | undefined;
+}
+
+/** The ruler's lines: each reading as a bar, each school that would buy as a flag. */
+function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit): RulerRow[] {
+  const readings = facts.results.flatMap(({ reading, read, odd }): RulerRow[] => {
+    if (!read || (reading.measurand !== 'oldBelt' && reading.measurand !== 'stringPath')) return [];
+    const path = reading.measurand === 'stringPath';
+    const how = path ? 'string' : (findMethod(reading.method)?.label ?? reading.method);
+    const label = `${path ? '' : 'old belt, '}${how} ${figure(reading.measurand, reading.amount, unit)}`;
+    const kind = odd ? 'odd' : path ? 'path' : 'reading';
+    return [{ id: reading.id, label, valueMm: read.value, halfMm: 2 * read.std, kind }];
+  });
+  const flags = found.flatMap(({ id, name, pick }): RulerRow[] =>
+    pick
+      ? [
+          {
+            id,
+            label: `${name} buys ${formatLength(pick.innerLengthMm, unit)}`,
+            valueMm: pick.innerLengthMm,
+            kind: 'school',
+          },
+        ]
+      : [],
+  );
+  return [...readings, ...flags];
+}
+
+/**
+ * @param pickedId the belt looked at; the recommended one where none is
+ * @param sectionKey a section to look at instead of the recommended one's, as `shape-thickness`
+ */
+export function useSizing(
+  facts: DriveFacts,
+  situation: Situation,
+  drive: DriveRecord,
+  unit: LengthUnit,
+  pickedId: string | null,
+): Sizing {
+  const ranking = useMemo(() => rank(situation, CATALOGUE), [situation]);
+  const picked = ranking.candidates.find(({ catalogueBelt }) => catalogueBelt.id === pickedId) ?? ranking.best;
+  const belt = picked?.catalogueBelt;
+  const section = useMemo(() => (belt ? { shape: belt.shape, thicknessMm: belt.thicknessMm } : undefined), [belt]);
+  const stock = useMemo(() => (section ? CATALOGUE.filter((one) => sameSection(one, section)) : []), [section]);
+  const found = useMemo(() => schools(facts, situation, stock), [facts, situation, stock]);
+  const rows = useMemo(() => rulerRows(facts, found, unit), [facts, found, unit]);
+  const zoneList = useMemo(() => {
+    if (!section) return [];
+    const path = situation.path.value;
+    // A generous ruler first, to see where the belts stop being too tight; then the one that will be shown.
+    const wide = zones(situation, section, path * 0.6, path * 1.3);
+    const [from, to] = rulerSpan(
+      path,
+      rows.map(({ valueMm }) => valueMm),
+      wide,
+    );
+    return zones(situation, section, Math.min(from, path * 0.75), Math.max(to, path * 1.1));
+  }, [situation, section, rows]);
+  const old = useMemo(
+    () =>
+      facts.oldBelt && facts.section
+        ? judge(situation, {
+            shape: drive.oldShape,
+            thicknessMm: facts.section.value,
+            innerLengthMm: facts.oldBelt.value,
+          })
+        : undefined,
+    [facts, situation, drive.oldShape],
+  );
+  return { ranking, picked, stock, zones: zoneList, schools: found, rows, old };
+}

@@ -1,0 +1,108 @@
+import { LOADER_NAMES, LOADERS, type Details } from '@loose-pulley/core/ticket';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { StationFoot } from '../ticket/StationFoot';
+import { useDrive, useTicket } from '../ticket/useTicket';
+import { Caution } from '../ui/Caution';
+import { Choice } from '../ui/Choice';
+import { TextArea, TextLine } from '../ui/TextLine';
+
+/** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
+export function TakeInPage() {
+  const { ticket, canWrite } = useTicket();
+  const { drive } = useDrive();
+  const dispatch = useAppDispatch();
+  const change = (changes: Partial<Details>, gesture?: string) =>
+    dispatch(happen({ type: 'detailsChanged', changes }, gesture));
+  const line = (key: 'machine' | 'owner' | 'serial' | 'number', label: string, most: number) => (
+    <TextLine
+      label={label}
+      value={ticket[key]}
+      maxLength={most}
+      disabled={!canWrite}
+      onText={(text, gesture) => change({ [key]: text }, gesture)}
+    />
+  );
+  return (
+    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid content-start gap-5 bg-sheet px-5 py-5">
+        <h2 className="text-2xl">Take in</h2>
+        <TextArea
+          label="What it does wrong, in the owner’s words"
+          rows={2}
+          value={ticket.complaint}
+          disabled={!canWrite}
+          onText={(text, gesture) => change({ complaint: text.slice(0, 500) }, gesture)}
+        />
+        <div className="grid gap-5 md:grid-cols-2">
+          {line('machine', 'Machine', 120)}
+          {line('owner', 'Whose, or where it stands', 120)}
+          {line('serial', 'Serial number', 80)}
+          {line('number', 'Ticket number', 20)}
+        </div>
+        <div className="grid gap-1">
+          <span className="text-sm text-soft">Kind of loader</span>
+          <Choice
+            label="Kind of loader"
+            value={ticket.loader}
+            disabled={!canWrite}
+            options={LOADERS.map((loader) => [loader, LOADER_NAMES[loader]] as const)}
+            onChoose={(loader) => change({ loader })}
+          />
+        </div>
+        <div className="grid gap-5 md:grid-cols-2">
+          <TextLine
+            label={`Drive ${drive.name}: what it drives`}
+            value={drive.role}
+            maxLength={80}
+            placeholder="loading, lift, table"
+            disabled={!canWrite}
+            onText={(role, gesture) =>
+              dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { role } }, gesture))
+            }
+          />
+          <TextLine
+            label={`Drive ${drive.name}: its mechanism`}
+            value={drive.mechanism}
+            maxLength={80}
+            hint="Machines of different makes share a mechanism; sizes belong to it."
+            disabled={!canWrite}
+            onText={(mechanism, gesture) =>
+              dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { mechanism } }, gesture))
+            }
+          />
+        </div>
+        <StationFoot station="takeIn" note />
+      </div>
+      <aside aria-label="What it waits for" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
+        <Caution>
+          Unplug first and leave it so for a few minutes; parts may stay charged. Then try it again before opening.
+        </Caution>
+        <h3 className="text-lg">It waits for</h3>
+        <Choice
+          label="It waits for"
+          value={ticket.waiting.for}
+          disabled={!canWrite}
+          options={[
+            ['hands', 'a hand'],
+            ['post', 'the post'],
+            ['owner', 'the owner'],
+          ]}
+          onChoose={(value) => dispatch(happen({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))}
+        />
+        <TextLine
+          label="Namely"
+          value={ticket.waiting.what}
+          maxLength={200}
+          disabled={!canWrite}
+          onText={(what, gesture) =>
+            dispatch(happen({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
+          }
+        />
+        <p className="text-sm text-soft">
+          Complaints one by one, counted cycles, pictures and the unplugging timer will come to this station.
+        </p>
+      </aside>
+    </div>
+  );
+}

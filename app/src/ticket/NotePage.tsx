@@ -1,0 +1,51 @@
+import { STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
+import { Caution } from '../ui/Caution';
+import { StationFoot } from './StationFoot';
+
+type NoteStation = Exclude<StationId, 'takeIn' | 'measure' | 'size' | 'handBack'>;
+
+/** What the stations not built yet will hold, in one honest line, and the caution that applies already. */
+const STATIONS_TO_COME: Readonly<
+  Record<NoteStation, { readonly will: string; readonly ask: string; readonly mind: string }>
+> = {
+  find: {
+    will: 'It will rank the likely causes and name the test that says most per minute. Until then it takes a note.',
+    ask: 'Motor heard? Does the pulley turn while the tray stands? Do other belts pass the same test?',
+    mind: 'Keep fingers out of a moving tray, stall tests included.',
+  },
+  strip: {
+    will: 'It will log each screw, plug and part as it comes off, and keep what is bridged or taken out in sight. Until then it takes a note.',
+    ask: 'Screws by hole and length, which plug faces which way, what was bridged or taken out and must go back.',
+    mind: 'Unplug before opening; parts may stay charged. Laser light is dangerous with the lid off. Hold a hand round clips that fly.',
+  },
+  clean: {
+    will: 'It will choose solvents by material and time the drying. Until then it takes a note.',
+    ask: 'Residue off both pulleys and out of the grooves, every crumb accounted for, pulleys dry before the belt goes on.',
+    mind: 'Solvent vapour burns and harms: air, gloves, no flame. Try it where it does not show. Dissolved rubber stains skin.',
+  },
+  rebuild: {
+    will: 'It will play the strip backwards and count the screws in again. Until then it takes a note.',
+    ask: 'Which screw hides under the cables, which mark meets which, what is left over.',
+    mind: 'Nothing pinched, nothing bridged, and no power while a hand is inside.',
+  },
+  prove: {
+    will: 'It will count cycles and say what they prove. Until then it takes a note.',
+    ask: 'How many cycles, empty and loaded, cold; each deck; first and last track; with the lid on.',
+    mind: 'Fingers out of the tray. Try a junk disc first, the owner’s last.',
+  },
+};
+
+export function NotePage({ station }: { readonly station: NoteStation }) {
+  const { will, ask, mind } = STATIONS_TO_COME[station];
+  return (
+    <div className="grid max-w-3xl content-start gap-4 px-5 py-5">
+      <h2 className="text-2xl">{STATION_NAMES[station]}</h2>
+      <p className="text-lg">{will}</p>
+      <p>
+        <span className="text-soft">Worth writing down:</span> {ask}
+      </p>
+      <Caution>{mind}</Caution>
+      <StationFoot station={station} note />
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { useId, type InputHTMLAttributes } from 'react';
+import { useDraft } from './useDraft';
+
+interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'> {
+  readonly label: string;
+  readonly value: string;
+  readonly hint?: string;
+  /** Called while typing, with a gesture that lasts until the field is left. */
+  readonly onText: (text: string, gesture: string) => void;
+}
+
+/** A line of words that keeps itself while it is typed. */
+export function TextLine({ label, value, hint, onText, ...rest }: Props) {
+  const id = useId();
+  const draft = useDraft(value, onText);
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="text-sm text-soft">
+        {label}
+      </label>
+      <input
+        id={id}
+        className="field w-full text-lg"
+        {...rest}
+        {...draft}
+        aria-describedby={hint ? `${id}-hint` : undefined}
+      />
+      {hint && (
+        <p id={`${id}-hint`} className="text-sm text-soft">
+          {hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Several lines of words that keep themselves. */
+export function TextArea({
+  label,
+  value,
+  onText,
+  rows = 4,
+  disabled,
+}: Pick<Props, 'label' | 'value' | 'onText' | 'disabled'> & { readonly rows?: number }) {
+  const id = useId();
+  const draft = useDraft(value, onText);
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="text-sm text-soft">
+        {label}
+      </label>
+      <textarea
+        id={id}
+        rows={rows}
+        maxLength={8000}
+        disabled={disabled}
+        className="field w-full text-lg leading-snug"
+        {...draft}
+      />
+    </div>
+  );
+}

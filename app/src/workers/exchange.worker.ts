@@ -1,0 +1,40 @@
+import { expose, transfer } from 'comlink';
+import { readArchive, readTicketFile, writeArchive } from '@loose-pulley/core/exchange';
+import { ok, refuse, type Result } from '@loose-pulley/core/units';
+import type { TicketRecord } from '@loose-pulley/core/ticket';
+
+/** A file as picked: its name and its bytes. */
+export interface PickedFile {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+}
+
+const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
+
+const api = {
+  /** Reads tickets and archives, all or nothing. */
+  readFiles(files: readonly PickedFile[]): Result<TicketRecord[]> {
+    const records: TicketRecord[] = [];
+    for (const { name, bytes } of files) {
+      if (bytes.length === 0) return refuse(`“${name}” is empty. Nothing was changed.`);
+      if (isZip(bytes)) {
+        const archive = readArchive(bytes, name);
+        if (!archive.ok) return archive;
+        records.push(...archive.value);
+      } else {
+        const ticket = readTicketFile(new TextDecoder().decode(bytes), name);
+        if (!ticket.ok) return ticket;
+        records.push(ticket.value);
+      }
+    }
+    return ok(records);
+  },
+  /** Packs the archive. */
+  pack(records: readonly TicketRecord[], madeAt: string): Uint8Array {
+    const bytes = writeArchive(records, madeAt);
+    return transfer(bytes, [bytes.buffer]);
+  },
+};
+
+export type ExchangeApi = typeof api;
+expose(api);
