@@ -8,7 +8,12 @@ export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
 /** Runs a command to its end, its output in sight. @returns whether it ended well */
 export function run(command, args, options = {}) {
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', shell: process.platform === 'win32', ...options });
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    shell: process.platform === 'win32',
+    ...options,
+  });
   return status === 0;
 }
 
@@ -47,7 +52,10 @@ export function ensurePackages() {
 /** Builds app and server where the sources are newer than what was built. */
 export function ensureBuilt() {
   const built = Math.min(stamp(join(root, 'app/dist/index.html')), stamp(join(root, 'server/dist/wrackline.json')));
-  const sources = Math.max(...['core', 'app', 'server'].map((folder) => newest(join(root, folder))), stamp(join(root, 'package-lock.json')));
+  const sources = Math.max(
+    ...['core', 'app', 'server'].map((folder) => newest(join(root, folder))),
+    stamp(join(root, 'package-lock.json')),
+  );
   if (built >= sources) return;
   console.log('Building…');
   if (!run('npm', ['run', 'build', '--silent'])) {

@@ -25,8 +25,8 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
   const { pathname } = useLocation();
   const tab = ({ isActive }: { isActive: boolean }) =>
     cx(
-      'flex min-h-12 items-center border-b-[3px] px-2.5',
-      isActive ? 'border-live font-semibold' : 'border-transparent',
+      'flex min-h-[52px] items-center border-y-[3px] border-t-transparent px-2.5',
+      isActive ? 'border-b-live font-semibold' : 'border-b-transparent',
     );
   return (
     <header className="flex flex-wrap items-center gap-x-4 border-b border-ink px-5 print:hidden">

@@ -53,12 +53,20 @@ export function BenchPage() {
                 )}
               </p>
             </div>
-            <Link
-              to={`/t/${next.id}/${next.next}`}
-              className="inline-flex min-h-12 min-w-40 items-center bg-ink px-4 font-semibold text-paper"
-            >
-              Carry on
-            </Link>
+            <div className="flex gap-2">
+              <Link
+                to={`/t/${next.id}/${next.next}`}
+                className="inline-flex min-h-12 min-w-40 items-center bg-ink px-4 font-semibold text-paper"
+              >
+                Carry on
+              </Link>
+              <a
+                href="#measure-now"
+                className="inline-flex min-h-12 items-center border border-ink px-4 font-semibold lg:hidden"
+              >
+                Measure now
+              </a>
+            </div>
           </div>
         ) : (
           <div className="mb-5">

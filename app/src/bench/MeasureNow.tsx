@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { findMethod, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
 import { LOADER_NAMES, LOADERS, type Happening, type Loader } from '@loose-pulley/core/ticket';
-import { formatInchFraction, formatLength, parseRingSection } from '@loose-pulley/core/units';
+import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
 import { joinWalk } from '../keys/walk';
 import { newTicket } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
@@ -68,7 +68,7 @@ export function MeasureNow() {
         value={(QUICK as readonly string[]).includes(method?.id ?? '') ? (method?.id ?? chosen) : ''}
         options={QUICK.map((id) => [id, id === 'stringRound' ? 'string' : (findMethod(id)?.label ?? id)] as const)}
         onChoose={setChosen}
-        className="w-full"
+        className="!grid w-full grid-cols-2"
       />
       <div className="flex items-center justify-between gap-3">
         <label htmlFor="line-section" className="text-[15px]">
@@ -96,7 +96,7 @@ export function MeasureNow() {
               <span className="block text-[32px] leading-tight font-bold">
                 {write(value.value)}{' '}
                 <span className="text-lg font-medium text-soft">
-                  ± {write(2 * value.std)} {unit}
+                  ± {formatSpread(2 * value.std, unit)} {unit}
                 </span>
               </span>
               {unit === 'in' && <span className="text-soft">{formatInchFraction(value.value)} in</span>}
@@ -105,7 +105,7 @@ export function MeasureNow() {
             {value.uncorrected !== undefined && (
               <p className="text-soft">
                 Taken outright it would have been {write(value.uncorrected)},{' '}
-                {write(Math.abs(value.uncorrected - value.value))} {unit} too{' '}
+                {formatSpread(Math.abs(value.uncorrected - value.value), unit)} {unit} too{' '}
                 {value.uncorrected > value.value ? 'long' : 'short'}.
               </p>
             )}

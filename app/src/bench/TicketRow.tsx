@@ -40,7 +40,7 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
     <li className="border-b border-hair">
       <Link
         to={`/t/${summary.id}/${summary.next}`}
-        className="grid min-h-[52px] grid-cols-[56px_3.2rem_minmax(0,1fr)_auto] items-center gap-x-4 py-1.5 hover:bg-paper sm:grid-cols-[56px_3.2rem_minmax(0,1fr)_92px_minmax(8rem,14rem)]"
+        className="grid min-h-[52px] grid-cols-[56px_2.6rem_minmax(0,1fr)_minmax(0,5.6rem)] items-center gap-x-3 py-1.5 hover:bg-paper sm:grid-cols-[56px_3.2rem_minmax(0,1fr)_92px_minmax(8rem,14rem)]"
       >
         <DriveSketch sketch={summary.sketch} />
         <span className="text-soft">{summary.number}</span>

@@ -150,7 +150,10 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
   const upper = (belt ?? old ?? bare)?.path.spans[1];
   const target = upper && {
     x: motor.x + ((upper.fromX + upper.toX) / 2) * pxPerMm,
-    y: motor.y - ((upper.fromY + upper.toY) / 2) * pxPerMm,
+    y:
+      motor.y -
+      ((upper.fromY + upper.toY) / 2) * pxPerMm +
+      (belt ? 0 : sagMm(upper.lengthMm, oldExcessMm / 2) * pxPerMm),
   };
   const balloon = { x: beltLabel.x + 18, y: beltLabel.y + 20 };
   const wide = motorLabel.y !== 60 || widthPx >= 560;
@@ -227,12 +230,12 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
         {old && (
           <g>
             <path
-              d={`M${legend.x + legend.w - 178} ${legend.y + 16}h26`}
+              d={`M${legend.x + legend.w - 166} ${legend.y + 16}h26`}
               className="stroke-live"
               strokeWidth="2"
               strokeDasharray="7 5"
             />
-            <text x={legend.x + legend.w} y={legend.y + 21} textAnchor="end" className="fill-live text-sm">
+            <text x={legend.x + legend.w - 132} y={legend.y + 21} className="fill-live text-sm">
               {oldExcessMm > 0 ? 'old belt, as it hangs' : 'old belt, still taut'}
             </text>
           </g>

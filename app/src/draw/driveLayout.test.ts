@@ -32,7 +32,7 @@ test.each(sheets.flatMap(([w, h]) => drives.map((drive) => [drive[0], w, h, driv
   (_, widthPx, heightPx, [, motorMm, driveMm, centreMm, beltMm, sagMm]) => {
     const layout = driveLayout({ widthPx, heightPx, motorMm, driveMm, centreMm, beltMm, sagMm });
     const { motor, drive, motorLabel, driveLabel, beltLabel, centreLabel, legend, bar, pxPerMm } = layout;
-    const barBox: Box = { x: bar.x, y: bar.y - 22, w: bar.mm * pxPerMm + 60, h: 26 };
+    const barBox: Box = { x: bar.x, y: bar.y - 12, w: bar.mm * pxPerMm + 60, h: 24 };
     const boxes = { motorLabel, driveLabel, beltLabel, centreLabel, legend, barBox };
     const list = Object.entries(boxes);
     for (const [i, [name, box]] of list.entries()) {

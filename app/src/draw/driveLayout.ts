@@ -61,8 +61,8 @@ export function driveLayout(input: DrawingInput): DrawingLayout {
   const { widthPx: W, heightPx: H, motorMm, driveMm, centreMm, beltMm, sagMm } = input;
   const wide = W >= WIDE_PX;
   const side = wide ? LABEL_W + 20 : 16;
-  const top = wide ? 52 : LABEL_H + 64;
-  const bottom = 92;
+  const top = wide ? 46 : LABEL_H + 64;
+  const bottom = 84;
   const r1 = motorMm / 2;
   const r2 = driveMm / 2;
   // One pulley may reach past the other's far side when the shafts are close.
@@ -85,14 +85,14 @@ export function driveLayout(input: DrawingInput): DrawingLayout {
     ? { x: W - 8 - LABEL_W, y: clamp(y - 84, 8, H), w: LABEL_W, h: LABEL_H }
     : { x: clamp(x2 - LABEL_W / 2, W / 2 + 4, W - LABEL_W - 4), y: 60, w: LABEL_W, h: LABEL_H };
   const beltWidth = Math.min(260, W - 16);
-  const centreLineY = H - bottom + 34;
+  const centreLineY = H - bottom + 30;
   return {
     pxPerMm,
     motor: { x: x1, y, r: r1 * pxPerMm },
     drive: { x: x2, y, r: r2 * pxPerMm },
     motorLabel,
     driveLabel,
-    beltLabel: { x: clamp(middle - 18, 8, W - beltWidth - 8), y: 4, w: beltWidth, h: 40 },
+    beltLabel: { x: clamp(middle - 18, 8, W - beltWidth - 8), y: 2, w: beltWidth, h: 40 },
     centreLabel: {
       x: clamp(middle - LABEL_W / 2, 4, W - LABEL_W - 4),
       y: centreLineY - LABEL_H / 2,
@@ -101,7 +101,7 @@ export function driveLayout(input: DrawingInput): DrawingLayout {
     },
     centreLineY,
     bar: { x: 16, y: H - 14, mm: roundLength(pxPerMm, Math.min(110, W / 4)) },
-    legend: { x: W / 2, y: H - 30, w: W / 2 - 12, h: 26 },
+    legend: { x: W / 2, y: H - 28, w: W / 2 - 12, h: 26 },
   };
 }
 

@@ -108,8 +108,8 @@ export function rulerLayout(input: RulerInput, names: Readonly<Record<RulerZone[
     anchor: pathX + pathW + 8 < right ? 'start' : 'end',
   };
 
-  const rowH = wide ? 23 : 38;
-  let y = bandTop + 30;
+  const rowH = wide ? 21 : 38;
+  let y = bandTop + 26;
   const placedRows = rows.map((row) => {
     const w = textWidth(row.label, 14);
     const rowY = y + (wide ? rowH / 2 : rowH - 9);
@@ -120,7 +120,7 @@ export function rulerLayout(input: RulerInput, names: Readonly<Record<RulerZone[
     return { row, y: rowY, label };
   });
 
-  const axisY = y + 22;
+  const axisY = y + 18;
   const tickMm = scale.ticks(wide ? 9 : 5);
   const unitScale = scaleLinear().domain([span[0] / perUnit, span[1] / perUnit]);
   const values = perUnit === 1 ? tickMm : unitScale.ticks(wide ? 7 : 4).map((value) => value * perUnit);
@@ -135,7 +135,7 @@ export function rulerLayout(input: RulerInput, names: Readonly<Record<RulerZone[
   });
   return {
     scale,
-    heightPx: axisY + 76,
+    heightPx: axisY + 72,
     left,
     right,
     axisY,

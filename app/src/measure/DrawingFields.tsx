@@ -21,7 +21,7 @@ function Dimension({
   const reading = drive.readings.find((one) => one.measurand === measurand);
   const control = useReading(drive, facts, measurand, reading, reading?.id ?? 'first');
   return (
-    <div className="flex h-11 items-center justify-center gap-1.5">
+    <div className="flex h-11 items-center justify-center gap-1">
       <span aria-hidden className="flex items-center gap-1 text-base">
         {sign}
       </span>
@@ -31,7 +31,7 @@ function Dimension({
         disabled={!canWrite}
         walks={false}
         placeholder="?"
-        className="h-11 w-20 px-1 text-center"
+        className="h-11 w-[74px] px-1 text-center"
       />
     </div>
   );
@@ -47,13 +47,13 @@ const balloon = (number: string) => (
 export function drawingFields(props: Props) {
   return {
     motor: (
-      <div className="flex items-center">
+      <div className="flex items-center gap-1.5">
         {balloon('1')}
         <Dimension {...props} measurand="motorDiameter" label="Motor pulley diameter" sign="Ø" />
       </div>
     ),
     drive: (
-      <div className="flex items-center justify-end">
+      <div className="flex items-center justify-end gap-1.5">
         {balloon('2')}
         <Dimension {...props} measurand="driveDiameter" label="Drive pulley diameter" sign="Ø" />
       </div>

@@ -1,7 +1,7 @@
 import { oldBeltFinding } from '@loose-pulley/core/sizing';
 import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
 import { MEASURAND_NAMES } from '@loose-pulley/core/ticket';
-import { formatInchFraction, formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { formatInchFraction, formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 
 /** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
 export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly unit: LengthUnit }) {
@@ -39,10 +39,10 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
       {finding && (
         <p className="text-lg">
           {finding.excessMm > 0
-            ? `The old belt is ${write(finding.excessMm)} ${unit} longer than its path: it hangs.`
+            ? `The old belt is ${formatSpread(finding.excessMm, unit)} ${unit} longer than its path: it hangs.`
             : finding.slack
-              ? `The old belt is only ${write(-finding.excessMm)} ${unit} shorter than its path: it hardly grips.`
-              : `The old belt is ${write(-finding.excessMm)} ${unit} shorter than its path and still stretched.`}
+              ? `The old belt is only ${formatSpread(-finding.excessMm, unit)} ${unit} shorter than its path: it hardly grips.`
+              : `The old belt is ${formatSpread(-finding.excessMm, unit)} ${unit} shorter than its path and still stretched.`}
           {!finding.sure && <span className="text-soft"> The two lie within their uncertainties of each other.</span>}
         </p>
       )}
@@ -63,15 +63,15 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
                   {MEASURAND_NAMES[reading.measurand]}, {findMethod(reading.method)?.label}
                   {odd && <span className="text-live"> · odd one out</span>}
                 </td>
-                <td className="pr-3">
+                <td className="py-1.5 pr-3">
                   {read?.arithmetic(write)}{' '}
-                  <span className="whitespace-nowrap text-soft">± {write(2 * (read?.std ?? 0))}</span>
+                  <span className="whitespace-nowrap text-soft">± {formatSpread(2 * (read?.std ?? 0), unit)}</span>
                 </td>
-                <td className="hidden text-right sm:table-cell">
+                <td className="hidden py-1.5 text-right sm:table-cell">
                   {read?.uncorrected === undefined ? (
                     <span className="text-soft">the same</span>
                   ) : (
-                    `${write(read.uncorrected)}, ${read.uncorrected > read.value ? '+' : '−'}${write(Math.abs(read.uncorrected - read.value))}`
+                    `${write(read.uncorrected)}, ${read.uncorrected > read.value ? '+' : '−'}${formatSpread(Math.abs(read.uncorrected - read.value), unit)}`
                   )}
                 </td>
               </tr>
@@ -107,7 +107,7 @@ function Figure({
         <dd>
           <span className="text-2xl font-semibold">{write(value.value)}</span>{' '}
           <span className="text-soft">
-            ± {write(2 * value.std)} {unit}
+            ± {formatSpread(2 * value.std, unit)} {unit}
           </span>
           {unit === 'in' && <span className="block text-sm text-soft">{formatInchFraction(value.value)} in</span>}
         </dd>

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { AUX, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
 import type { DriveRecord } from '@loose-pulley/core/ticket';
-import { formatLength, parseLength } from '@loose-pulley/core/units';
+import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../store/store';
 import { Button } from '../ui/Button';
 import { ReadingInput } from './ReadingInput';
@@ -74,7 +74,7 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
   const auxKeys = method.aux.filter((key) => key !== 'sectionMm');
   const write = (mm: number) => formatLength(mm, unit);
   return (
-    <div className="grid gap-1.5 border-b border-hair py-3">
+    <div className="grid gap-1 border-b border-hair py-2">
       <div className="flex items-center gap-2">
         {balloon && (
           <span
@@ -93,7 +93,7 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
             value={method.id}
             disabled={!canWrite}
             onChange={(event) => control.chooseMethod(event.target.value)}
-            className="ml-auto min-h-11 max-w-[58%] border-b border-ink bg-transparent text-[15px]"
+            className="ml-auto min-h-11 max-w-[58%] bg-transparent text-right text-[15px] text-soft"
           >
             {methods.map((one) => (
               <option key={one.id} value={one.id} className="bg-sheet">
@@ -129,10 +129,14 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
         <AuxField key={key} control={control} auxKey={key} disabled={!canWrite} />
       ))}
       <div id={`${id}-is`} className="grid gap-1 text-sm">
-        <p className="text-soft">
-          {method.numberIs}
-          {echo && <span className="text-ink"> · understood {echo}</span>}
-        </p>
+        <details className="text-soft">
+          <summary className="cursor-pointer py-0.5">
+            {method.numberIs}
+            {echo && <span className="text-ink"> · understood {echo}</span>} ·{' '}
+            <span className="underline decoration-hair underline-offset-4">how</span>
+          </summary>
+          <p className="border-l-2 border-hair py-1 pl-2 text-ink">{method.how}</p>
+        </details>
         {control.refusal && (
           <p role="alert" className="text-live">
             {control.refusal}{' '}
@@ -150,18 +154,13 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
             result.read.perReading !== 1 ||
             auxKeys.length > 0) && (
             <p>
-              {result.read.arithmetic(write)} <span className="text-soft">± {write(2 * result.read.std)}</span>
+              {result.read.arithmetic(write)}{' '}
+              <span className="text-soft">± {formatSpread(2 * result.read.std, unit)}</span>
             </p>
           )}
         {result?.odd && (
           <p className="text-live">Lies more than two standard uncertainties from the others. Read it again?</p>
         )}
-        <details className="text-soft">
-          <summary className="inline-flex min-h-8 cursor-pointer items-center underline decoration-hair underline-offset-4">
-            How to hold it
-          </summary>
-          <p className="pb-1">{method.how}</p>
-        </details>
       </div>
     </div>
   );

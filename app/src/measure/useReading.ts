@@ -19,7 +19,7 @@ import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
 import { drafted } from '../store/openTicket';
-import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
+import { store, useAppDispatch, useAppSelector, useUnit } from '../store/store';
 
 /** A reading's amount as it stands in its field: to the hundredth or the thousandth inch, trailing noughts off. */
 export function figure(measurand: Measurand, amount: number, unit: LengthUnit): string {
@@ -86,7 +86,8 @@ export function useReading(
   };
 
   const commit: ReadingControl['commit'] = (typed, keepAnyway = false) => {
-    const text = typed ?? draft?.text;
+    // Asked of the store, not of this drawing: Enter takes the reading and the blur that follows must find it taken.
+    const text = typed ?? store.getState().openTicket.drafts[field]?.text;
     if (text === undefined) return true;
     if (text.trim() === '') {
       dispatch(drafted({ field, draft: null }));

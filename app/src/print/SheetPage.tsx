@@ -10,7 +10,7 @@ import {
   VERDICT_NAMES,
   type DriveRecord,
 } from '@loose-pulley/core/ticket';
-import { formatForce, formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { figure } from '../measure/useReading';
 import { useUnit } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -52,7 +52,7 @@ export function SheetPage() {
             </h2>
           </div>
           <p className="text-right text-sm">
-            in {when(ticket.openedAt)}
+            came in {when(ticket.openedAt)}
             <br />
             {ticket.closedAt ? `handed back ${when(ticket.closedAt)}` : 'not handed back yet'}
           </p>
@@ -136,11 +136,11 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
                 {MEASURAND_NAMES[reading.measurand]}
                 <span className="text-soft">, {findMethod(reading.method)?.label}</span>
               </td>
-              <td className="pr-3 text-right whitespace-nowrap">
+              <td className="py-0.5 pr-3 text-right whitespace-nowrap">
                 {figure(reading.measurand, reading.amount, unit)} {reading.measurand === 'trayPull' ? 'N' : unit}
               </td>
-              <td className="text-right">
-                {read ? `${read.arithmetic(write)} ± ${write(2 * read.std)}` : problem}
+              <td className="py-0.5 text-right">
+                {read ? `${read.arithmetic(write)} ± ${formatSpread(2 * read.std, unit)}` : problem}
                 {odd ? ' (odd one out)' : ''}
               </td>
             </tr>
@@ -150,15 +150,15 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
       <p className="pt-1">
         {facts.path && (
           <>
-            Path <strong>{write(facts.path.value)}</strong> ± {write(2 * facts.path.std)} {unit}.{' '}
+            Path <strong>{write(facts.path.value)}</strong> ± {formatSpread(2 * facts.path.std, unit)} {unit}.{' '}
           </>
         )}
         {finding && facts.oldBelt && (
           <>
-            Old belt {write(facts.oldBelt.value)} ± {write(2 * facts.oldBelt.std)} {unit},{' '}
+            Old belt {write(facts.oldBelt.value)} ± {formatSpread(2 * facts.oldBelt.std, unit)} {unit},{' '}
             {finding.excessMm > 0
-              ? `${write(finding.excessMm)} longer than its path`
-              : `${write(-finding.excessMm)} shorter than its path`}
+              ? `${formatSpread(finding.excessMm, unit)} longer than its path`
+              : `${formatSpread(-finding.excessMm, unit)} shorter than its path`}
             .
           </>
         )}

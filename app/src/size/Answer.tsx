@@ -1,9 +1,16 @@
 import { nanoid } from 'nanoid';
 import { beltLabel } from '@loose-pulley/core/catalogue';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { marginWord, reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
+import { reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
 import type { DriveRecord, Try } from '@loose-pulley/core/ticket';
-import { formatGramForce, formatLength, formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import {
+  formatGramForce,
+  formatLength,
+  formatNewton,
+  formatPercent,
+  type LengthUnit,
+  formatSpread,
+} from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
 import { usePageKey } from '../keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../store/store';
@@ -94,6 +101,9 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
   const { running } = judgement;
   const label = beltLabel(catalogueBelt, unit);
   const isBest = picked === ranking.best;
+  const said = reasons(judgement);
+  const verdict = said[said.length - 1];
+  const why = said.slice(0, -1);
   return (
     <div className="grid gap-3">
       <div>
@@ -115,9 +125,9 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
       <p>
         <strong>
           {ZONE_NAMES[judgement.zone][0]?.toUpperCase()}
-          {ZONE_NAMES[judgement.zone].slice(1)}
-        </strong>
-        , margin {marginWord(judgement.margin)}. {reasons(judgement).join(' ')}
+          {ZONE_NAMES[judgement.zone].slice(1)}.
+        </strong>{' '}
+        {verdict}
       </p>
       <dl className="border-b border-hair text-[15px]">
         <Line
@@ -149,23 +159,6 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
           </>
         )}
       </dl>
-      <div className="flex flex-wrap gap-x-3">
-        <Neighbour word="next down" candidate={isBest ? ranking.down : undefined} unit={unit} onPick={onPick} />
-        <Neighbour word="next up" candidate={isBest ? ranking.up : undefined} unit={unit} onPick={onPick} />
-      </div>
-      {facts.oldBelt && facts.path && (
-        <div>
-          <h3 className="text-sm font-semibold text-soft">Why not the old belt’s size?</h3>
-          <p>
-            It reads {formatLength(facts.oldBelt.value, unit)} ± {formatLength(2 * facts.oldBelt.std, unit)} now; the
-            path is {formatLength(facts.path.value, unit)}.{' '}
-            {facts.oldBelt.value >= facts.path.value
-              ? 'Longer than its path, it hangs: that is the fault, not the size.'
-              : 'It has taken a set; what it was when new was shorter.'}
-          </p>
-        </div>
-      )}
-      <Caution>Unplugged, residue off, pulleys dry; an over-tight belt wears a small motor out.</Caution>
       <div className="grid gap-2">
         <CommitButton look="strong" className="min-h-12 w-full" keyCap={keys?.fit} disabled={!canWrite} onClick={fit}>
           Fit and log this try
@@ -174,6 +167,31 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
           Keep the old belt, clean it
         </CommitButton>
       </div>
+      <details open={ranking.nothingFits}>
+        <summary className="flex min-h-11 cursor-pointer items-center font-semibold">The reasons</summary>
+        <ul className="grid list-disc gap-1 pl-5">
+          {why.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      </details>
+      <div className="flex flex-wrap gap-x-3">
+        <Neighbour word="next down" candidate={isBest ? ranking.down : undefined} unit={unit} onPick={onPick} />
+        <Neighbour word="next up" candidate={isBest ? ranking.up : undefined} unit={unit} onPick={onPick} />
+      </div>
+      {facts.oldBelt && facts.path && (
+        <div>
+          <h3 className="text-sm font-semibold text-soft">Why not the old belt’s size?</h3>
+          <p>
+            It reads {formatLength(facts.oldBelt.value, unit)} ± {formatSpread(2 * facts.oldBelt.std, unit)} now; the
+            path is {formatLength(facts.path.value, unit)}.{' '}
+            {facts.oldBelt.value >= facts.path.value
+              ? 'Longer than its path, it hangs: that is the fault, not the size.'
+              : 'It has taken a set; what it was when new was shorter.'}
+          </p>
+        </div>
+      )}
+      <Caution>Unplugged, residue off, pulleys dry; an over-tight belt wears a small motor out.</Caution>
     </div>
   );
 }

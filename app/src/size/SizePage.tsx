@@ -74,12 +74,12 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
     : '';
   return (
     <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="bg-sheet px-5 pt-2 pb-6">
+      <div className="bg-sheet px-5 pt-2 pb-4">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
           drawn={drawnDrive(facts, drive.crossed, unit, picked?.judgement)}
           unit={unit}
-          heightPx={340}
+          heightPx={312}
           labels={drawingFields({ drive, facts, canWrite })}
         />
         <div className="border-t border-hair pt-2">
@@ -95,13 +95,16 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
             onPick={(belt) => onPick(belt.id)}
           />
         </div>
-        <div className="mt-6 grid gap-8">
-          <Tries drive={drive} unit={unit} canWrite={canWrite} />
-          <Schools schools={sizing.schools} unit={unit} onPick={onPick} />
-          <Ranked ranking={sizing.ranking} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
-        </div>
       </div>
-      <aside aria-label="The belt to fit" className="border-hair px-5 py-4 lg:border-l">
+      <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
+        <Tries drive={drive} unit={unit} canWrite={canWrite} />
+        <Schools schools={sizing.schools} unit={unit} onPick={onPick} />
+        <Ranked ranking={sizing.ranking} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
+      </div>
+      <aside
+        aria-label="The belt to fit"
+        className="border-hair px-5 py-4 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+      >
         <Answer sizing={sizing} facts={facts} drive={drive} unit={unit} canWrite={canWrite} onPick={onPick} />
         <StationFoot station="size" />
       </aside>

@@ -14,7 +14,7 @@ import {
   type Situation,
 } from '@loose-pulley/core/sizing';
 import type { DriveRecord } from '@loose-pulley/core/ticket';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import type { LengthUnit } from '@loose-pulley/core/units';
 import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
 import { figure } from '../measure/useReading';
 
@@ -41,18 +41,19 @@ function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit
     const kind = odd ? 'odd' : path ? 'path' : 'reading';
     return [{ id: reading.id, label, valueMm: read.value, halfMm: 2 * read.std, kind }];
   });
-  const flags = found.flatMap(({ id, name, pick }): RulerRow[] =>
-    pick
-      ? [
-          {
-            id,
-            label: `${name} buys ${formatLength(pick.innerLengthMm, unit)}`,
-            valueMm: pick.innerLengthMm,
-            kind: 'school',
-          },
-        ]
-      : [],
-  );
+  // Schools that would buy the same belt share a flag.
+  const buyers = new Map<string, { names: string[]; pick: CatalogueBelt }>();
+  for (const { name, pick } of found) {
+    if (!pick) continue;
+    const buyer = buyers.get(pick.id) ?? { names: [], pick };
+    buyer.names.push(name);
+    buyers.set(pick.id, buyer);
+  }
+  const flags = [...buyers.values()].map(({ names, pick }): RulerRow => {
+    const [first = '', ...others] = names;
+    const label = others.length > 1 ? `${first} and ${others.length} more` : names.join(', ');
+    return { id: pick.id, label, valueMm: pick.innerLengthMm, kind: 'school' };
+  });
   return [...readings, ...flags];
 }
 

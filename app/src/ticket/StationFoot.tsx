@@ -22,17 +22,20 @@ export function StationFoot({ station, note = false }: { readonly station: Stati
           onText={(text, gesture) => dispatch(happen({ type: 'noteWritten', station, text }, gesture))}
         />
       )}
-      <Choice
-        label={`${STATION_NAMES[station]} is`}
-        value={ticket.stations[station]}
-        disabled={!canWrite}
-        options={[
-          ['open', 'open'],
-          ['done', 'done'],
-          ['notNeeded', 'not needed'],
-        ]}
-        onChoose={(mark) => dispatch(happen({ type: 'stationMarked', station, mark }))}
-      />
+      <div className="grid gap-1">
+        <span className="text-sm text-soft">{STATION_NAMES[station]} is</span>
+        <Choice
+          label={`${STATION_NAMES[station]} is`}
+          value={ticket.stations[station]}
+          disabled={!canWrite}
+          options={[
+            ['open', 'open'],
+            ['done', 'done'],
+            ['notNeeded', 'not needed'],
+          ]}
+          onChoose={(mark) => dispatch(happen({ type: 'stationMarked', station, mark }))}
+        />
+      </div>
       {next && (
         <Link
           to={{

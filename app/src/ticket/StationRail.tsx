@@ -1,7 +1,7 @@
 import { NavLink, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/catalogue';
 import { factsOf, MARK_NAMES, STATION_NAMES, STATIONS, type StationId, type Ticket } from '@loose-pulley/core/ticket';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../store/store';
 import { cx } from '../ui/cx';
 import { Mark } from '../ui/Mark';
@@ -13,7 +13,7 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
   if (station === 'measure' && drive) {
     const { path } = factsOf(drive);
     return path
-      ? `path ${formatLength(path.value, unit)} ± ${formatLength(2 * path.std, unit)}`
+      ? `path ${formatLength(path.value, unit)} ± ${formatSpread(2 * path.std, unit)}`
       : `${drive.readings.length || 'no'} readings`;
   }
   if (station === 'size' && drive) {
@@ -54,7 +54,7 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
               >
                 {({ isActive }) => (
                   <>
-                    <span className="w-3 text-sm text-soft">{index + 1}</span>
+                    <span className="w-3 shrink-0 text-sm text-soft">{index + 1}</span>
                     <span className="min-w-0 grow">
                       <span
                         className={cx(

@@ -14,7 +14,7 @@ export function TextLine({ label, value, hint, onText, ...rest }: Props) {
   const id = useId();
   const draft = useDraft(value, onText);
   return (
-    <div className="grid gap-1">
+    <div className="grid content-start gap-1">
       <label htmlFor={id} className="text-sm text-soft">
         {label}
       </label>
@@ -45,7 +45,7 @@ export function TextArea({
   const id = useId();
   const draft = useDraft(value, onText);
   return (
-    <div className="grid gap-1">
+    <div className="grid content-start gap-1">
       <label htmlFor={id} className="text-sm text-soft">
         {label}
       </label>

@@ -41,13 +41,11 @@ describe('undo', () => {
     fc
       .constantFrom('open' as const, 'done' as const, 'notNeeded' as const)
       .map((mark): Happening => ({ type: 'stationMarked', station: 'clean', mark })),
-    fc
-      .integer({ min: 1, max: 4 })
-      .map((n): Happening => ({
-        type: 'readingTaken',
-        driveId: 'drive-a',
-        reading: reading(`r${n}`, 'motorDiameter', 'motorJaws', n),
-      })),
+    fc.integer({ min: 1, max: 4 }).map((n): Happening => ({
+      type: 'readingTaken',
+      driveId: 'drive-a',
+      reading: reading(`r${n}`, 'motorDiameter', 'motorJaws', n),
+    })),
     fc.string().map((complaint): Happening => ({ type: 'detailsChanged', changes: { complaint } })),
   );
   test('as many undos as events lead back to the opening, and as many redos forward again', () => {

@@ -18,6 +18,17 @@ export function formatLength(lengthMm: number, unit: LengthUnit): string {
   return signed(lengthMm.toFixed(2).replace(/0$/, ''));
 }
 
+/**
+ * A difference or an uncertainty: one decimal of a millimetre (two under 0.1), three of an inch.
+ *
+ * @example formatSpread(1.24, 'mm') // '1.2'
+ */
+export function formatSpread(lengthMm: number, unit: LengthUnit): string {
+  if (!Number.isFinite(lengthMm)) return '–';
+  if (unit === 'in') return signed((lengthMm / MM_PER_INCH).toFixed(3));
+  return signed(lengthMm.toFixed(Math.abs(lengthMm) < 0.095 ? 2 : 1));
+}
+
 /** A length with its unit. @example formatLengthWithUnit(128, 'mm') // '128.0 mm' */
 export function formatLengthWithUnit(lengthMm: number, unit: LengthUnit): string {
   return `${formatLength(lengthMm, unit)} ${unit}`;

@@ -12,4 +12,5 @@ export {
   formatLengthWithUnit,
   formatNewton,
   formatPercent,
+  formatSpread,
 } from './format';

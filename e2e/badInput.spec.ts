@@ -1,0 +1,82 @@
+import { expect, measureBoothDeck, openTicket, reading, take, test } from './bench';
+
+test.beforeEach(async ({ page }) => openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2'));
+
+for (const [text, words] of [
+  ['0', 'Read 0. Nothing real measures 0'],
+  ['-6', 'A measured size cannot be negative'],
+  ['six', 'Read “six”. That is not a number'],
+  ['5 kg', '“kg” is not a unit of length here'],
+  ['600', 'Allowed here: 0.8 to 120 mm'],
+  ['1,234.5', 'Use one decimal sign only'],
+] as const) {
+  test(`“${text}” as the motor pulley is refused in words at the field, and stays to be mended`, async ({ page }) => {
+    await take(page, 'Motor pulley', text);
+    await expect(page.getByRole('alert').filter({ hasText: words }).first()).toBeVisible();
+    await expect(reading(page, 'Motor pulley')).toHaveValue(text);
+    await expect(reading(page, 'Motor pulley')).toHaveAttribute('aria-invalid', 'true');
+    // Going elsewhere and coming back loses nothing.
+    await page.getByRole('link', { name: /^1 Take in/ }).click();
+    await page.goBack();
+    await expect(reading(page, 'Motor pulley')).toHaveValue(text);
+    await reading(page, 'Motor pulley').press('Escape');
+    await expect(reading(page, 'Motor pulley')).toHaveValue('');
+  });
+}
+
+test('overlapping pulleys are drawn as far as they can be, refused in words, and mended', async ({ page }) => {
+  await take(page, 'Motor pulley', '30');
+  await take(page, 'Drive pulley', '24.8');
+  await take(page, 'Shafts', '12');
+  await expect(page.getByText(/The pulleys overlap: shafts 12.0 mm apart/).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /which cannot be/ })).toBeVisible();
+  await page.getByRole('link', { name: /^5 Size/ }).click();
+  await expect(page.getByText('Not enough to choose by yet')).toBeVisible();
+  await expect(page.getByText(/The pulleys overlap/)).toBeVisible();
+  await page.getByLabel(/Motor pulley diameter on the drawing/).fill('6');
+  await page.getByLabel(/Motor pulley diameter on the drawing/).press('Enter');
+  await page.getByLabel(/Centre distance on the drawing/).fill('38.2');
+  await page.getByLabel(/Centre distance on the drawing/).press('Enter');
+  await expect(page.getByText('Fit this one')).toBeVisible();
+});
+
+test('a 90 mm “inner diameter” is plainly a length; a length typed as its half may be kept on purpose', async ({
+  page,
+}) => {
+  await measureBoothDeck(page);
+  await page.getByRole('button', { name: 'Measure the old belt another way' }).click();
+  const field = page.getByLabel('Old belt, another way', { exact: true });
+  await field.fill('90');
+  await field.press('Enter');
+  await expect(
+    page.getByText(/Read an inner diameter of 90.0 mm, a belt 282.7 mm round. That looks like a length/),
+  ).toBeVisible();
+  await page.getByLabel('Old belt, another way, how it is measured').selectOption('laid straight');
+  await field.fill('64');
+  await field.press('Enter');
+  await expect(page.getByText(/It looks like a doubled length/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it all the same' }).click();
+  await expect(page.getByText(/Lies more than two standard uncertainties/).first()).toBeVisible();
+});
+
+test('a belt no longer than its own section, or shorter than can stretch, is said', async ({ page }) => {
+  await measureBoothDeck(page);
+  await page.getByRole('link', { name: /^5 Size/ }).click();
+  await page.getByLabel(/Another belt tried/).fill('12x1.2');
+  await expect(page.getByText(/Sections here run from 0.3 to 8 mm/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  await page.getByLabel(/Another belt tried/).fill('ring 1.78x28.3');
+  await expect(page.getByText(/Understood: O-ring, section 1.78 mm, inner diameter 28.3 mm/)).toBeVisible();
+  await page.getByRole('slider', { name: /Stretch ruler/ }).press('Home');
+  await expect(page.getByRole('complementary', { name: 'The belt to fit' })).toContainText(/too tight|firm/i);
+});
+
+test('a line that cannot be read says why and leaves the line alone', async ({ page }) => {
+  await page.goto('/');
+  const line = page.getByLabel(/As you would say it/);
+  await line.fill('doubled flat 66.4, colour black');
+  await expect(page.getByText(/Read “colour black”/)).toBeVisible();
+  await expect(line).toHaveValue('doubled flat 66.4, colour black');
+  await line.fill('doubled flat 66.4');
+  await expect(page.getByText(/Type the section too/)).toBeVisible();
+});

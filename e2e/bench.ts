@@ -1,0 +1,56 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/**
+ * A page that fails its test on anything the browser complains of: a breach of the content policy, an error nobody
+ * caught, a call to anywhere else.
+ */
+export const test = base.extend<{ readonly watched: void }>({
+  watched: [
+    async ({ context, baseURL }, use) => {
+      const complaints: string[] = [];
+      context.on('console', (message) => {
+        if (message.type() === 'error') complaints.push(message.text());
+      });
+      context.on('weberror', (error) => complaints.push(error.error().message));
+      context.on('request', (request) => {
+        const url = new URL(request.url());
+        if (url.protocol.startsWith('http') && url.origin !== new URL(baseURL ?? '').origin)
+          complaints.push(`called ${url.origin}`);
+      });
+      await use();
+      expect(complaints).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+/** Opens a ticket from the Bench, with a reading where one is given. */
+export async function openTicket(page: Page, machine: string, line?: string): Promise<void> {
+  await page.goto('/');
+  if (line) await page.getByLabel(/As you would say it/).fill(line);
+  await page.getByRole('button', { name: /^Open a ticket/ }).click();
+  await page.getByLabel('Machine').fill(machine);
+  await page.getByRole('button', { name: 'Open the ticket' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(machine);
+}
+
+/** The field of a reading in the list. */
+export const reading = (page: Page, label: string) =>
+  page.getByRole('complementary', { name: 'Readings' }).getByLabel(label, { exact: true });
+
+export async function take(page: Page, label: string, text: string): Promise<void> {
+  await reading(page, label).fill(text);
+  await reading(page, label).press('Enter');
+}
+
+/** Waits until the ticket is in the store. */
+export const kept = (page: Page) => expect(page.getByText('Kept on this machine')).toBeVisible();
+
+/** The booth deck of the worked example, measured. */
+export async function measureBoothDeck(page: Page): Promise<void> {
+  await take(page, 'Motor pulley', '6.0');
+  await take(page, 'Drive pulley', '24.8');
+  await take(page, 'Shafts', '38.2');
+  await kept(page);
+}

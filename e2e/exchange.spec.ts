@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from './bench';
+
+const exportTicket = async (page: Page): Promise<string> => {
+  await page.getByRole('link', { name: /^9 Hand back/ }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export the ticket as a file' }).click(),
+  ]);
+  return readFileSync(await file.path(), 'utf8');
+};
+const importFile = async (page: Page, content: string | Buffer, name = 'ticket.json'): Promise<void> => {
+  await page.goto('/log');
+  await page
+    .getByLabel('Ticket or archive files')
+    .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
+};
+const inDialog = (page: Page) => page.getByRole('region', { name: 'Take tickets in' });
+
+test('a ticket goes to another bench as a file, and the whole archive too', async ({ page, browser, baseURL }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  const content = await exportTicket(page);
+  await page.goto('/log');
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export all as a zip' }).click(),
+  ]);
+  const archive = readFileSync(await zip.path());
+
+  for (const [file, name] of [
+    [content, 'ticket.json'],
+    [archive, 'archive.zip'],
+  ] as const) {
+    const other = await browser.newPage({ baseURL: baseURL ?? '' });
+    await importFile(other, file, name);
+    await expect(inDialog(other)).toContainText('1 ticket taken in.');
+    await other.getByRole('link', { name: /Pennerley T9 booth deck/ }).click();
+    await other.getByRole('link', { name: /^4 Measure/ }).click();
+    await expect(reading(other, 'Shafts')).toHaveValue('38.2');
+    // The same again is nothing new.
+    await importFile(other, file, name);
+    await expect(inDialog(other)).toContainText('Nothing new');
+    await other.close();
+  }
+});
+
+test('one already here: what differs is shown; keep mine, theirs or both', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await kept(page);
+  const before = await exportTicket(page);
+  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await take(page, 'Motor pulley', '6.4');
+  await kept(page);
+
+  await importFile(page, before);
+  await expect(inDialog(page)).toContainText('drives 1, readings 1, amount');
+  await expect(inDialog(page).getByRole('row', { name: /amount/ })).toContainText('6.46');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+
+  await importFile(page, before);
+  await page.getByRole('radio', { name: 'keep both' }).click();
+  await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await expect(inDialog(page)).toContainText('1 ticket taken in.');
+  await expect(page.getByRole('link', { name: /Pennerley T9 booth deck/ })).toHaveCount(2);
+
+  await importFile(page, before);
+  await page.getByRole('radio', { name: 'keep mine' }).click();
+  await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await expect(inDialog(page)).toContainText('0 tickets taken in, 1 left as they were.');
+
+  await importFile(page, before);
+  await page.getByRole('radio', { name: 'take theirs' }).click();
+  await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await importFile(page, before);
+  await expect(inDialog(page)).toContainText('Nothing new');
+});
+
+test('broken, foreign, newer and hand-edited files are refused in a sentence, and nothing changes', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await kept(page);
+  const good = await exportTicket(page);
+  const edited = JSON.parse(good) as { ticket: { drives: Array<{ readings: Array<{ amount: number }> }> } };
+  const first = edited.ticket.drives[0]?.readings[0];
+  if (first) first.amount = 1.9;
+  for (const [content, words] of [
+    [good.slice(0, 400), 'broken or cut short'],
+    ['{"hello": "world"}', 'not a Loose Pulley ticket'],
+    [
+      good.replace('"version": 1', '"version": 7'),
+      'written by a newer Loose Pulley (format 7; this one reads up to 1)',
+    ],
+    [
+      JSON.stringify(edited),
+      'contradicts itself at ticket.drives[0].readings[0].amount: it states 1.9, but its events give 1.2',
+    ],
+    [good.replace('"loader": "tray"', '"loader": "toaster"'), 'read "toaster"; allowed: tray'],
+    ['', 'is empty'],
+    ['PK\u0003\u0004 no zip at all', 'not a zip'],
+  ] as const) {
+    await importFile(page, content);
+    await expect(inDialog(page).getByRole('alert')).toContainText(words);
+  }
+  await page.goto('/log');
+  await expect(page.getByText('1 of 1 tickets')).toBeVisible();
+});

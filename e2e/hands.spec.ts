@@ -1,0 +1,130 @@
+import type { Page } from '@playwright/test';
+import { expect, kept, measureBoothDeck, openTicket, reading, test } from './bench';
+
+/** Types as a caliper does: faster than fingers, Enter at the end. */
+const caliper = async (page: Page, text: string): Promise<void> => {
+  await page.evaluate((keys) => {
+    const target = () => document.activeElement ?? document.body;
+    for (const key of [...keys, 'Enter']) {
+      const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+      if (!target().dispatchEvent(event)) continue;
+      const field = target();
+      if (field instanceof HTMLInputElement && key.length === 1) document.execCommand('insertText', false, key);
+    }
+  }, text);
+};
+
+test('a typing caliper walks the readings, one number and Enter each', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await reading(page, 'Motor pulley').focus();
+  for (const number of ['6.00', '24.80', '38.20', '1.20', '66.40']) await caliper(page, number);
+  for (const [label, text] of [
+    ['Motor pulley', '6.0'],
+    ['Drive pulley', '24.8'],
+    ['Shafts', '38.2'],
+    ['Belt section', '1.2'],
+    ['Old belt', '66.4'],
+  ] as const) {
+    await expect(reading(page, label)).toHaveValue(text);
+  }
+  await expect(page.getByText('127.1').first()).toBeVisible();
+});
+
+test('a burst with no field focused is a reading and never a shortcut', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.getByRole('heading', { level: 1 }).click();
+  // An odd caliper: its letters would be F for fit, B for the Bench, were they pressed by a hand.
+  await caliper(page, '+6.0mm');
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await caliper(page, 'bfb');
+  await expect(page).toHaveURL(/measure/);
+  await expect(page.getByText(/Read “bfb”/)).toBeVisible();
+});
+
+test('Enter never fits a belt nor hands a machine back; Space and the key do', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  await page.keyboard.press('Alt+5');
+  const fit = page.getByRole('button', { name: 'Fit and log this try' });
+  await fit.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('None yet.')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: 'Belts tried' }).getByRole('listitem')).toHaveCount(1);
+  await fit.blur();
+  await page.keyboard.press('f');
+  await expect(page.getByRole('region', { name: 'Belts tried' }).getByRole('listitem')).toHaveCount(2);
+  await page.keyboard.press('k');
+  await expect(page.getByText('the old belt, cleaned')).toBeVisible();
+  await page.keyboard.press('Alt+9');
+  await page.getByRole('button', { name: 'Hand it back' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Hand it back' })).toBeVisible();
+});
+
+test('the whole path by keyboard: jump, measure, walk the ruler, undo', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.getByLabel('Machine').fill('Sallowfield S1 slot player');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/measure/);
+  await reading(page, 'Motor pulley').focus();
+  for (const number of ['6', '24.8', '38.2', '1.2']) {
+    await page.keyboard.type(number);
+    await page.keyboard.press('Enter');
+  }
+  await kept(page);
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Jump to' }).fill('size');
+  await page.keyboard.press('Enter');
+  const ruler = page.getByRole('slider', { name: /Stretch ruler/ });
+  await ruler.focus();
+  await expect(ruler).toHaveAttribute('aria-valuetext', /116\.0/);
+  await page.keyboard.press('ArrowLeft');
+  await expect(ruler).toHaveAttribute('aria-valuetext', /112\.0/);
+  await expect(page.getByText('Looked at')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Undone: belt section 1.2 mm, on Measure, drive A.')).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByText('Brought back: belt section 1.2 mm, on Measure, drive A.')).toBeVisible();
+  await page.getByRole('link', { name: /^Brought back/ }).click();
+  await expect(reading(page, 'Belt section')).toHaveValue('1.2');
+});
+
+test('the drawing is an input: pick a dimension, type', async ({ page }) => {
+  await openTicket(page, 'Tarnbeck K3 data drive');
+  for (const [label, text] of [
+    [/Motor pulley diameter on the drawing/, '6'],
+    [/Drive pulley diameter on the drawing/, '24.8'],
+    [/Centre distance on the drawing/, '38.2'],
+  ] as const) {
+    await page.getByLabel(label).fill(text);
+    await page.getByLabel(label).press('Enter');
+  }
+  await expect(reading(page, 'Shafts')).toHaveValue('38.2');
+  await expect(page.getByRole('img', { name: /shafts apart 38.2 mm/ })).toBeVisible();
+});
+
+test('single keys can be bound anew and switched off', async ({ page }) => {
+  await page.goto('/');
+  await page.keyboard.press('?');
+  const sheet = page.getByRole('dialog', { name: 'Keys' });
+  await sheet.getByLabel('Key for: Jump').press('j');
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('j');
+  await expect(page.getByRole('combobox', { name: 'Jump to' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await sheet.getByRole('button', { name: 'Switch single keys off' }).click();
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('j');
+  await page.waitForTimeout(200);
+  await expect(page.getByRole('combobox', { name: 'Jump to' })).toHaveCount(0);
+  await page.reload();
+  await page.keyboard.press('j');
+  await page.waitForTimeout(200);
+  await expect(page.getByRole('combobox', { name: 'Jump to' })).toHaveCount(0);
+});

@@ -1,0 +1,142 @@
+import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from './bench';
+
+test('a tab that dies in mid-work loses nothing that was taken', async ({ page, context }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await take(page, 'Drive pulley', '24.8');
+  await kept(page);
+  const address = page.url();
+  const session = await context.newCDPSession(page);
+  await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(reading(again, 'Motor pulley')).toHaveValue('6.0');
+  await expect(reading(again, 'Drive pulley')).toHaveValue('24.8');
+  await expect(again.getByText('Read only')).toHaveCount(0);
+});
+
+test('words being typed are kept within a second, without leaving the field', async ({ page, context }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  const address = page.url().replace('/measure', '/find');
+  await page.goto(address);
+  await page.getByLabel('Note on Find').pressSequentially('Motor heard, tray still.');
+  await page.waitForTimeout(1000);
+  const session = await context.newCDPSession(page);
+  await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.getByLabel('Note on Find')).toHaveValue('Motor heard, tray still.');
+  await expect(again.getByRole('button', { name: 'Undo: note on Find' })).toBeVisible();
+});
+
+test('a summary that a dying tab left out is made anew', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await kept(page);
+  await page.evaluate(async () => {
+    const open = indexedDB.open('loose-pulley');
+    await new Promise((done) => (open.onsuccess = done));
+    const work = open.result.transaction('summaries', 'readwrite');
+    work.objectStore('summaries').clear();
+    await new Promise((done) => (work.oncomplete = done));
+    open.result.close();
+  });
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Pennerley T9 booth deck/ }).first()).toBeVisible();
+});
+
+test('a full disk is said in words, the work goes on, and it is kept once there is room', async ({ page }) => {
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+      if ((window as unknown as { full?: boolean }).full)
+        throw new DOMException('The disk is full.', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = true));
+  await take(page, 'Motor pulley', '6.0');
+  await expect(page.getByRole('alert').filter({ hasText: 'The disk is full' })).toBeVisible();
+  await expect(page.getByText('Not kept', { exact: true })).toBeVisible();
+  await take(page, 'Drive pulley', '24.8');
+  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = false));
+  await kept(page);
+  await page.reload();
+  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+});
+
+test('a browser that refuses to keep anything is said in words, and the work can be exported', async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('Access is denied.', 'SecurityError');
+    };
+  });
+  await page.goto('/');
+  await expect(page.getByRole('alert').filter({ hasText: 'refuses to keep data' })).toBeVisible();
+  await page.getByLabel(/As you would say it/).fill('doubled flat 66.4, section 1.2');
+  await page.getByRole('button', { name: 'Open a ticket with this' }).click();
+  await page.getByLabel('Machine').fill('Pennerley T9 booth deck');
+  await page.getByRole('button', { name: 'Open the ticket' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'refuses to keep data' })).toBeVisible();
+  await measureless(page);
+  await page.getByRole('link', { name: /^9 Hand back/ }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export the ticket as a file' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toContain('pennerley');
+});
+
+/** Takes one reading without waiting for it to be kept. */
+async function measureless(page: Parameters<typeof take>[0]): Promise<void> {
+  await take(page, 'Motor pulley', '6.0');
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+}
+
+test('a second tab shows the ticket live and read only, takes it over, and the first gives way', async ({
+  page,
+  context,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await kept(page);
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(second.getByText('Shown live, read only.')).toBeVisible();
+  await expect(reading(second, 'Motor pulley')).toBeDisabled();
+  await take(page, 'Drive pulley', '24.8');
+  await expect(reading(second, 'Drive pulley')).toHaveValue('24.8');
+
+  await second.getByRole('button', { name: 'Take it over here' }).click();
+  await expect(reading(second, 'Motor pulley')).toBeEnabled();
+  await expect(page.getByText('Shown live, read only.')).toBeVisible();
+  await take(second, 'Shafts', '38.2');
+  await expect(reading(page, 'Shafts')).toHaveValue('38.2');
+
+  // The writer goes: the one that looked on writes.
+  await second.close();
+  await expect(reading(page, 'Motor pulley')).toBeEnabled();
+  await take(page, 'Shafts', '38.4');
+  await kept(page);
+});
+
+test('undo takes back step by step to the opening, forward again, and the history keeps it all', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  for (let step = 0; step < 5; step++) await page.keyboard.press('Control+z');
+  for (const label of ['Motor pulley', 'Shafts', 'Belt section', 'Old belt'])
+    await expect(reading(page, label)).toHaveValue('');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Nothing to undo.')).toBeVisible();
+  for (let step = 0; step < 5; step++) await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect(reading(page, 'Shafts')).toHaveValue('38.2');
+  await page.keyboard.press('Control+z');
+  await page.getByRole('link', { name: /its history/ }).click();
+  await expect(page.locator('del')).toHaveText('centre distance, shaft to shaft 38.2 mm');
+});
+
+test('a ticket that is not here says where it may be', async ({ page }) => {
+  await page.goto('/t/never-heard-of/measure');
+  await expect(page.getByRole('heading', { name: 'No such ticket on this bench' })).toBeVisible();
+});

@@ -1,0 +1,91 @@
+import AxeBuilder from '@axe-core/playwright';
+import { DEMO_URL } from './browser';
+import { expect, test } from './bench';
+
+test.use({ baseURL: DEMO_URL });
+
+const views = [
+  ['Bench', '/'],
+  ['Log', '/log'],
+  ['Take in', '/t/demo-0147/takeIn'],
+  ['Find', '/t/demo-0147/find'],
+  ['Measure', '/t/demo-0147/measure'],
+  ['Size', '/t/demo-0147/size'],
+  ['Hand back', '/t/demo-0118/handBack'],
+  ['Sheet', '/t/demo-0118/sheet'],
+  ['History', '/t/demo-0147/timeline'],
+  ['Measure, hardly anything known', '/t/demo-0149/measure'],
+] as const;
+
+for (const [name, path] of views) {
+  test(`${name}: axe finds nothing serious, by day and by lamp`, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.getByRole('main')).not.toContainText('One moment');
+    for (const lamp of [false, true]) {
+      if (lamp) await page.getByRole('button', { name: 'Lamp' }).click();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+    }
+  });
+
+  for (const width of [390, 820, 1280]) {
+    test(`${name} at ${width}: nothing runs off the side, and targets are large enough`, async ({ page }) => {
+      await page.setViewportSize({ width, height: 844 });
+      await page.goto(path);
+      await expect(page.getByRole('main')).not.toContainText('One moment');
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(wide).toBeLessThanOrEqual(0);
+      const small = await page.evaluate(() =>
+        [...document.querySelectorAll('button, select, input:not([type=file]), a')]
+          .filter((element) => element.checkVisibility() && !element.closest('p, dd, li > span, h1, .sr-only'))
+          .filter((element) => !element.classList.contains('sr-only'))
+          .filter((element) => element.getBoundingClientRect().height < 43.5)
+          .map((element) => element.outerHTML.slice(0, 120)),
+      );
+      expect(small).toEqual([]);
+    });
+  }
+}
+
+test('every control shows its focus', async ({ page }) => {
+  await page.goto('/t/demo-0147/measure');
+  await expect(page.getByText('Kept on this machine')).toBeVisible();
+  for (let stop = 0; stop < 25; stop++) {
+    await page.keyboard.press('Tab');
+    const outline = await page.evaluate(() => {
+      const style = document.activeElement ? getComputedStyle(document.activeElement) : undefined;
+      return style ? `${style.outlineStyle} ${style.outlineWidth}` : 'none';
+    });
+    expect(outline).toMatch(/solid 3px/);
+  }
+});
+
+test('the sheet prints without the screen around it, on A4 and Letter', async ({ page }) => {
+  await page.goto('/t/demo-0118/sheet');
+  await expect(page.getByRole('article', { name: 'Bench sheet' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('banner').first()).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print this sheet' })).toBeHidden();
+  for (const format of ['A4', 'Letter'] as const) {
+    const pdf = await page.pdf({ format });
+    // Page objects of the PDF: one page, or two at most.
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBeLessThanOrEqual(2);
+  }
+});
+
+test('the demo has its tickets in every state, and can be put back', async ({ page }) => {
+  await page.goto('/');
+  for (const group of ['Wants hands', 'Waits for the post', 'Waits for the owner'])
+    await expect(page.getByRole('region', { name: group })).toBeVisible();
+  await page.goto('/t/demo-0150/takeIn');
+  await page.getByLabel('Machine', { exact: true }).fill('changed');
+  await page.waitForTimeout(800);
+  await page.goto('/log');
+  await expect(page.getByText('10 of 10 tickets')).toBeVisible();
+  await page.getByRole('button', { name: 'Put the demo back as it was' }).click();
+  await page.getByLabel(/Number, machine/).fill('0150');
+  await expect(page.getByRole('link', { name: /0150/ })).toContainText('Pennerley T9 booth deck');
+});

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+import { BENCH_URL, DEMO_URL, LAUNCH } from './browser';
+
+const server = (port: string, mode: string[]) => ({
+  command: ['node', '../server/dist/main.js', '--port', port, ...mode].join(' '),
+  url: `http://127.0.0.1:${port}/health`,
+  reuseExistingServer: false,
+});
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 45_000,
+  expect: { timeout: 7_000 },
+  // A test that passes only when tried again has not passed.
+  retries: 0,
+  forbidOnly: true,
+  outputDir: '../test-results',
+  reporter: [['list'], ['json', { outputFile: '../test-results/browser.json' }]],
+  use: {
+    baseURL: BENCH_URL,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: LAUNCH,
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+  },
+  webServer: [server(new URL(BENCH_URL).port, []), server(new URL(DEMO_URL).port, ['--demo'])],
+});
