@@ -60,7 +60,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    tsPreCompilationDeps: false,
+    tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],

@@ -1,5 +1,5 @@
 import type { Reading } from '../measuring';
-import type { DriveRecord, HandBack, Loader, StationId, StationMark, Ticket, Try, Verdict } from './types';
+import type { DriveRecord, HandBack, StationId, StationMark, Ticket, Try, Verdict } from './types';
 
 /** What every event carries: its own id, when it happened, and the gesture it belongs to where typing goes on. */
 interface Stamp {
