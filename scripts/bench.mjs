@@ -1,0 +1,292 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt, ensurePackages, root } from './setup.mjs';
+
+/* npm run bench: what the user waits for, measured here and now, as a table. Nothing is asserted. */
+ensurePackages();
+const { ensureChromium } = await import('./chromium.mjs');
+if (!ensureChromium()) process.exit(1);
+ensureBuilt();
+const { chromium } = await import('@playwright/test');
+const vite = await import('vite');
+const express = (await import('express')).default;
+const compression = (await import('compression')).default;
+
+const work = join(root, '.tmp/bench');
+rmSync(work, { recursive: true, force: true });
+mkdirSync(work, { recursive: true });
+const rows = [];
+const row = (what, figure, beside = '') => rows.push([what, figure, beside]);
+const median = (list) => quantile(list, 0.5);
+const quantile = (list, q) =>
+  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(q * list.length))] ?? NaN;
+const ms = (value) => `${value < 10 ? value.toFixed(1) : Math.round(value)} ms`;
+
+// The reference page.
+await vite.build({
+  root: join(root, 'scripts/bare'),
+  logLevel: 'silent',
+  build: { outDir: join(work, 'bare'), emptyOutDir: true },
+});
+const bareServer = express()
+  .use(compression())
+  .use(express.static(join(work, 'bare')))
+  .listen(4822, '127.0.0.1');
+const BARE = 'http://127.0.0.1:4822/';
+
+// The app, on the demo and on an empty bench.
+const serve = (port, ...mode) =>
+  spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', String(port), ...mode], { stdio: 'ignore' });
+const servers = [serve(4820, '--demo'), serve(4821)];
+const DEMO = 'http://127.0.0.1:4820';
+const BENCH = 'http://127.0.0.1:4821';
+for (const url of [DEMO, BENCH])
+  for (let i = 0; i < 100 && !(await fetch(`${url}/health`).catch(() => null))?.ok; i++)
+    await new Promise((done) => setTimeout(done, 50));
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const page = await context.newPage();
+const session = await context.newCDPSession(page);
+await session.send('Network.enable');
+const cold = () => session.send('Network.setCacheDisabled', { cacheDisabled: true });
+await cold();
+
+/** Time from navigation to an element that can be used, as the page's own clock has it. */
+async function usable(url, selector) {
+  await page.goto('about:blank');
+  await page.goto(url, { waitUntil: 'commit' });
+  return page.evaluate(
+    (query) =>
+      new Promise((done) => {
+        const look = () =>
+          document.querySelector(query)
+            ? requestAnimationFrame(() => done(performance.now()))
+            : requestAnimationFrame(look);
+        look();
+      }),
+    selector,
+  );
+}
+const scripts = () =>
+  page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => name.endsWith('.js'))
+      .reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0),
+  );
+const runs = async (n, once) => {
+  const list = [];
+  for (let i = 0; i < n; i++) list.push(await once());
+  return list;
+};
+
+const FIELD = 'aside[aria-label="Readings"] input:not(:disabled)';
+await usable(`${DEMO}/t/demo-0147/measure`, FIELD);
+await page.waitForTimeout(500);
+row('script on first load of a ticket (Measure), gzip', `${((await scripts()) / 1000).toFixed(1)} kB`, 'goal 150 kB');
+await usable(`${DEMO}/t/demo-0147/size`, '[role=slider]');
+await page.waitForTimeout(300);
+row('the same, straight to Size', `${((await scripts()) / 1000).toFixed(1)} kB`);
+const bare = median(await runs(9, () => usable(BARE, '#usable')));
+const ticket = median(await runs(9, () => usable(`${DEMO}/t/demo-0147/measure`, FIELD)));
+row('time to usable, bare React page', ms(bare), 'reference');
+row('time to usable, a ticket', ms(ticket), `${(ticket / bare).toFixed(1)} × reference`);
+
+// Key-press to repaint, typing into a reading.
+await usable(`${DEMO}/t/demo-0147/measure`, FIELD);
+await page.evaluate(() => {
+  window.repaints = [];
+  addEventListener(
+    'keydown',
+    () => {
+      const start = performance.now();
+      requestAnimationFrame(() => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = () => window.repaints.push(performance.now() - start);
+        channel.port2.postMessage(0);
+      });
+    },
+    true,
+  );
+});
+const field = page.locator(FIELD).first();
+await field.focus();
+for (let i = 0; i < 40; i++) {
+  await page.keyboard.press(String(i % 10));
+  await page.waitForTimeout(15);
+  if (i % 4 === 3) for (let back = 0; back < 4; back++) await page.keyboard.press('Backspace');
+}
+const typing = await page.evaluate(() => window.repaints);
+row(
+  'key-press to repaint, typing a reading',
+  `${ms(median(typing))}, 95th ${ms(quantile(typing, 0.95))}`,
+  'one frame is 16.7 ms',
+);
+await page.keyboard.press('Escape');
+await page.goto(`${DEMO}/t/demo-0147/size`);
+await page.locator('[role=slider]').focus();
+await page.evaluate(() => {
+  window.repaints = [];
+  addEventListener(
+    'keydown',
+    () => {
+      const start = performance.now();
+      requestAnimationFrame(() => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = () => window.repaints.push(performance.now() - start);
+        channel.port2.postMessage(0);
+      });
+    },
+    true,
+  );
+});
+for (let i = 0; i < 40; i++) {
+  await page.keyboard.press(i % 8 < 4 ? 'ArrowLeft' : 'ArrowRight');
+  await page.waitForTimeout(20);
+}
+const walking = await page.evaluate(() => window.repaints);
+row('key-press to repaint, walking the ruler', `${ms(median(walking))}, 95th ${ms(quantile(walking, 0.95))}`);
+
+// Open and save.
+const open = await runs(9, async () => {
+  await page.goto(`${DEMO}/`);
+  await page.locator('a[href="/t/demo-0147/size"]').first().waitFor();
+  return page.evaluate(
+    () =>
+      new Promise((done) => {
+        const start = performance.now();
+        const look = () =>
+          document.querySelector('[role=slider]')
+            ? requestAnimationFrame(() => done(performance.now() - start))
+            : requestAnimationFrame(look);
+        document.querySelector('a[href="/t/demo-0147/size"]').click();
+        look();
+      }),
+  );
+});
+row('open a ticket from the Bench, at Size', ms(median(open)));
+const save = await runs(9, async () => {
+  await page.goto(`${DEMO}/t/demo-0147/measure`);
+  await page.locator(FIELD).first().waitFor();
+  await page
+    .locator(FIELD)
+    .first()
+    .fill(String(6 + Math.round(Math.random() * 50) / 100));
+  const measured = page.evaluate(
+    () =>
+      new Promise((done) => {
+        const status = document.querySelector('footer [role=status]');
+        let start;
+        new MutationObserver(() => {
+          if (status.textContent.startsWith('Keeping')) start = performance.now();
+          else if (start) done(performance.now() - start);
+        }).observe(status, { characterData: true, childList: true, subtree: true });
+        setTimeout(() => done(NaN), 3000);
+      }),
+  );
+  await page.locator(FIELD).first().press('Enter');
+  return measured;
+});
+row('save a ticket, from Enter to kept', ms(median(save)));
+
+// Ranking, in Node: the same code without the screen.
+const dev = await vite.createServer({
+  configFile: false,
+  root,
+  logLevel: 'silent',
+  server: { middlewareMode: true, hmr: false, ws: false },
+  appType: 'custom',
+  optimizeDeps: { noDiscovery: true },
+});
+const load = (room) => dev.ssrLoadModule(`/core/src/${room}/index.ts`);
+const [{ CATALOGUE }, { driveFacts }, sizing, exchange, { recordOf, everything, opening }] = [
+  await load('catalogue'),
+  await load('measuring'),
+  await load('sizing'),
+  await load('exchange'),
+  await dev.ssrLoadModule('/core/fixtures/sample.ts'),
+];
+const reading = (measurand, method, amount) => ({
+  id: measurand,
+  measurand,
+  method,
+  typed: '',
+  amount,
+  aux: {},
+  ownStd: null,
+});
+const facts = driveFacts(
+  [
+    reading('section', 'sectionJaws', 1.2),
+    reading('motorDiameter', 'motorJaws', 6),
+    reading('driveDiameter', 'driveJaws', 24.8),
+    reading('centreDistance', 'shaftToShaft', 38.2),
+  ],
+  { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } },
+);
+const situation = sizing.situationOf(facts, { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square' }).value;
+for (let i = 0; i < 20; i++) sizing.rank(situation, CATALOGUE);
+const ranking = await runs(30, async () => {
+  const start = performance.now();
+  sizing.rank(situation, CATALOGUE);
+  return performance.now() - start;
+});
+row(
+  `ranking of every catalogue belt (${CATALOGUE.length})`,
+  ms(median(ranking)),
+  `${((1000 * median(ranking)) / CATALOGUE.length).toFixed(1)} µs a belt`,
+);
+
+// An archive of 2,000 tickets: taken in, and opened.
+const records = Array.from({ length: 2000 }, (_, i) =>
+  recordOf([
+    { ...opening, ticketId: `bench-${i}`, details: { ...opening.details, number: String(i + 1).padStart(4, '0') } },
+    ...everything.slice(1),
+  ]),
+);
+writeFileSync(join(work, 'archive.zip'), exchange.writeArchive(records, '2026-01-31T09:00:00.000Z'));
+await dev.close();
+await page.goto(`${BENCH}/log`);
+const started = Date.now();
+await page.locator('input[type=file]').setInputFiles(join(work, 'archive.zip'));
+await page.getByText('2000 tickets taken in.').waitFor({ timeout: 300_000 });
+row(
+  'archive of 2,000 tickets taken in, each checked',
+  `${((Date.now() - started) / 1000).toFixed(1)} s`,
+  'in a worker',
+);
+const openAll = await runs(5, () => usable(`${BENCH}/`, 'main ul li a'));
+row('Bench opened with 2,000 tickets', ms(median(openAll)), `${(median(openAll) / bare).toFixed(1)} × reference`);
+const openLog = await runs(5, () => usable(`${BENCH}/log`, 'main ul li a'));
+row('Log opened with 2,000 tickets', ms(median(openLog)));
+
+await browser.close();
+bareServer.close();
+servers.forEach((server) => server.kill('SIGTERM'));
+const widths = [0, 1, 2].map((column) => Math.max(...rows.map((cells) => cells[column].length)));
+console.log(
+  `\n${rows
+    .map((cells) =>
+      cells
+        .map((cell, column) => cell.padEnd(widths[column]))
+        .join('  ')
+        .trimEnd(),
+    )
+    .join('\n')}\n`,
+);
+console.log(
+  `Node ${process.versions.node}, Chromium ${browser.version()}, ${(await import('node:os')).cpus().length} cores.`,
+);
+process.exit(0);
