@@ -5,8 +5,9 @@ import { BrowserRouter } from 'react-router';
 import './app.css';
 import { App } from './app/App';
 import { isDemo, nonce } from './app/boot';
+import { fetchAhead } from './app/pages';
 import { Broken } from './app/Broken';
-import { listenToTabs, loadBench } from './keeping/actions';
+import { listenToTabs, loadBench, openTicket } from './keeping/actions';
 import { plantDemo } from './keeping/demo';
 import { startKeeper } from './keeping/keeper';
 import { keepSettings, loadSettings } from './keeping/settings';
@@ -16,12 +17,18 @@ import { store } from './store/store';
 if (nonce) setNonce(nonce);
 
 async function start(): Promise<void> {
-  await loadSettings(store.dispatch);
+  const path = window.location.pathname;
+  const id = /^\/t\/([^/]+)/.exec(path)?.[1];
+  const ticket = async (): Promise<void> => {
+    if (isDemo) await plantDemo().catch(() => undefined);
+    if (id) await store.dispatch(openTicket(id));
+  };
+  // The ticket is read while its page is fetched.
+  await Promise.all([fetchAhead(path), loadSettings(store.dispatch), ticket()]);
   startKeeper(store);
   keepSettings(store);
   store.dispatch(listenToTabs());
   const root = createRoot(document.getElementById('root') as HTMLElement);
-  if (isDemo) await plantDemo().catch(() => undefined);
   root.render(
     <Broken>
       <Provider store={store}>

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { LOOPBACK, type Mode } from './settings';
@@ -91,9 +92,15 @@ export function createApp(settings: AppSettings): Express {
     else res.sendFile(settings.demoFile, { headers: { 'Cache-Control': 'no-cache' } });
   });
   // Built files carry their content in their name, so they never change.
+  // They were compressed when they were built, so that no request waits for it.
   app.use(
     '/assets',
-    express.static(join(settings.staticDir, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
+    expressStaticGzip(join(settings.staticDir, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '365d', fallthrough: false },
+    }),
   );
   app.use(express.static(settings.staticDir, { index: false, maxAge: '1h' }));
 

@@ -1,16 +1,12 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, Route, Routes } from 'react-router';
-import { BenchPage } from '../bench/BenchPage';
 import { useKeys } from '../keys/useKeys';
 import { useAppSelector } from '../store/store';
-import { StationPage } from '../ticket/StationPage';
-import { TicketPage, Words } from '../ticket/TicketPage';
+import { BenchPage, LogPage, SheetPage, StationPage, TicketPage, TimelinePage } from './pages';
+import { Words } from '../ui/Words';
 import { Foot } from './Foot';
 import { Head } from './Head';
 
-const LogPage = lazy(() => import('../log/LogPage').then(({ LogPage: page }) => ({ default: page })));
-const SheetPage = lazy(() => import('../print/SheetPage').then(({ SheetPage: page }) => ({ default: page })));
-const TimelinePage = lazy(() => import('../ticket/TimelinePage').then(({ TimelinePage: page }) => ({ default: page })));
 const Palette = lazy(() => import('../palette/Palette'));
 const KeysSheet = lazy(() => import('../palette/KeysSheet'));
 

@@ -11,6 +11,9 @@ const GROUPS = [
   ['owner', 'Waits for the owner'],
 ] as const;
 
+/** More than a bench can hold; past it the Log searches better than a list. */
+const MOST_ROWS = 60;
+
 /** The one thing to do next: the ticket furthest along among those that want hands. */
 function nextUp(open: readonly TicketSummary[]): TicketSummary | undefined {
   const progress = ({ marks }: TicketSummary) => [...marks].filter((mark) => mark !== 'o').length;
@@ -92,10 +95,18 @@ export function BenchPage() {
                 <span className="text-sm font-normal text-soft">{rows.length}</span>
               </h2>
               <ul>
-                {rows.map((summary) => (
+                {rows.slice(0, MOST_ROWS).map((summary) => (
                   <TicketRow key={summary.id} summary={summary} />
                 ))}
               </ul>
+              {rows.length > MOST_ROWS && (
+                <Link
+                  to="/log"
+                  className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
+                >
+                  {rows.length - MOST_ROWS} more, in the Log
+                </Link>
+              )}
             </section>
           );
         })}

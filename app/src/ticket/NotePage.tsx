@@ -1,3 +1,4 @@
+import { useParams } from 'react-router';
 import { STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
 import { Caution } from '../ui/Caution';
 import { StationFoot } from './StationFoot';
@@ -35,7 +36,8 @@ const STATIONS_TO_COME: Readonly<
   },
 };
 
-export function NotePage({ station }: { readonly station: NoteStation }) {
+export function NotePage() {
+  const station = useParams().station as NoteStation;
   const { will, ask, mind } = STATIONS_TO_COME[station];
   return (
     <div className="grid max-w-3xl content-start gap-4 px-5 py-5">

@@ -5,6 +5,7 @@ import { openTicket, takeOver } from '../keeping/actions';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
 import { useTitle } from '../ui/title';
+import { Words } from '../ui/Words';
 import { DriveTabs } from './DriveTabs';
 import { StationRail } from './StationRail';
 import { TicketContext } from './useTicket';
@@ -87,15 +88,5 @@ export function TicketPage() {
         </div>
       </div>
     </TicketContext>
-  );
-}
-
-/** A page that is words only. */
-export function Words({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
-  return (
-    <div className="max-w-2xl px-5 py-8">
-      <h1 className="mb-2 text-2xl">{title}</h1>
-      <p className="text-lg">{children}</p>
-    </div>
   );
 }

@@ -1,0 +1,26 @@
+import { lazy, useState, type ComponentType } from 'react';
+
+/** A page in a file of its own, which can be fetched before it is shown. */
+export interface Page {
+  (): React.JSX.Element;
+  fetch(): Promise<ComponentType>;
+}
+
+/**
+ * A page that loads on first use, and is drawn at once where it was fetched ahead: React holds a suspended page back
+ * by up to 300 ms, which a first load need not pay.
+ */
+export function page(load: () => Promise<ComponentType>): Page {
+  let loaded: ComponentType | undefined;
+  const fetch = async (): Promise<ComponentType> => {
+    loaded = await load();
+    return loaded;
+  };
+  const Lazy = lazy(async () => ({ default: await fetch() }));
+  function Shown() {
+    // Chosen once, so that a page that arrives meanwhile is not mounted twice.
+    const [Component] = useState<ComponentType>(() => loaded ?? Lazy);
+    return <Component />;
+  }
+  return Object.assign(Shown, { fetch });
+}

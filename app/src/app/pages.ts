@@ -1,0 +1,21 @@
+import { isStation, STATION_PAGES } from '../ticket/stationPages';
+import { page } from './page';
+
+/** The pages, each in a file of its own. */
+export const BenchPage = page(async () => (await import('../bench/BenchPage')).BenchPage);
+export const LogPage = page(async () => (await import('../log/LogPage')).LogPage);
+export const TicketPage = page(async () => (await import('../ticket/TicketPage')).TicketPage);
+export const StationPage = page(async () => (await import('../ticket/StationPage')).StationPage);
+export const TimelinePage = page(async () => (await import('../ticket/TimelinePage')).TimelinePage);
+export const SheetPage = page(async () => (await import('../print/SheetPage')).SheetPage);
+
+/** Fetches what an address will want, so that the first page is drawn in one go. A failed fetch is met again when shown. */
+export async function fetchAhead(path: string): Promise<void> {
+  const [, place, , station] = path.split('/');
+  const wanted =
+    place === 't'
+      ? [TicketPage, ...(station === 'sheet' ? [SheetPage] : station === 'timeline' ? [TimelinePage] : [StationPage])]
+      : [place === 'log' ? LogPage : BenchPage];
+  if (place === 't' && isStation(station)) wanted.push(STATION_PAGES[station]);
+  await Promise.all(wanted.map((one) => one.fetch())).catch(() => undefined);
+}

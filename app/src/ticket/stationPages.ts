@@ -1,0 +1,24 @@
+import { STATIONS, type StationId } from '@loose-pulley/core/ticket';
+import { page, type Page } from '../app/page';
+
+const MeasurePage = page(async () => (await import('../measure/MeasurePage')).MeasurePage);
+const SizePage = page(async () => (await import('../size/SizePage')).SizePage);
+const TakeInPage = page(async () => (await import('../takein/TakeInPage')).TakeInPage);
+const HandBackPage = page(async () => (await import('../handback/HandBackPage')).HandBackPage);
+const NotePage = page(async () => (await import('./NotePage')).NotePage);
+
+/** The stations, each in a file of its own. Those not built yet share one that takes a note. */
+export const STATION_PAGES: Readonly<Record<StationId, Page>> = {
+  takeIn: TakeInPage,
+  find: NotePage,
+  strip: NotePage,
+  measure: MeasurePage,
+  size: SizePage,
+  clean: NotePage,
+  rebuild: NotePage,
+  prove: NotePage,
+  handBack: HandBackPage,
+};
+
+export const isStation = (name: string | undefined): name is StationId =>
+  (STATIONS as readonly (string | undefined)[]).includes(name);

@@ -1,0 +1,14 @@
+import { chromium } from '@playwright/test';
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync'] });
+const ctx = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const page = await ctx.newPage();
+await page.goto('http://127.0.0.1:4690/t/demo-0147/measure'); await page.waitForTimeout(1500);
+const s = await ctx.newCDPSession(page); await s.send('Network.enable'); await s.send('Network.setCacheDisabled', { cacheDisabled: true });
+await s.send('Profiler.enable'); await s.send('Profiler.setSamplingInterval',{interval:200}); await s.send('Profiler.start');
+await page.goto('http://127.0.0.1:4690/t/demo-0147/measure'); await page.waitForTimeout(1200);
+const { profile } = await s.send('Profiler.stop');
+const dt = profile.timeDeltas; const self = {}; const byId = new Map(profile.nodes.map(n=>[n.id,n]));
+let t=0; const times=[];
+profile.samples.forEach((id,i)=>{ const n=byId.get(id); const k=n.callFrame.functionName+' '+n.callFrame.url.split('/').pop()+':'+n.callFrame.lineNumber+':'+n.callFrame.columnNumber; self[k]=(self[k]||0)+dt[i]/1000; });
+console.log(Object.entries(self).sort((a,b)=>b[1]-a[1]).slice(0,22).map(x=>x[1].toFixed(1)+' '+x[0]).join('\n'));
+await browser.close();

@@ -1,0 +1,13 @@
+import { chromium } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync'] });
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+await page.goto('http://127.0.0.1:4690/t/demo-0147/measure'); await page.waitForTimeout(1500);
+const s = await page.context().newCDPSession(page); await s.send('Network.enable'); await s.send('Network.setCacheDisabled', { cacheDisabled: true });
+await browser.startTracing(page, { path: '/tmp/trace.json', categories: ['devtools.timeline','v8','blink.user_timing','disabled-by-default-v8.compile'] });
+await page.goto('http://127.0.0.1:4690/t/demo-0147/measure'); await page.waitForTimeout(1200);
+await browser.stopTracing();
+const ev = JSON.parse(readFileSync('/tmp/trace.json')).traceEvents;
+const nav = Math.min(...ev.filter(e=>e.name==='ResourceSendRequest').map(e=>e.ts));
+console.log(ev.filter(e=>e.dur>6000).sort((a,b)=>a.ts-b.ts).map(e=>[((e.ts-nav)/1000).toFixed(0),(e.dur/1000).toFixed(0),e.name,(e.args?.data?.url||e.args?.fileName||'').split('/').pop(), e.tid].join(' ')).join('\n'));
+await browser.close();
