@@ -5,7 +5,7 @@ import { BrowserRouter } from 'react-router';
 import './app.css';
 import { App } from './app/App';
 import { isDemo, nonce } from './app/boot';
-import { fetchAhead } from './app/pages';
+import { fetchAhead, fetchIdly } from './app/pages';
 import { Broken } from './app/Broken';
 import { listenToTabs, loadBench, openTicket } from './keeping/actions';
 import { plantDemo } from './keeping/demo';
@@ -40,6 +40,7 @@ async function start(): Promise<void> {
   );
   await store.dispatch(loadBench());
   void askToPersist();
+  fetchIdly();
 }
 
 void start();

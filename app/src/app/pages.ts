@@ -9,6 +9,23 @@ export const StationPage = page(async () => (await import('../ticket/StationPage
 export const TimelinePage = page(async () => (await import('../ticket/TimelinePage')).TimelinePage);
 export const SheetPage = page(async () => (await import('../print/SheetPage')).SheetPage);
 
+/** Fetches the pages next in line once the first one stands, so that going there waits for nothing. */
+export function fetchIdly(): void {
+  const LATER_MS = 2500;
+  setTimeout(() => {
+    const pages = [
+      BenchPage,
+      TicketPage,
+      StationPage,
+      STATION_PAGES.measure,
+      STATION_PAGES.size,
+      STATION_PAGES.takeIn,
+      STATION_PAGES.handBack,
+    ];
+    void Promise.all(pages.map((one) => one.fetch())).catch(() => undefined);
+  }, LATER_MS);
+}
+
 /** Fetches what an address will want, so that the first page is drawn in one go. A failed fetch is met again when shown. */
 export async function fetchAhead(path: string): Promise<void> {
   const [, place, , station] = path.split('/');

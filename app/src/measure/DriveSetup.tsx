@@ -1,4 +1,5 @@
 import { SHAPES, SURFACES, type DriveRecord, type DriveSettings, type GrooveRecord } from '@loose-pulley/core/ticket';
+import { parseNumber } from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Choice } from '../ui/Choice';
@@ -16,7 +17,7 @@ export function DriveSetup({ drive, canWrite }: Props) {
   const change = (changes: Partial<DriveSettings>) =>
     dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes }));
   const groove = (key: 'motorGroove' | 'driveGroove', label: string) => (
-    <div className="flex items-center justify-between gap-2">
+    <div className="flex flex-wrap items-center justify-between gap-2">
       <span className="text-[15px]">{label}</span>
       <select
         aria-label={label}
@@ -30,8 +31,28 @@ export function DriveSetup({ drive, canWrite }: Props) {
       >
         <option value="flat">flat bottom</option>
         <option value="round">round bottom</option>
-        <option value="vee">vee, 60° full</option>
+        <option value="vee">vee</option>
       </select>
+      {drive[key].form === 'vee' && (
+        <label className="flex items-center gap-1 text-[15px]">
+          full angle
+          <input
+            key={drive[key].veeAngleDeg}
+            inputMode="numeric"
+            disabled={!canWrite}
+            defaultValue={drive[key].veeAngleDeg ?? 60}
+            className="field w-16 text-base"
+            onBlur={(event) => {
+              const angle = parseNumber(event.target.value);
+              if (angle.ok && angle.value >= 20 && angle.value <= 120) {
+                if (angle.value !== drive[key].veeAngleDeg)
+                  change({ [key]: { form: 'vee', veeAngleDeg: angle.value } });
+              } else event.target.value = String(drive[key].veeAngleDeg ?? 60);
+            }}
+          />
+          °
+        </label>
+      )}
     </div>
   );
   const surface = (key: 'motorSurface' | 'driveSurface', label: string) => (

@@ -52,6 +52,7 @@ export function MeasurePage() {
         {one('driveDiameter', 'Drive pulley', '2')}
         {one('centreDistance', 'Shafts')}
         {one('section', 'Belt section', '3')}
+        {drive.oldShape === 'flat' && one('width', 'Belt width')}
         {old.map((reading, index) => (
           <ReadingField
             key={reading.id}

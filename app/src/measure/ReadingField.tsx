@@ -61,6 +61,49 @@ function AuxField({
   );
 }
 
+/** How good one such reading is, as the screen says it: two standard uncertainties. Emptied, the method's own returns. */
+function OwnUncertainty({
+  control,
+  reading,
+  disabled,
+}: {
+  readonly control: ReadingControl;
+  readonly reading: Reading;
+  readonly disabled: boolean;
+}) {
+  const unit = useUnit();
+  const id = useId();
+  const isLength = reading.measurand !== 'trayPull';
+  const shown = 2 * (reading.ownStd ?? control.method.readingStd);
+  const text = isLength ? formatSpread(shown, unit) : shown.toFixed(2);
+  return (
+    <div className="flex items-center justify-between gap-2">
+      <label htmlFor={id}>
+        One reading is good to ±, {isLength ? unit : 'N'}
+        {reading.ownStd === null && <span className="text-soft"> (usual)</span>}
+      </label>
+      <input
+        key={text}
+        id={id}
+        inputMode="decimal"
+        disabled={disabled}
+        defaultValue={text}
+        className="field w-20 text-base"
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        onBlur={(event) => {
+          const { value } = event.target;
+          if (value === text) return;
+          if (value.trim() === '') return control.setOwnStd(null);
+          const parsed = parseLength(value, isLength ? unit : 'mm');
+          if (parsed.ok && parsed.value.lengthMm > 0 && parsed.value.lengthMm <= 100)
+            control.setOwnStd(parsed.value.lengthMm / 2);
+          else event.target.value = text;
+        }}
+      />
+    </div>
+  );
+}
+
 /** A reading with everything said about it: how it was measured, what the number is, what it comes to. */
 export function ReadingField({ drive, facts, measurand, reading, slot, firstMethod, label, balloon, canWrite }: Props) {
   const unit = useUnit();
@@ -135,7 +178,10 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
             {echo && <span className="text-ink"> · understood {echo}</span>} ·{' '}
             <span className="underline decoration-hair underline-offset-4">how</span>
           </summary>
-          <p className="border-l-2 border-hair py-1 pl-2 text-ink">{method.how}</p>
+          <div className="grid gap-1 border-l-2 border-hair py-1 pl-2 text-ink">
+            <p>{method.how}</p>
+            {reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}
+          </div>
         </details>
         {control.refusal && (
           <p role="alert" className="text-live">

@@ -44,6 +44,8 @@ export interface ReadingControl {
   forget(): void;
   chooseMethod(id: string): void;
   setAux(key: AuxKey, value: number): void;
+  /** One reading's standard uncertainty, k = 1; null takes the method's. */
+  setOwnStd(std: number | null): void;
   remove(): void;
 }
 
@@ -156,6 +158,9 @@ export function useReading(
     setAux(key, value) {
       if (reading) put({ ...reading, aux: { ...aux, [key]: value } });
       else setNewAux({ ...aux, [key]: value });
+    },
+    setOwnStd(std) {
+      if (reading && std !== reading.ownStd) put({ ...reading, ownStd: std });
     },
     remove: () => {
       if (reading) dispatch(happen({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));

@@ -114,7 +114,8 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
   if (drive.readings.length === 0 && drive.tries.length === 0) return null;
   const situation = situationOf(facts, drive);
   const last = drive.tries.findLast(({ verdict }) => verdict === 'right') ?? drive.tries[drive.tries.length - 1];
-  const judgement = last && situation.ok ? judge(situation.value, last) : undefined;
+  const judgement =
+    last && situation.ok ? judge(situation.value, { ...last, widthMm: last.widthMm ?? undefined }) : undefined;
   const finding = oldBeltFinding(facts);
   const write = (mm: number) => formatLength(mm, unit);
   return (

@@ -81,7 +81,7 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
   const fit = () => {
     if (!picked || !canWrite) return;
     const { shape, thicknessMm, innerLengthMm, name } = picked.catalogueBelt;
-    log({ shape, thicknessMm, innerLengthMm, source: name });
+    log({ shape, thicknessMm, widthMm: null, innerLengthMm, source: name });
   };
   const keep =
     facts.oldBelt && facts.section && canWrite
@@ -89,6 +89,7 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
           log({
             shape: drive.oldShape,
             thicknessMm: facts.section?.value ?? 1,
+            widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
             innerLengthMm: facts.oldBelt?.value ?? 1,
             source: 'the old belt, cleaned',
           })

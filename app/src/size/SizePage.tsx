@@ -57,7 +57,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
   const { drive } = useDrive();
   const unit = useUnit();
   const [search, setSearch] = useSearchParams();
-  const sizing = useSizing(facts, situation, drive, unit, search.get('belt'));
+  const sizing = useSizing(facts, situation, unit, search.get('belt'));
   const { picked } = sizing;
   const onPick = (id: string | null): void =>
     setSearch(

@@ -28,7 +28,16 @@ export function Tries({ drive, unit, canWrite }: Props) {
       happen({
         type: 'tryLogged',
         driveId: drive.id,
-        try: { id: nanoid(10), shape, thicknessMm, innerLengthMm, source: 'own stock', verdict: 'untried', note: '' },
+        try: {
+          id: nanoid(10),
+          shape,
+          thicknessMm,
+          widthMm: null,
+          innerLengthMm,
+          source: 'own stock',
+          verdict: 'untried',
+          note: '',
+        },
       }),
     );
     if (done) setTyped('');

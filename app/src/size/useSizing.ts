@@ -13,7 +13,6 @@ import {
   type School,
   type Situation,
 } from '@loose-pulley/core/sizing';
-import type { DriveRecord } from '@loose-pulley/core/ticket';
 import type { LengthUnit } from '@loose-pulley/core/units';
 import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
 import { figure } from '../measure/useReading';
@@ -61,13 +60,7 @@ function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit
  * @param pickedId the belt looked at; the recommended one where none is
  * @param sectionKey a section to look at instead of the recommended one's, as `shape-thickness`
  */
-export function useSizing(
-  facts: DriveFacts,
-  situation: Situation,
-  drive: DriveRecord,
-  unit: LengthUnit,
-  pickedId: string | null,
-): Sizing {
+export function useSizing(facts: DriveFacts, situation: Situation, unit: LengthUnit, pickedId: string | null): Sizing {
   const ranking = useMemo(() => rank(situation, CATALOGUE), [situation]);
   const picked = ranking.candidates.find(({ catalogueBelt }) => catalogueBelt.id === pickedId) ?? ranking.best;
   const belt = picked?.catalogueBelt;
@@ -89,14 +82,10 @@ export function useSizing(
   }, [situation, section, rows]);
   const old = useMemo(
     () =>
-      facts.oldBelt && facts.section
-        ? judge(situation, {
-            shape: drive.oldShape,
-            thicknessMm: facts.section.value,
-            innerLengthMm: facts.oldBelt.value,
-          })
+      facts.oldBelt && situation.oldSection
+        ? judge(situation, { ...situation.oldSection, innerLengthMm: facts.oldBelt.value })
         : undefined,
-    [facts, situation, drive.oldShape],
+    [facts, situation],
   );
   return { ranking, picked, stock, zones: zoneList, schools: found, rows, old };
 }

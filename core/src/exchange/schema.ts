@@ -48,6 +48,7 @@ const some = (fields: Record<string, yup.AnySchema>) =>
 
 const measurands = [
   'section',
+  'width',
   'oldBelt',
   'stringPath',
   'motorDiameter',
@@ -85,6 +86,7 @@ const tryRecord = () =>
     id: id(),
     shape: one(SHAPES),
     thicknessMm: number(0.3, 8),
+    widthMm: number(0.3, 20).nullable(),
     innerLengthMm: number(1, 2000),
     source: text(200),
     verdict: one(VERDICTS),

@@ -24,6 +24,8 @@ export interface ReadingResult {
 export interface DriveFacts {
   readonly results: readonly ReadingResult[];
   readonly section?: Combined;
+  /** Width of a flat belt. */
+  readonly width?: Combined;
   readonly motorDiameter?: Combined;
   readonly driveDiameter?: Combined;
   readonly centreDistance?: Combined;
@@ -95,6 +97,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
   const known: Partial<Record<Measurand, Combined>> = {};
   const measurands: readonly Measurand[] = [
     'section',
+    'width',
     'motorDiameter',
     'driveDiameter',
     'centreDistance',

@@ -3,6 +3,7 @@ import type { Result } from '../units';
 /** What a reading is about. Lengths are mm throughout; `trayPull` alone is in N. */
 export type Measurand =
   | 'section'
+  | 'width'
   | 'oldBelt'
   | 'stringPath'
   | 'motorDiameter'

@@ -10,9 +10,8 @@ import {
   type Drive,
   type Grip,
 } from '../drive';
-import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa } from '../rubber';
+import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
-import type { SectionShape } from '../units';
 import { FRICTION, type Limits, type Surface } from './limits';
 
 /** What a belt is judged against: as much of the drive as is known. */
@@ -24,7 +23,7 @@ export interface Situation {
   readonly motorSurface: Surface;
   readonly driveSurface: Surface;
   /** Section of the old belt, which lay in the groove. */
-  readonly oldSection?: { readonly shape: SectionShape; readonly thicknessMm: number } | undefined;
+  readonly oldSection?: BeltSection | undefined;
   readonly trayPullN?: Combined | undefined;
   readonly travelPerTurnMm?: Combined | undefined;
   readonly limits: Limits;

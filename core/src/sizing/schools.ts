@@ -73,11 +73,7 @@ export function schools(
   const slightlyMm = facts.oldBelt && 0.95 * facts.oldBelt.value;
   const keep =
     facts.oldBelt && situation && facts.section && situation.oldSection
-      ? judge(situation, {
-          shape: situation.oldSection.shape,
-          thicknessMm: facts.section.value,
-          innerLengthMm: facts.oldBelt.value,
-        })
+      ? judge(situation, { ...situation.oldSection, innerLengthMm: facts.oldBelt.value })
       : undefined;
 
   return [

@@ -29,7 +29,11 @@ export function situationOf(
     drive: facts.drive,
     motorSurface: bench.motorSurface,
     driveSurface: bench.driveSurface,
-    oldSection: facts.section && { shape: bench.oldShape, thicknessMm: facts.section.value },
+    oldSection: facts.section && {
+      shape: bench.oldShape,
+      thicknessMm: facts.section.value,
+      widthMm: bench.oldShape === 'flat' ? facts.width?.value : undefined,
+    },
     trayPullN: facts.trayPull,
     travelPerTurnMm: facts.trayTravel,
     limits: bench.limits ?? DEFAULT_LIMITS,

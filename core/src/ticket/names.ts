@@ -34,6 +34,7 @@ export const LOADER_NAMES: Readonly<Record<Loader, string>> = {
 
 export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   section: 'belt section',
+  width: 'belt width',
   oldBelt: 'old belt',
   stringPath: 'path, by string',
   motorDiameter: 'motor pulley',

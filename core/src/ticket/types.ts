@@ -41,6 +41,8 @@ export interface Try {
   readonly id: string;
   readonly shape: SectionShape;
   readonly thicknessMm: number;
+  /** Of a flat belt, where it is known. */
+  readonly widthMm: number | null;
   readonly innerLengthMm: number;
   /** What the label said, or where it came from. */
   readonly source: string;

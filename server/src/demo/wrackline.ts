@@ -24,13 +24,17 @@ const notNeeded = (station: 'find' | 'strip' | 'clean' | 'rebuild' | 'prove'): H
 const fitted = (
   number: string,
   letter: string,
-  size: Pick<Try, 'shape' | 'thicknessMm' | 'innerLengthMm' | 'source'>,
+  size: Pick<Try, 'shape' | 'thicknessMm' | 'innerLengthMm' | 'source'> & Partial<Pick<Try, 'widthMm'>>,
   verdict: Try['verdict'],
   remark: string,
 ): Happening[] => {
   const id = `demo-${number}-${letter}-try-${size.innerLengthMm}`;
   return [
-    { type: 'tryLogged', driveId: driveId(number, letter), try: { id, ...size, verdict: 'untried', note: '' } },
+    {
+      type: 'tryLogged',
+      driveId: driveId(number, letter),
+      try: { id, widthMm: null, ...size, verdict: 'untried', note: '' },
+    },
     ...(verdict === 'untried'
       ? []
       : [{ type: 'tryJudged', driveId: driveId(number, letter), tryId: id, verdict, note: remark } as const]),
@@ -90,6 +94,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       { type: 'driveChanged', driveId: driveId('0149', 'A'), changes: { oldShape: 'flat' } },
       ...readings('0149', 'A', [
         ['section', 'sectionJaws', 0.6],
+        ['width', 'widthJaws', 4.1],
         ['motorDiameter', 'motorJaws', 11.2],
         ['oldBelt', 'doubledOuter', 158.5],
       ]),
@@ -293,7 +298,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...fitted(
         '0097',
         'A',
-        { shape: 'flat', thicknessMm: 1.0, innerLengthMm: 100, source: 'office band, as a stopgap' },
+        { shape: 'flat', thicknessMm: 1.0, widthMm: 4, innerLengthMm: 100, source: 'office band, as a stopgap' },
         'right',
         'for now',
       ),

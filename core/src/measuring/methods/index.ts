@@ -11,7 +11,7 @@ import {
   printedLength,
   twoCaps,
 } from './oldBelt';
-import { countedTravel, scalePull, sectionJaws } from './others';
+import { countedTravel, scalePull, sectionJaws, widthJaws } from './others';
 import { stringRound } from './path';
 import { pulleyMethods } from './pulley';
 import type { Measurand, Method } from '../types';
@@ -19,6 +19,7 @@ import type { Measurand, Method } from '../types';
 /** Every way of measuring, in the order in which the screen offers them. Adding one adds a file entry and a line here. */
 export const METHODS: readonly Method[] = [
   sectionJaws,
+  widthJaws,
   doubledOuter,
   overCap,
   laidStraight,

@@ -18,6 +18,18 @@ export const sectionJaws: Method = {
   invert: (value) => value,
 };
 
+/** Width of a flat belt, along its bend. */
+export const widthJaws: Method = {
+  ...sectionJaws,
+  id: 'widthJaws',
+  measurand: 'width',
+  label: 'width',
+  numberIs: 'width of the flat belt, along its bend',
+  how: 'Lay the belt flat and close the jaws on its edges until they just touch. Its thickness goes into the section.',
+  words: ['width'],
+  most: 20,
+};
+
 /** Tray travel counted over n turns of the motor pulley by hand. */
 export const countedTravel: Method = {
   id: 'countedTravel',
