@@ -11,11 +11,17 @@ export function Foot() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const { ticket, said } = useAppSelector(({ openTicket }) => openTicket);
+  const count = useAppSelector(({ bench }) => bench.ids.length);
   const open = ticket.status === 'open' ? ticket : undefined;
   const target = open && undoTarget(open.record);
   const back = open && redoTarget(open.record);
   return (
     <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
+      {!open && count > 0 && (
+        <span>
+          {count} {count === 1 ? 'ticket' : 'tickets'} kept on this machine
+        </span>
+      )}
       {open && (
         <>
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>

@@ -25,11 +25,11 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
   const { pathname } = useLocation();
   const tab = ({ isActive }: { isActive: boolean }) =>
     cx(
-      'flex min-h-[52px] items-center border-y-[3px] border-t-transparent px-2.5',
+      'flex min-h-[52px] items-center border-y-[3px] border-t-transparent px-2.5 max-sm:px-2',
       isActive ? 'border-b-live font-semibold' : 'border-b-transparent',
     );
   return (
-    <header className="flex flex-wrap items-center gap-x-4 border-b border-ink px-5 print:hidden">
+    <header className="flex flex-wrap items-center gap-x-4 border-b border-ink px-5 max-sm:gap-x-1.5 max-sm:px-3 print:hidden">
       <NavLink to="/" className="flex min-h-12 items-center gap-2.5" aria-label="Loose Pulley, to the Bench">
         <Logo />
         <span className="wide text-[17px] font-bold whitespace-nowrap max-sm:hidden">Loose Pulley</span>
@@ -50,7 +50,7 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
           Log
         </NavLink>
       </nav>
-      <div className="ml-auto flex items-center gap-x-3">
+      <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}
         <Choice
           label="Unit of the screen"

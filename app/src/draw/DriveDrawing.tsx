@@ -208,7 +208,12 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
         </g>
         {target && (belt || old) && (
           <g>
-            <path d={`M${balloon.x} ${balloon.y}L${target.x} ${target.y}`} className="stroke-ink" strokeWidth="0.9" />
+            <path
+              d={`M${balloon.x} ${balloon.y}${wide ? '' : `L${widthPx / 2} 56V106`}L${target.x} ${target.y}`}
+              fill="none"
+              className="stroke-ink"
+              strokeWidth="0.9"
+            />
             <circle cx={target.x} cy={target.y} r="2.5" className="fill-ink" />
             <circle cx={balloon.x} cy={balloon.y} r="13" className="fill-sheet stroke-ink" strokeWidth="1.4" />
             <text x={balloon.x} y={balloon.y + 5} textAnchor="middle" className="fill-ink text-[15px] font-semibold">

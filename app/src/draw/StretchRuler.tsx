@@ -149,7 +149,15 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
                   className="fill-current"
                 />
               )}
-              {!off && row.halfMm !== undefined && (
+              {!off && row.kind === 'bound' && (
+                <path
+                  d={`M${x} ${y - 6}v12M${x} ${y}h26m-7 -4l7 4l-7 4`}
+                  fill="none"
+                  className="stroke-current"
+                  strokeWidth="2"
+                />
+              )}
+              {!off && row.kind !== 'bound' && row.halfMm !== undefined && (
                 <>
                   <path
                     d={`M${clip(scale(row.valueMm - row.halfMm))} ${y}H${clip(scale(row.valueMm + row.halfMm))}`}

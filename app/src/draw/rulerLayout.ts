@@ -8,7 +8,7 @@ export interface RulerRow {
   readonly valueMm: number;
   /** Half the bar, two standard uncertainties; absent for a flag. */
   readonly halfMm?: number;
-  readonly kind: 'reading' | 'odd' | 'path' | 'school';
+  readonly kind: 'reading' | 'odd' | 'path' | 'bound' | 'school';
 }
 
 export interface RulerInput {

@@ -9,7 +9,7 @@ interface Props {
   readonly canWrite: boolean;
 }
 
-/** A dimension on the drawing: pick it, type. It edits the same reading as the list does. */
+/** A dimension on the drawing: pick it, type the dimension itself. It is the same reading as in the list. */
 function Dimension({
   drive,
   facts,
@@ -19,7 +19,7 @@ function Dimension({
   sign,
 }: Props & { readonly measurand: Measurand; readonly label: string; readonly sign: string }) {
   const reading = drive.readings.find((one) => one.measurand === measurand);
-  const control = useReading(drive, facts, measurand, reading, reading?.id ?? 'first');
+  const control = useReading(drive, facts, measurand, reading, reading?.id ?? 'first', undefined, true);
   return (
     <div className="flex h-11 items-center justify-center gap-1">
       <span aria-hidden className="flex items-center gap-1 text-base">

@@ -23,7 +23,7 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
           value={facts.path}
           write={write}
           unit={unit}
-          empty="both pulleys and their distance, or a string"
+          empty="wants both pulleys and their distance, or a string"
         />
         <Figure
           name="Old belt, inner length"
@@ -31,10 +31,12 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
           write={write}
           unit={unit}
           empty={
-            facts.oldBeltAtLeastMm ? `at least ${write(facts.oldBeltAtLeastMm)} ${unit}` : 'any way of measuring it'
+            facts.oldBeltAtLeastMm
+              ? `at least ${write(facts.oldBeltAtLeastMm)} ${unit}`
+              : 'wants any way of measuring it'
           }
         />
-        <Figure name="Section" value={facts.section} write={write} unit={unit} empty="calipers across the bend" />
+        <Figure name="Section" value={facts.section} write={write} unit={unit} empty="wants calipers across the bend" />
       </dl>
       {finding && (
         <p className="text-lg">
@@ -112,7 +114,7 @@ function Figure({
           {unit === 'in' && <span className="block text-sm text-soft">{formatInchFraction(value.value)} in</span>}
         </dd>
       ) : (
-        <dd className="text-soft">wants {empty}</dd>
+        <dd className="text-soft">{empty}</dd>
       )}
     </div>
   );

@@ -38,15 +38,20 @@ export function MeasurePage() {
     );
   };
   return (
-    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="bg-sheet px-5 pt-3 pb-6">
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+      <div className="bg-sheet px-5 pt-3 pb-3">
         <h2 className="sr-only">Measure</h2>
         <DriveDrawing drawn={drawnDrive(facts, drive.crossed, unit)} unit={unit} labels={drawingFields(common)} />
-        <div className="mt-3 border-t border-hair pt-4">
+      </div>
+      <div className="order-1 bg-sheet px-5 pb-6 lg:col-start-1">
+        <div className="border-t border-hair pt-4">
           <Findings facts={facts} unit={unit} />
         </div>
       </div>
-      <aside aria-label="Readings" className="border-hair px-5 py-3 lg:border-l">
+      <aside
+        aria-label="Readings"
+        className="border-hair px-5 py-3 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+      >
         <Caution>Unplug before you turn anything by hand, and never force the tray.</Caution>
         {one('motorDiameter', 'Motor pulley', '1')}
         {one('driveDiameter', 'Drive pulley', '2')}

@@ -28,6 +28,8 @@ export function figure(measurand: Measurand, amount: number, unit: LengthUnit): 
   return amount.toFixed(2).replace(/0$/, '');
 }
 
+const NO_AUX: Aux = {};
+
 /** A field for one reading of a drive: what it shows, what was refused, and how it takes a text. */
 export interface ReadingControl {
   readonly measurand: Measurand;
@@ -54,6 +56,8 @@ export interface ReadingControl {
  * that the drawing and the list show the same typing, and nothing refused is lost.
  *
  * @param slot tells apart several fields of one measurand; the reading's id, or a word for a new one
+ * @param direct the field is a dimension of the drawing: it shows what the reading comes to, and what is typed there
+ * is the dimension itself, however it was measured before
  */
 export function useReading(
   drive: DriveRecord,
@@ -62,17 +66,20 @@ export function useReading(
   reading: Reading | undefined,
   slot = 'first',
   firstMethod?: string,
+  direct = false,
 ): ReadingControl {
   const dispatch = useAppDispatch();
   const unit = useUnit();
-  const field = `${drive.id}/${measurand}/${slot}`;
+  const field = `${drive.id}/${measurand}/${slot}${direct ? '/drawn' : ''}`;
   const draft = useAppSelector(({ openTicket }) => openTicket.drafts[field]);
   const [newMethod, setNewMethod] = useState(firstMethod ?? '');
   const [newAux, setNewAux] = useState<Aux>({});
   const [mayKeep, setMayKeep] = useState(false);
-  const method = findMethod(reading?.method ?? newMethod) ?? methodsFor(measurand)[0];
+  const usual = methodsFor(measurand)[0];
+  const method = direct ? usual : (findMethod(reading?.method ?? newMethod) ?? usual);
   if (!method) throw new Error(`No method measures ${measurand}.`);
-  const aux = reading?.aux ?? newAux;
+  const aux = direct ? NO_AUX : (reading?.aux ?? newAux);
+  const drawn = direct ? facts.results.find((one) => one.reading.id === reading?.id)?.read?.value : undefined;
 
   const refuse = (text: string, refusal: string): false => {
     dispatch(drafted({ field, draft: { text, refusal } }));
@@ -130,14 +137,14 @@ export function useReading(
       typed: text.trim().slice(0, 200),
       amount: amount.value,
       aux,
-      ownStd: reading?.ownStd ?? null,
+      ownStd: direct && reading?.method !== method.id ? null : (reading?.ownStd ?? null),
     });
   };
 
   return {
     measurand,
     method,
-    text: draft?.text ?? (reading ? figure(measurand, reading.amount, unit) : ''),
+    text: draft?.text ?? (reading ? figure(measurand, drawn ?? reading.amount, unit) : ''),
     dirty: draft !== undefined,
     refusal: draft?.refusal ?? null,
     mayKeep: mayKeep && draft?.refusal != null,

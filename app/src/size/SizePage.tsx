@@ -73,7 +73,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
     ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
     : '';
   return (
-    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-2 pb-4">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing

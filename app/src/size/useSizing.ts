@@ -36,8 +36,8 @@ function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit
     if (!read || (reading.measurand !== 'oldBelt' && reading.measurand !== 'stringPath')) return [];
     const path = reading.measurand === 'stringPath';
     const how = path ? 'string' : (findMethod(reading.method)?.label ?? reading.method);
-    const label = `${path ? '' : 'old belt, '}${how} ${figure(reading.measurand, reading.amount, unit)}`;
-    const kind = odd ? 'odd' : path ? 'path' : 'reading';
+    const label = `${path ? '' : read.lowerBound ? 'at least, ' : 'old belt, '}${how} ${figure(reading.measurand, reading.amount, unit)}`;
+    const kind = read.lowerBound ? 'bound' : odd ? 'odd' : path ? 'path' : 'reading';
     return [{ id: reading.id, label, valueMm: read.value, halfMm: 2 * read.std, kind }];
   });
   // Schools that would buy the same belt share a flag.
