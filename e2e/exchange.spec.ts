@@ -74,6 +74,7 @@ test('one already here: what differs is shown; keep mine, theirs or both', async
   await importFile(page, before);
   await page.getByRole('radio', { name: 'take theirs' }).click();
   await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await expect(inDialog(page)).toContainText('1 ticket taken in.');
   await importFile(page, before);
   await expect(inDialog(page)).toContainText('Nothing new');
 });
@@ -107,4 +108,76 @@ test('broken, foreign, newer and hand-edited files are refused in a sentence, an
   }
   await page.goto('/log');
   await expect(page.getByText('1 of 1 tickets')).toBeVisible();
+});
+
+test('a ticket replaced from a file while another tab writes it: the other tab lets go and goes on from the new one', async ({
+  page,
+  context,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await kept(page);
+  const before = await exportTicket(page);
+  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await take(page, 'Motor pulley', '6.4');
+  await kept(page);
+
+  const other = await context.newPage();
+  await importFile(other, before);
+  await other.getByRole('radio', { name: 'take theirs' }).click();
+  await other.getByRole('button', { name: 'Take in as chosen' }).click();
+  await expect(inDialog(other)).toContainText('1 ticket taken in.');
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+  await expect(reading(page, 'Motor pulley')).toBeEnabled();
+  await take(page, 'Drive pulley', '24.8');
+  await kept(page);
+  await page.reload();
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+});
+
+test('a tab that dies while an archive is taken in leaves all of it, or nothing', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  for (const machine of ['Pennerley T9 booth deck', 'Oberquist C5 carousel', 'Sallowfield S1 slot player']) {
+    await openTicket(page, machine);
+    await kept(page);
+  }
+  await page.goto('/log');
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export all as a zip' }).click(),
+  ]);
+  const archive = readFileSync(await zip.path());
+
+  const context = await browser.newContext({ baseURL: baseURL ?? '' });
+  const other = await context.newPage();
+  await other.addInitScript(() => {
+    // The second ticket never ends being written: its transaction is kept busy, and dies with the tab.
+    const put = IDBObjectStore.prototype.put;
+    let tickets = 0;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+      const request = put.apply(this, args);
+      if (this.name === 'tickets' && ++tickets === 2) {
+        document.title = 'stuck';
+        const stayBusy = () => (this.count().onsuccess = stayBusy);
+        stayBusy();
+      }
+      return request;
+    };
+  });
+  await importFile(other, archive, 'archive.zip');
+  await expect(other).toHaveTitle('stuck');
+  const session = await context.newCDPSession(other);
+  await Promise.race([session.send('Page.crash').catch(() => undefined), other.waitForEvent('crash')]);
+  const again = await context.newPage();
+  await again.goto('/log');
+  await expect(again.getByText('3 of 3 tickets')).toBeVisible();
+  for (const number of ['0001', '0002', '0003'])
+    await expect(again.getByRole('link', { name: new RegExp(number) })).toBeVisible();
+  await again.getByRole('link', { name: /0002/ }).click();
+  await expect(again.getByRole('heading', { level: 1 })).toContainText('Oberquist');
+  await context.close();
 });

@@ -109,7 +109,9 @@ test('the drawing is an input: pick a dimension, type', async ({ page }) => {
 });
 
 test('single keys can be bound anew and switched off', async ({ page }) => {
+  const ready = () => expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
   await page.goto('/');
+  await ready();
   await page.keyboard.press('?');
   const sheet = page.getByRole('dialog', { name: 'Keys' });
   await sheet.getByLabel('Key for: Jump').press('j');
@@ -124,6 +126,7 @@ test('single keys can be bound anew and switched off', async ({ page }) => {
   await page.waitForTimeout(200);
   await expect(page.getByRole('combobox', { name: 'Jump to' })).toHaveCount(0);
   await page.reload();
+  await ready();
   await page.keyboard.press('j');
   await page.waitForTimeout(200);
   await expect(page.getByRole('combobox', { name: 'Jump to' })).toHaveCount(0);

@@ -140,3 +140,36 @@ test('a ticket that is not here says where it may be', async ({ page }) => {
   await page.goto('/t/never-heard-of/measure');
   await expect(page.getByRole('heading', { name: 'No such ticket on this bench' })).toBeVisible();
 });
+
+test('a change made in the last moment before another ticket is opened is kept', async ({ page }) => {
+  await openTicket(page, 'Sallowfield S1 slot player');
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: /0002/ }).click();
+  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  // Writes are made slow, so that changes are still waiting when the ticket leaves the screen.
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+      const until = performance.now() + 60;
+      while (performance.now() < until);
+      return put.apply(this, args);
+    };
+  });
+  for (const [label, text] of [
+    ['Motor pulley', '6.0'],
+    ['Drive pulley', '24.8'],
+    ['Shafts', '38.2'],
+  ] as const)
+    await take(page, label, text);
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Jump to' }).fill('0001');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Sallowfield');
+  await page.goBack();
+  await expect(reading(page, 'Shafts')).toHaveValue('38.2');
+  await expect(reading(page, 'Shafts')).toBeEnabled();
+  await kept(page);
+  await page.reload();
+  await expect(reading(page, 'Shafts')).toHaveValue('38.2');
+});

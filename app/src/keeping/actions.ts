@@ -14,10 +14,10 @@ import {
 import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from '../store/bench';
 import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
 import { selectSummaries, type AppDispatch, type RootState } from '../store/store';
-import { markKept } from './keeper';
+import { markKept, unkeptRecord, whenKept } from './keeper';
 import { storeProblem } from './storage';
 import { holdTicket, onTabMessage, tellTabs, type Hold } from './tabs';
-import { loadSummaries, loadTicket, removeTicket, saveTicket } from './tickets';
+import { finishImport, loadSummaries, loadTicket, removeTicket, saveTicket } from './tickets';
 
 type Thunk<T = void> = (dispatch: AppDispatch, getState: () => RootState) => T;
 
@@ -31,9 +31,22 @@ const stampNow = (happening: Happening, gesture?: string): TicketEvent => ({
 /** The hold on the open ticket, and how to stop waiting for it. Not state: nothing is drawn from it. */
 let hold: Hold | undefined;
 let waiting: AbortController | undefined;
+/** Holds of tickets that left the screen with something still to be written: nobody else may write them before. */
+const lingering = new Map<string, Hold>();
+
+/** Releases a hold once what was written under it is in the store. */
+function releaseWhenKept(id: string, held: Hold): void {
+  lingering.set(id, held);
+  void whenKept(id).then(() => {
+    if (lingering.get(id) !== held) return;
+    lingering.delete(id);
+    held.release();
+  });
+}
 
 export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
   try {
+    await finishImport();
     dispatch(summariesLoaded(await loadSummaries()));
   } catch (error) {
     dispatch(summariesFailed(storeProblem(error)));
@@ -93,8 +106,12 @@ export const openTicket =
     dispatch(leaveTicket());
     dispatch(ticketStatus({ status: 'loading', id }));
     try {
-      const got = await holdTicket(id, () => dispatch(lost(id)), 'try');
-      const record = await loadTicket(id);
+      const still = lingering.get(id);
+      lingering.delete(id);
+      const got = still ?? (await holdTicket(id, () => dispatch(lost(id)), 'try'));
+      const unkept = unkeptRecord(id);
+      const stored = unkept ? null : await loadTicket(id);
+      const record = unkept ?? (stored && markKept(stored));
       const current = getState().openTicket.ticket;
       if (current.status === 'none' || current.id !== id) {
         got?.release();
@@ -110,7 +127,7 @@ export const openTicket =
         ticketStatus({
           status: 'open',
           id,
-          record: markKept(record),
+          record,
           access: got ? 'writer' : 'reader',
           saving: 'kept',
           problem: null,
@@ -122,11 +139,12 @@ export const openTicket =
     }
   };
 
-/** Lets go of the open ticket. Its writes have been started already; the keeper finishes them. */
-export const leaveTicket = (): Thunk => (dispatch) => {
+/** Lets go of the open ticket, once the keeper has written what is left of it. */
+export const leaveTicket = (): Thunk => (dispatch, getState) => {
+  const { ticket } = getState().openTicket;
   waiting?.abort();
   waiting = undefined;
-  hold?.release();
+  if (hold && ticket.status !== 'none') releaseWhenKept(ticket.id, hold);
   hold = undefined;
   dispatch(ticketStatus({ status: 'none' }));
   dispatch(saidAloud(null));
@@ -264,12 +282,8 @@ export const listenToTabs = (): Thunk => (dispatch, getState) => {
 /** Lets another tab have the ticket, once what is written here is kept. */
 const letGo =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    for (let wait = 0; wait < 20; wait++) {
-      const { ticket } = getState().openTicket;
-      if (ticket.status !== 'open' || ticket.saving !== 'saving') break;
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    }
+  async (dispatch) => {
+    await whenKept(id);
     hold?.release();
     dispatch(lost(id));
   };

@@ -12,6 +12,8 @@ export type Table = ReturnType<typeof table>;
 export const ticketTable: Table = table('tickets');
 export const summaryTable: Table = table('summaries');
 export const settingsTable: Table = table('settings');
+/** What is being taken in, whole, so that a tab that dies in between leaves nothing half done. */
+export const journalTable: Table = table('journal');
 export const databaseName = name;
 
 /** Why the store did not keep something, in words for the bench. */

@@ -70,6 +70,21 @@ export function holdTicket(
     });
   if (how === 'try') return ask({ ifAvailable: true });
   if (how === 'wait') return ask(signal ? { signal } : {}).catch(() => undefined);
-  tellTabs({ type: 'handOver', id });
-  return ask({ signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => ask({ steal: true }));
+  return ask({ ifAvailable: true }).then((free) => free ?? takeFrom());
+
+  function takeFrom(): Promise<Hold | undefined> {
+    tellTabs({ type: 'handOver', id });
+    return ask({ signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => ask({ steal: true }));
+  }
+}
+
+/** Does something to tickets while no other tab writes them. A tab that did is asked to let go, and reads them anew. */
+export async function withHolds<T>(ids: readonly string[], work: () => Promise<T>): Promise<T> {
+  const holds: Array<Hold | undefined> = [];
+  try {
+    for (const id of ids) holds.push(await holdTicket(id, () => undefined, 'take').catch(() => undefined));
+    return await work();
+  } finally {
+    holds.forEach((hold) => hold?.release());
+  }
 }

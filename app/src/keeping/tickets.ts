@@ -1,5 +1,5 @@
 import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
-import { summaryTable, ticketTable } from './storage';
+import { journalTable, summaryTable, ticketTable } from './storage';
 
 /*
  * The promise: a ticket is written whole or not at all, and its summary is never older than the ticket. The summary is
@@ -55,8 +55,14 @@ export async function loadSummaries(): Promise<TicketSummary[]> {
   return [...summaries.values()].filter(({ id }) => known.has(id));
 }
 
-/** Writes several tickets, all or nothing: what was there before is put back if one cannot be written. */
+const IMPORT = 'import';
+
+/**
+ * Writes several tickets, all or nothing. They are written down whole in the journal first: where the tab dies in
+ * between, `finishImport` goes on at the next start; where the store refuses, what was there before is put back.
+ */
 export async function saveAll(records: readonly TicketRecord[]): Promise<TicketSummary[]> {
+  await journalTable.setItem(IMPORT, records);
   const before = await Promise.all(records.map(({ ticket }) => loadTicket(ticket.id)));
   const summaries: TicketSummary[] = [];
   try {
@@ -68,5 +74,13 @@ export async function saveAll(records: readonly TicketRecord[]): Promise<TicketS
       await (old ? saveTicket(old) : removeTicket(record.ticket.id)).catch(() => undefined);
     }
     throw error;
+  } finally {
+    await journalTable.removeItem(IMPORT);
   }
+}
+
+/** Ends what a dying tab had begun to take in. */
+export async function finishImport(): Promise<void> {
+  const records = await journalTable.getItem<TicketRecord[]>(IMPORT);
+  if (records) await saveAll(records);
 }

@@ -4,7 +4,7 @@ import { useDropzone } from 'react-dropzone';
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 import type { Result } from '@loose-pulley/core/units';
 import { storeProblem } from '../keeping/storage';
-import { tellTabs } from '../keeping/tabs';
+import { tellTabs, withHolds } from '../keeping/tabs';
 import { loadTicket, saveAll } from '../keeping/tickets';
 import { leaveTicket } from '../keeping/actions';
 import { summariesChanged } from '../store/bench';
@@ -35,11 +35,11 @@ export function ImportFiles() {
   const dispatch = useAppDispatch();
   const [state, setState] = useState<State>({ status: 'idle' });
 
-  const keep = async (records: readonly TicketRecord[], left: number): Promise<void> => {
+  const keep = async (records: readonly TicketRecord[], left = 0, replaced: readonly string[] = []): Promise<void> => {
     try {
       // An open ticket that is replaced under the screen would be written back over its replacement.
       dispatch(leaveTicket());
-      const summaries = await saveAll(records);
+      const summaries = await withHolds(replaced, () => saveAll(records));
       dispatch(summariesChanged(summaries));
       records.forEach(({ ticket }) => tellTabs({ type: 'saved', id: ticket.id }));
       const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -81,7 +81,7 @@ export function ImportFiles() {
       if (conflicts.length > 0) setState({ status: 'asking', fresh, conflicts });
       else if (fresh.length === 0)
         setState({ status: 'done', words: 'Nothing new: all of it is here already, just the same.' });
-      else await keep(fresh, 0);
+      else await keep(fresh);
     } catch (error) {
       setState({
         status: 'refused',
@@ -113,6 +113,7 @@ export function ImportFiles() {
     void keep(
       [...state.fresh, ...theirs, ...both],
       state.conflicts.filter(({ keep: which }) => which === 'mine').length,
+      theirs.map(({ ticket }) => ticket.id),
     );
   };
 

@@ -20,6 +20,7 @@ interface Props {
 export function ReadingInput({ control, label, id, describedBy, disabled, walks, className, placeholder }: Props) {
   const ref = useRef<HTMLInputElement>(null);
   const latest = useRef(control);
+  const justFocused = useRef(false);
   useEffect(() => {
     latest.current = control;
   });
@@ -44,7 +45,15 @@ export function ReadingInput({ control, label, id, describedBy, disabled, walks,
       placeholder={placeholder}
       value={control.text}
       onChange={(event) => control.type(event.target.value)}
-      onFocus={(event) => event.target.select()}
+      onFocus={(event) => {
+        event.target.select();
+        justFocused.current = true;
+      }}
+      onMouseUp={(event) => {
+        // The click that focuses must not undo the selection: the next number typed replaces the old.
+        if (justFocused.current) event.preventDefault();
+        justFocused.current = false;
+      }}
       onBlur={() => control.dirty && control.refusal === null && control.commit()}
       onKeyDown={(event) => {
         if (event.key === 'Enter') {

@@ -115,16 +115,15 @@ export function useReading(
         (key) => aux[key] === undefined && AUX[key].usual === undefined && !(key === 'sectionMm' && facts.section),
       );
     if (!read.ok && !waits) return refuse(text, read.problem);
-    const expectedMm = facts.path?.value ?? (measurand === 'stringPath' ? facts.oldBelt?.value : undefined);
-    if (
-      read.ok &&
-      !keepAnyway &&
-      expectedMm !== undefined &&
-      (measurand === 'oldBelt' || measurand === 'stringPath') &&
-      !read.value.lowerBound
-    ) {
-      const other = measurand === 'stringPath' ? (facts.geometricPath?.value ?? expectedMm) : expectedMm;
-      const doubt = suspectLength(method, amount.value, read.value.value, other);
+    // The path is judged by the pulleys, or by the old belt; the old belt by the path. Never by itself.
+    const expectedMm =
+      measurand === 'stringPath'
+        ? (facts.geometricPath?.value ?? facts.oldBelt?.value)
+        : measurand === 'oldBelt'
+          ? facts.path?.value
+          : undefined;
+    if (read.ok && !keepAnyway && expectedMm !== undefined && !read.value.lowerBound) {
+      const doubt = suspectLength(method, amount.value, read.value.value, expectedMm);
       if (doubt) {
         setMayKeep(true);
         return refuse(text, doubt);
