@@ -67,6 +67,10 @@ test('a belt no longer than its own section, or shorter than can stretch, is sai
   await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
   await page.getByLabel(/Another belt tried/).fill('ring 1.78x28.3');
   await expect(page.getByText(/Understood: O-ring, section 1.78 mm, inner diameter 28.3 mm/)).toBeVisible();
+  await expect(page.getByText(/Here it would be: too tight, stretch/)).toBeVisible();
+  await page.getByLabel(/Another belt tried/).fill('1.2x20');
+  await expect(page.getByText(/It would have to stretch to \d\.\d times its length/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
   await page.getByRole('slider', { name: /Stretch ruler/ }).press('Home');
   await expect(page.getByRole('complementary', { name: 'The belt to fit' })).toContainText(/too tight|firm/i);
 });

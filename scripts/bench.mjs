@@ -1,15 +1,14 @@
-import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { ensureBuilt, ensurePackages, root } from './setup.mjs';
+import { launch, serve } from './stage.mjs';
 
 /* npm run bench: what the user waits for, measured here and now, as a table. Nothing is asserted. */
 ensurePackages();
 const { ensureChromium } = await import('./chromium.mjs');
 if (!ensureChromium()) process.exit(1);
 ensureBuilt();
-const { chromium } = await import('@playwright/test');
 const vite = await import('vite');
 const express = (await import('express')).default;
 const compression = (await import('compression')).default;
@@ -37,26 +36,9 @@ const bareServer = express()
 const BARE = 'http://127.0.0.1:4822/';
 
 // The app, on the demo and on an empty bench.
-const serve = (port, ...mode) =>
-  spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', String(port), ...mode], { stdio: 'ignore' });
-const servers = [serve(4820, '--demo'), serve(4821)];
-const DEMO = 'http://127.0.0.1:4820';
-const BENCH = 'http://127.0.0.1:4821';
-for (const url of [DEMO, BENCH])
-  for (let i = 0; i < 100 && !(await fetch(`${url}/health`).catch(() => null))?.ok; i++)
-    await new Promise((done) => setTimeout(done, 50));
-
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const servers = [await serve(4820, '--demo'), await serve(4821)];
+const [DEMO, BENCH] = servers.map(({ url }) => url);
+const browser = await launch();
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 const page = await context.newPage();
 const session = await context.newCDPSession(page);
@@ -114,23 +96,27 @@ const ticket = median(await runs(9, () => usable(`${DEMO}/t/demo-0147/measure`, 
 row('time to usable, bare React page', ms(bare), 'reference');
 row('time to usable, a ticket', ms(ticket), `${(ticket / bare).toFixed(1)} × reference`);
 
+/** Notes, for each key-press from now on, how long the next painted frame took. */
+const watchRepaints = () =>
+  page.evaluate(() => {
+    window.repaints = [];
+    addEventListener(
+      'keydown',
+      () => {
+        const start = performance.now();
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel();
+          channel.port1.onmessage = () => window.repaints.push(performance.now() - start);
+          channel.port2.postMessage(0);
+        });
+      },
+      true,
+    );
+  });
+
 // Key-press to repaint, typing into a reading.
 await usable(`${DEMO}/t/demo-0147/measure`, FIELD);
-await page.evaluate(() => {
-  window.repaints = [];
-  addEventListener(
-    'keydown',
-    () => {
-      const start = performance.now();
-      requestAnimationFrame(() => {
-        const channel = new MessageChannel();
-        channel.port1.onmessage = () => window.repaints.push(performance.now() - start);
-        channel.port2.postMessage(0);
-      });
-    },
-    true,
-  );
-});
+await watchRepaints();
 const field = page.locator(FIELD).first();
 await field.focus();
 for (let i = 0; i < 40; i++) {
@@ -147,21 +133,7 @@ row(
 await page.keyboard.press('Escape');
 await page.goto(`${DEMO}/t/demo-0147/size`);
 await page.locator('[role=slider]').focus();
-await page.evaluate(() => {
-  window.repaints = [];
-  addEventListener(
-    'keydown',
-    () => {
-      const start = performance.now();
-      requestAnimationFrame(() => {
-        const channel = new MessageChannel();
-        channel.port1.onmessage = () => window.repaints.push(performance.now() - start);
-        channel.port2.postMessage(0);
-      });
-    },
-    true,
-  );
-});
+await watchRepaints();
 for (let i = 0; i < 40; i++) {
   await page.keyboard.press(i % 8 < 4 ? 'ArrowLeft' : 'ArrowRight');
   await page.waitForTimeout(20);
@@ -284,7 +256,7 @@ row('Log opened with 2,000 tickets', ms(median(openLog)));
 
 await browser.close();
 bareServer.close();
-servers.forEach((server) => server.kill('SIGTERM'));
+servers.forEach(({ stop }) => stop());
 const widths = [0, 1, 2].map((column) => Math.max(...rows.map((cells) => cells[column].length)));
 console.log(
   `\n${rows

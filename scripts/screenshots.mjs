@@ -1,13 +1,12 @@
-import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureBuilt, ensurePackages, root } from './setup.mjs';
+import { launch, serve } from './stage.mjs';
 
 /* npm run screenshots: one current picture a main view, from the demo's data, into docs/screenshots. */
 ensurePackages();
 const { ensureChromium } = await import('./chromium.mjs');
 if (!ensureChromium()) process.exit(1);
 ensureBuilt();
-const { chromium } = await import('@playwright/test');
 
 const PORT = 4830;
 const SHOTS = [
@@ -21,22 +20,8 @@ const SHOTS = [
   { file: 'sheet', path: '/t/demo-0118/sheet', width: 794, height: 1123, print: true },
 ];
 
-const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--demo', '--port', String(PORT)], {
-  stdio: 'ignore',
-});
-for (let i = 0; i < 100 && !(await fetch(`http://127.0.0.1:${PORT}/health`).catch(() => null))?.ok; i++)
-  await new Promise((done) => setTimeout(done, 50));
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const { url, stop } = await serve(PORT, '--demo');
+const browser = await launch();
 for (const { file, path, width = 1280, height = 800, lamp, print } of SHOTS) {
   const page = await browser.newPage({
     viewport: { width, height },
@@ -44,7 +29,7 @@ for (const { file, path, width = 1280, height = 800, lamp, print } of SHOTS) {
     locale: 'en-GB',
     timezoneId: 'UTC',
   });
-  await page.goto(`http://127.0.0.1:${PORT}${path}`);
+  await page.goto(`${url}${path}`);
   await page.getByRole('main').getByText('One moment').waitFor({ state: 'detached' });
   await page.waitForTimeout(500);
   if (lamp) await page.getByRole('button', { name: 'Lamp' }).click();
@@ -54,4 +39,4 @@ for (const { file, path, width = 1280, height = 800, lamp, print } of SHOTS) {
   await page.close();
 }
 await browser.close();
-server.kill('SIGTERM');
+stop();

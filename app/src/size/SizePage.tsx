@@ -31,7 +31,7 @@ export function SizePage() {
           unit={unit}
           labels={drawingFields({ drive, facts, canWrite })}
         />
-        <Tries drive={drive} unit={unit} canWrite={canWrite} />
+        <Tries drive={drive} unit={unit} canWrite={canWrite} situation={undefined} />
       </div>
       <aside aria-label="The belt to fit" className="border-hair px-5 py-4 lg:border-l">
         <h3 className="text-xl">Not enough to choose by yet</h3>
@@ -97,7 +97,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
         </div>
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
-        <Tries drive={drive} unit={unit} canWrite={canWrite} />
+        <Tries drive={drive} unit={unit} canWrite={canWrite} situation={situation} />
         <Schools schools={sizing.schools} unit={unit} onPick={onPick} />
         <Ranked ranking={sizing.ranking} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
       </div>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { beltLabel } from '@loose-pulley/core/catalogue';
-import { parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
+import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/ticket';
 import { nanoid } from 'nanoid';
 import { happen } from '../keeping/actions';
@@ -14,15 +15,19 @@ interface Props {
   readonly drive: DriveRecord;
   readonly unit: LengthUnit;
   readonly canWrite: boolean;
+  /** What a typed belt is judged against, once the path is known. */
+  readonly situation: Situation | undefined;
 }
 
 /** Every belt tried on this drive, with its verdict; and one of one's own, typed as section × size. */
-export function Tries({ drive, unit, canWrite }: Props) {
+export function Tries({ drive, unit, canWrite, situation }: Props) {
   const dispatch = useAppDispatch();
   const [typed, setTyped] = useState('');
   const understood = typed.trim() === '' ? undefined : parseBeltSize(typed);
+  const judged = understood?.ok && situation ? judge(situation, understood.value) : undefined;
+  const refusal = understood && !understood.ok ? understood.problem : judged && cannotGoOn(judged);
   const addOwn = () => {
-    if (!understood?.ok) return;
+    if (!understood?.ok || refusal) return;
     const { shape, thicknessMm, innerLengthMm } = understood.value;
     const done = dispatch(
       happen({
@@ -105,12 +110,16 @@ export function Tries({ drive, unit, canWrite }: Props) {
             className="field w-full max-w-72 text-lg"
             autoComplete="off"
           />
-          <Button disabled={!canWrite || !understood?.ok} onClick={addOwn}>
+          <Button disabled={!canWrite || !understood?.ok || refusal !== undefined} onClick={addOwn}>
             Log it
           </Button>
         </div>
-        <p aria-live="polite" className={understood && !understood.ok ? 'text-sm text-live' : 'text-sm text-soft'}>
-          {understood && (understood.ok ? `Understood: ${understood.value.echo}.` : understood.problem)}
+        <p aria-live="polite" className={refusal ? 'text-sm text-live' : 'text-sm text-soft'}>
+          {understood?.ok && `Understood: ${understood.value.echo}. `}
+          {refusal}
+          {judged &&
+            !refusal &&
+            `Here it would be: ${ZONE_NAMES[judged.zone]}, stretch ${formatPercent(judged.strain)}.`}
         </p>
       </div>
     </section>

@@ -12,6 +12,7 @@ export function download(name: string, content: BlobPart, type: string): void {
 export const fileName = (text: string): string =>
   text
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '') || 'ticket';

@@ -1,4 +1,4 @@
-import { twoPulleyPath, type BeltPath } from '../geometry';
+import { checkPulleys, twoPulleyPath, type BeltPath } from '../geometry';
 import { thinnedMm, type BeltSection } from '../rubber';
 import { ok, type Result } from '../units';
 import { seatedRadiusMm, type Pulley } from './seat';
@@ -44,12 +44,14 @@ const pathWith = (drive: Drive, thicknessMm: number) => {
  * @example innerPath({ motor: Ø6, drive: Ø25, centreDistanceMm: 40, crossed: false }) // 130.962
  */
 export function innerPath(drive: Drive): Result<BeltPath> {
-  return twoPulleyPath({
+  const pulleys = {
     motorRadiusMm: drive.motor.bottomDiameterMm / 2,
     driveRadiusMm: drive.drive.bottomDiameterMm / 2,
     centreDistanceMm: drive.centreDistanceMm,
     crossed: drive.crossed,
-  });
+  };
+  const possible = checkPulleys(pulleys);
+  return possible.ok ? twoPulleyPath(pulleys) : possible;
 }
 
 /**

@@ -1,7 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { polygonHull, polygonLength } from 'd3-polygon';
-import { asPathPulleys, beltPath, ovalPerimeterMm, sagMm, twoPulleyPath, type PathPulley, type TwoPulleys } from '.';
+import {
+  asPathPulleys,
+  beltPath,
+  checkPulleys,
+  ovalPerimeterMm,
+  sagMm,
+  twoPulleyPath,
+  type PathPulley,
+  type TwoPulleys,
+} from '.';
 
 const lengthOf = (drive: TwoPulleys): number => {
   const path = twoPulleyPath(drive);
@@ -112,8 +121,13 @@ describe('what no mechanism can be', () => {
     [open(10, 12, 15), 'overlap'],
     [open(Number.NaN, 12, 40), 'motor pulley'],
   ])('is refused by name', (drive, words) => {
-    const path = twoPulleyPath(drive);
-    expect(!path.ok && path.problem).toContain(words);
+    const possible = checkPulleys(drive);
+    expect(!possible.ok && possible.problem).toContain(words);
+  });
+  test('rims that all but touch are possible, even with a belt thicker than the gap: it lies on the far sides', () => {
+    expect(checkPulleys(open(3, 12, 15.2)).ok).toBe(true);
+    expect(twoPulleyPath(open(3.6, 12.6, 15.2)).ok).toBe(true);
+    expect(twoPulleyPath(open(3.6, 12.6, 15.2, true)).ok).toBe(false);
   });
   test('a path names the two pulleys that cannot be joined', () => {
     const [motor, drive] = asPathPulleys(open(3, 12, 5));

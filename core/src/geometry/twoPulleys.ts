@@ -27,26 +27,32 @@ export function asPathPulleys(drive: TwoPulleys): readonly [PathPulley, PathPull
 }
 
 /**
- * Length, spans and wraps of a two-pulley path, refusing what no mechanism can be: sizes that are not positive, or
- * pulleys whose rims overlap.
+ * Refuses pulleys that no mechanism can hold: sizes that are not positive, or rims that overlap.
  *
- * Source: common tangents of two circles; e.g. Shigley's Mechanical Engineering Design, flat belt geometry.
- *
- * @example twoPulleyPath({ motorRadiusMm: 3, driveRadiusMm: 12.5, centreDistanceMm: 40, crossed: false })
- * // lengthMm 130.962
+ * @param drive radii of the pulleys themselves, not of the belt's line: a belt lies on the far sides, and its line may
+ * well be wider than the gap between the rims
+ * @example checkPulleys({ motorRadiusMm: 10, driveRadiusMm: 12, centreDistanceMm: 15, crossed: false }).ok // false
  */
-export function twoPulleyPath(drive: TwoPulleys): Result<BeltPath> {
+export function checkPulleys(drive: TwoPulleys): Result<true> {
   const { motorRadiusMm, driveRadiusMm, centreDistanceMm } = drive;
   if (!(motorRadiusMm > 0)) return refuse('The motor pulley must be larger than 0.');
   if (!(driveRadiusMm > 0)) return refuse('The drive pulley must be larger than 0.');
   if (!(centreDistanceMm > 0)) return refuse('The distance between the shafts must be larger than 0.');
-  if (centreDistanceMm < motorRadiusMm + driveRadiusMm) {
-    const least = (motorRadiusMm + driveRadiusMm).toFixed(1);
-    return refuse(
-      `The pulleys overlap: shafts ${centreDistanceMm.toFixed(1)} mm apart, but the two radii need ${least} mm. ` +
-        'Check for a radius typed as a diameter, or a gap typed as a centre distance.',
-    );
-  }
-  const path = beltPath(asPathPulleys(drive));
-  return path.ok ? ok(path.value) : path;
+  if (centreDistanceMm >= motorRadiusMm + driveRadiusMm) return ok(true);
+  const least = (motorRadiusMm + driveRadiusMm).toFixed(1);
+  return refuse(
+    `The pulleys overlap: shafts ${centreDistanceMm.toFixed(1)} mm apart, but the two radii need ${least} mm. ` +
+      'Check for a radius typed as a diameter, or a gap typed as a centre distance.',
+  );
 }
+
+/**
+ * Length, spans and wraps of a line round two pulleys, at whatever radii it runs.
+ *
+ * Source: common tangents of two circles; e.g. Shigley's Mechanical Engineering Design, flat belt geometry.
+ *
+ * @returns the path, or a sentence where the two cannot be joined: one inside the other, or no room to cross
+ * @example twoPulleyPath({ motorRadiusMm: 3, driveRadiusMm: 12.5, centreDistanceMm: 40, crossed: false })
+ * // lengthMm 130.962
+ */
+export const twoPulleyPath = (drive: TwoPulleys): Result<BeltPath> => beltPath(asPathPulleys(drive));

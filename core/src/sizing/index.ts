@@ -4,4 +4,4 @@ export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
 export { schools, type School } from './schools';
 export { oldBeltFinding, situationOf } from './situation';
-export { marginWord, reasons, WEAKNESS_NAMES, ZONE_NAMES } from './words';
+export { cannotGoOn, marginWord, reasons, WEAKNESS_NAMES, ZONE_NAMES } from './words';

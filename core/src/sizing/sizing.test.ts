@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
 import { driveFacts, type Reading } from '../measuring';
-import { judge, oldBeltFinding, rank, reasons, schools, situationOf, zones, type Situation } from '.';
+import { cannotGoOn, judge, oldBeltFinding, rank, reasons, schools, situationOf, zones, type Situation } from '.';
 
 const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
 const take = (measurand: Reading['measurand'], method: string, amount: number): Reading => ({
@@ -64,6 +64,13 @@ describe('judging one belt', () => {
     expect(stiff?.gripRatio).toBeCloseTo((usual?.gripRatio ?? 0) / 2, 6);
     expect(stiff?.motorLeftRatio).toBeCloseTo((usual?.motorLeftRatio ?? 0) / 2, 6);
   });
+});
+
+test('a belt shorter than rubber can be stretched is refused in words', () => {
+  const tiny = at(20);
+  expect(tiny && cannotGoOn(tiny)).toContain('times its length');
+  const tight = at(100);
+  expect(tight && cannotGoOn(tight)).toBeUndefined();
 });
 
 describe('the ranking', () => {

@@ -66,3 +66,18 @@ export function reasons(judgement: Judgement): string[] {
   else said.push(`Its margin is ${marginWord(margin)}; if it fails, it will be by ${gives}.`);
   return said;
 }
+
+/** An office band, the stretchiest thing that goes on a pulley, gives about four times its length; nothing gives more. */
+const MOST_STRETCH_RATIO = 4;
+
+/**
+ * Says why a belt cannot go on at all, where it cannot: shorter than rubber can be stretched.
+ *
+ * @returns a sentence, or undefined where it can be put on, well or badly
+ * @example cannotGoOn(judge(situation, { shape: 'square', thicknessMm: 1.2, innerLengthMm: 20 })) // 'It would have to …'
+ */
+export function cannotGoOn(judgement: Judgement): string | undefined {
+  const times = 1 + judgement.strain;
+  if (times <= MOST_STRETCH_RATIO) return undefined;
+  return `It would have to stretch to ${times.toFixed(1)} times its length; even an office band gives up at about ${MOST_STRETCH_RATIO}. Check the size and its unit.`;
+}

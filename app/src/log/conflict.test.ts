@@ -1,0 +1,29 @@
+import { expect, test } from 'vitest';
+import { everything, recordOf } from '../../../core/fixtures/sample';
+import { conflictWords } from './conflict';
+
+test('what differs is said by place, as the bench names it, with the lengths of both histories', async () => {
+  const mine = recordOf(everything);
+  const theirs = recordOf([...everything, { type: 'noteWritten', station: 'find', text: 'Oil on the pulley.' }]);
+  const { rows, more } = await conflictWords(mine, theirs);
+  expect(rows).toEqual([
+    { path: 'notes, Find', mine: 'Motor heard, tray still.', theirs: 'Oil on the pulley.' },
+    { path: 'history', mine: '20 events, last 2026-01-12 09:19', theirs: '21 events, last 2026-01-12 09:20' },
+  ]);
+  expect(more).toBe('');
+});
+
+test('a long list is cut, and says by how much', async () => {
+  const mine = recordOf(everything);
+  const theirs = recordOf([
+    ...everything,
+    {
+      type: 'detailsChanged',
+      changes: { machine: 'M', owner: 'O', serial: 'S', complaint: 'C', number: '9', loader: 'slot' },
+    },
+    { type: 'waitingChanged', waiting: { for: 'owner', what: 'a word' } },
+  ]);
+  const { rows, more } = await conflictWords(mine, theirs);
+  expect(rows).toHaveLength(7);
+  expect(more).toBe('and 2 more places.');
+});

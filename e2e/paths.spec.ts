@@ -1,0 +1,166 @@
+import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from './bench';
+
+test('three drives on a carousel keep their readings, tries and belts apart', async ({ page }) => {
+  await openTicket(page, 'Oberquist C5 carousel');
+  await measureBoothDeck(page);
+  for (const letter of ['B', 'C']) {
+    await page.getByRole('button', { name: '+ drive' }).click();
+    await expect(page).toHaveURL(new RegExp(`drive=${letter}`));
+    await expect(reading(page, 'Motor pulley')).toHaveValue('');
+  }
+  await take(page, 'Motor pulley', '7.4');
+  await page.getByRole('link', { name: 'Drive A' }).click();
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+  await page.getByRole('link', { name: 'Drive B' }).click();
+  await page.getByRole('button', { name: '− drive B' }).click();
+  await expect(page.getByRole('link', { name: 'Drive B' })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('link', { name: 'Drive B' })).toBeVisible();
+  await page.getByRole('link', { name: 'Drive C' }).click();
+  await expect(reading(page, 'Motor pulley')).toHaveValue('7.4');
+});
+
+test('other ways of measuring: pins, outside less groove, gap; the drawing shows what they come to', async ({
+  page,
+}) => {
+  await openTicket(page, 'Orrismere L12 lift player');
+  await page.getByLabel('Motor pulley, how it is measured').selectOption('over two pins');
+  await page.getByLabel('pin Ø, mm').fill('2');
+  await page.getByLabel('pin Ø, mm').press('Enter');
+  await take(page, 'Motor pulley', '13.6');
+  await expect(page.getByText('13.6 − 2 × 2.0 = 9.6')).toBeVisible();
+  await page.getByLabel('Drive pulley, how it is measured').selectOption('outside less groove');
+  await take(page, 'Drive pulley', '42.4');
+  await expect(page.getByText('Type the groove depth too')).toBeVisible();
+  await page.getByLabel('groove depth, mm').fill('1.6');
+  await page.getByLabel('groove depth, mm').press('Enter');
+  await page.getByLabel('Shafts, how it is measured').selectOption('gap between');
+  await page.getByLabel('motor pulley outside Ø, mm').fill('12.4');
+  await page.getByLabel('motor pulley outside Ø, mm').press('Enter');
+  await page.getByLabel('drive pulley outside Ø, mm').fill('42.4');
+  await page.getByLabel('drive pulley outside Ø, mm').press('Enter');
+  await take(page, 'Shafts', '6.2');
+  for (const [label, value] of [
+    [/Motor pulley diameter on the drawing/, '9.6'],
+    [/Drive pulley diameter on the drawing/, '39.2'],
+    [/Centre distance on the drawing/, '33.6'],
+  ] as const)
+    await expect(page.getByLabel(label)).toHaveValue(value);
+  // Typed into the drawing, the number is the dimension itself.
+  await page.getByLabel(/Centre distance on the drawing/).fill('34');
+  await page.getByLabel(/Centre distance on the drawing/).press('Enter');
+  await expect(page.getByLabel('Shafts, how it is measured')).toHaveValue('shaftToShaft');
+  await expect(reading(page, 'Shafts')).toHaveValue('34.0');
+});
+
+test('crossed, vee and oily: what is seen changes what is chosen', async ({ page }) => {
+  await openTicket(page, 'Sallowfield S1 slot player', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  await page.getByText('Belt shape, grooves, surfaces').click();
+  await page.getByRole('radio', { name: 'crossed' }).click();
+  await expect(page.getByText('135.')).not.toHaveCount(0);
+  await page.getByRole('radio', { name: 'open', exact: true }).first().click();
+  await page.getByLabel('Motor pulley’s surface').selectOption('oily');
+  await kept(page);
+  await page.keyboard.press('Alt+5');
+  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
+  await answer.getByText('The reasons').click();
+  await expect(answer).toContainText('the motor pulley');
+  await expect(answer).not.toContainText('1.2 × 116.0');
+  await page.keyboard.press('Alt+4');
+  await page.getByText('Belt shape, grooves, surfaces').click();
+  await page.getByLabel('Motor pulley’s groove').selectOption('vee');
+  await page.getByLabel('full angle').fill('40');
+  await page.getByLabel('full angle').blur();
+  await expect(page.getByRole('button', { name: /Undo: drive A, motor pulley’s groove/ })).toBeVisible();
+});
+
+test('tray travel and pull, measured, take the place of the assumptions', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  await page.getByText('Tray: travel and pull').click();
+  await take(page, 'Tray travel', '18.5');
+  await expect(page.getByText('18.5 / 10 turns = 1.85 a turn')).toBeVisible();
+  await take(page, 'Tray pull', '120 g');
+  await expect(reading(page, 'Tray pull')).toHaveValue('1.18');
+  await page.keyboard.press('Alt+5');
+  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
+  await expect(answer.getByText('assumed')).toHaveCount(0);
+  await expect(answer.getByText('measured')).toBeVisible();
+});
+
+test('a reading’s own uncertainty is taken, shown, and given back', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await measureBoothDeck(page);
+  const spread = () =>
+    page
+      .getByText(/^± \d\.\d mm$/)
+      .first()
+      .textContent();
+  const usual = await spread();
+  await page.getByText('distance between the shaft centres').click();
+  await page.getByLabel(/One reading is good to/).fill('2');
+  await page.getByLabel(/One reading is good to/).press('Enter');
+  await expect.poll(spread).not.toBe(usual);
+  await page.getByLabel(/One reading is good to/).fill('');
+  await page.getByLabel(/One reading is good to/).press('Enter');
+  await expect.poll(spread).toBe(usual);
+});
+
+test('the ruler is walked by finger, a school’s pick is looked at, and the way back leads to the recommended belt', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  await page.keyboard.press('Alt+5');
+  const ruler = page.getByRole('slider', { name: /Stretch ruler/ });
+  await expect(ruler).toHaveAttribute('aria-valuetext', /116\.0/);
+  const box = await ruler.boundingBox();
+  if (!box) throw new Error('the ruler is on the screen');
+  await page.mouse.click(box.x + box.width - 60, box.y + box.height - 90);
+  await expect(ruler).not.toHaveAttribute('aria-valuetext', /116\.0/);
+  await expect(page.getByText('Looked at')).toBeVisible();
+  await page
+    .getByRole('row', { name: /a tenth off/ })
+    .getByRole('button')
+    .click();
+  await expect(ruler).toHaveAttribute('aria-valuetext', /120\.0/);
+  await expect(page).toHaveURL(/belt=square-1\.2-120/);
+  await page.getByRole('button', { name: 'Back to the one recommended' }).click();
+  await expect(page.getByText('Fit this one')).toBeVisible();
+});
+
+test('the Bench groups by what is waited for; the Log finds by any word; handed back leaves the Bench', async ({
+  page,
+}) => {
+  await openTicket(page, 'Orrismere L12 lift player');
+  await page.getByRole('link', { name: /^1 Take in/ }).click();
+  await page.getByRole('radio', { name: 'the post' }).click();
+  await page.getByLabel('Namely').fill('O-ring, due Friday');
+  await page.getByLabel('Drive A: its mechanism').fill('L12 lift');
+  await page.getByLabel('Whose, or where it stands').fill('Lecture hall');
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Waits for the post' })).toContainText('O-ring, due Friday');
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await page.getByLabel(/Number, machine/).fill('lecture l12');
+  await expect(page.getByText('1 of 1 tickets')).toBeVisible();
+  await page.getByLabel(/Number, machine/).fill('nowhere');
+  await expect(page.getByText('0 of 1 tickets')).toBeVisible();
+  await page.getByLabel(/Number, machine/).fill('');
+  await page.getByRole('link', { name: /Orrismere/ }).click();
+  await page.getByRole('link', { name: /^9 Hand back/ }).click();
+  await expect(page.getByText('What was done is not written yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand it back' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
+});
+
+test('unit and lamp are kept', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await page.getByRole('button', { name: 'Lamp' }).click();
+  await page.waitForTimeout(300);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'in', exact: true })).toBeChecked();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+});
