@@ -71,19 +71,10 @@ export function BenchPage() {
               </a>
             </div>
           </div>
+        ) : open.length > 0 ? (
+          <h1 className="mb-5 text-[30px] leading-tight font-bold">Nothing wants a hand just now</h1>
         ) : (
-          <div className="mb-5">
-            <h1 className="text-[30px] leading-tight font-bold">
-              {status === 'loading' ? 'Looking at the bench…' : 'The bench is clear'}
-            </h1>
-            {status !== 'loading' && (
-              <p className="max-w-xl text-lg">
-                Measure a belt with the line on this page: type what the rule or the caliper says and how you held it.
-                From one reading you can open a ticket; both pulleys and their distance are a minute more, and then the
-                right belt is named.
-              </p>
-            )}
-          </div>
+          <EmptyBench loading={status === 'loading'} />
         )}
         {GROUPS.map(([waiting, title]) => {
           const rows = open.filter((one) => one.waiting.for === waiting);
@@ -112,8 +103,37 @@ export function BenchPage() {
         })}
       </div>
       <aside className="border-hair px-5 py-5 max-lg:border-t lg:border-l">
-        <MeasureNow />
+        {open.length > 0 ? <MeasureNow /> : <FirstMinute />}
       </aside>
     </div>
+  );
+}
+
+/** A bench without tickets starts with the measuring itself. */
+function EmptyBench({ loading }: { readonly loading: boolean }) {
+  if (loading) return <h1 className="text-[30px] leading-tight font-bold">Looking at the bench…</h1>;
+  return (
+    <div className="max-w-xl">
+      <h1 className="mb-4 text-[30px] leading-tight font-bold">The bench is clear</h1>
+      <MeasureNow />
+    </div>
+  );
+}
+
+/** What the first minute is spent on. */
+function FirstMinute() {
+  return (
+    <section aria-labelledby="first-minute">
+      <h2 id="first-minute" className="text-lg">
+        The first minute
+      </h2>
+      <ol className="mt-2 grid list-decimal gap-2 pl-5">
+        <li>Measure the old belt, any way you like, and say which. What that way adds or takes is put right.</li>
+        <li>Open a ticket with it.</li>
+        <li>Measure both pulleys and the distance between their shafts: those do not stretch.</li>
+        <li>Size names the belt, and why.</li>
+      </ol>
+      <p className="mt-3 text-soft">Tickets from another bench come in by the Log.</p>
+    </section>
   );
 }

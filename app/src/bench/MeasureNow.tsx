@@ -50,7 +50,7 @@ export function MeasureNow() {
         Measure now
       </h2>
       <div>
-        <label htmlFor="line" className="text-sm text-soft">
+        <label htmlFor="line" className="mb-1 block text-sm text-soft">
           As you would say it: “doubled flat 66.4, section 1.2”
         </label>
         <input

@@ -127,6 +127,9 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
         >
           path {formatLength(pathMm, unit)}
         </text>
+        {pickedX !== undefined && pickedX >= left && pickedX <= right && (
+          <path d={`M${pickedX} ${bandTop}V${axisY}`} className="stroke-live" strokeWidth="1.8" />
+        )}
         {layout.rows.map(({ row, y, label }) => {
           const x = scale(row.valueMm);
           const off = x < left ? 'left' : x > right ? 'right' : undefined;
@@ -137,7 +140,7 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
                 x={label.x}
                 y={label.y}
                 textAnchor={label.anchor}
-                className={`text-sm ${row.kind === 'school' ? 'fill-soft' : 'fill-current'}`}
+                className={`text-sm ${row.kind === 'school' ? 'fill-soft' : 'fill-current'} ${label.anchor === 'start' ? 'stroke-sheet [stroke-width:4px] [paint-order:stroke]' : ''}`}
               >
                 {label.text}
                 {row.kind === 'odd' ? ' (odd one)' : ''}
@@ -207,7 +210,6 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
         })}
         {picked && pickedX !== undefined && pickedX >= left && pickedX <= right && (
           <g className="text-live">
-            <path d={`M${pickedX} ${bandTop}V${axisY}`} className="stroke-current" strokeWidth="1.8" />
             <path d={`M${pickedX} ${axisY + 32}l-8 12h16Z`} className="fill-current" />
             <text
               x={Math.max(wordsW / 2 + 4, Math.min(pickedX, widthPx - wordsW / 2 - 4))}

@@ -12,11 +12,7 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
   );
   return (
     <div className="grid gap-3">
-      {facts.driveProblem && (
-        <p role="alert" className="text-lg text-live">
-          {facts.driveProblem}
-        </p>
-      )}
+      {facts.driveProblem && <p className="text-lg text-live">{facts.driveProblem}</p>}
       <dl className="grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3">
         <Figure
           name="Path, inner length"

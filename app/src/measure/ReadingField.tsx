@@ -23,10 +23,12 @@ interface Props {
 function AuxField({
   control,
   auxKey,
+  optional,
   disabled,
 }: {
   readonly control: ReadingControl;
   readonly auxKey: AuxKey;
+  readonly optional: boolean;
   readonly disabled: boolean;
 }) {
   const unit = useUnit();
@@ -38,7 +40,7 @@ function AuxField({
   return (
     <div className="flex items-center justify-between gap-2">
       <label htmlFor={id} className="text-sm">
-        {fact.label}, {isLength ? unit : fact.unit}
+        {optional ? 'only in a vee: its full angle' : fact.label}, {isLength ? unit : fact.unit}
       </label>
       <input
         key={shown}
@@ -51,6 +53,7 @@ function AuxField({
         onBlur={(event) => {
           const { value: text } = event.target;
           if (text === shown) return;
+          if (optional && text.trim() === '') return control.setAux(auxKey, null);
           const parsed = parseLength(text, isLength ? unit : 'mm');
           if (parsed.ok && parsed.value.lengthMm >= fact.least && parsed.value.lengthMm <= fact.most)
             control.setAux(auxKey, parsed.value.lengthMm);
@@ -114,7 +117,8 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
   const result = facts.results.find((one) => one.reading.id === reading?.id);
   const echo = echoOf(control, unit);
   const unitName = measurand === 'trayPull' ? 'N' : unit;
-  const auxKeys = method.aux.filter((key) => key !== 'sectionMm');
+  const optional = method.optionalAux ?? [];
+  const auxKeys = [...method.aux.filter((key) => key !== 'sectionMm'), ...optional];
   const write = (mm: number) => formatLength(mm, unit);
   return (
     <div className="grid gap-1 border-b border-hair py-2">
@@ -169,7 +173,7 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
         )}
       </div>
       {auxKeys.map((key) => (
-        <AuxField key={key} control={control} auxKey={key} disabled={!canWrite} />
+        <AuxField key={key} control={control} auxKey={key} optional={optional.includes(key)} disabled={!canWrite} />
       ))}
       <div id={`${id}-is`} className="grid gap-1 text-sm">
         <details className="text-soft">
@@ -191,6 +195,11 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
                 Keep it all the same
               </Button>
             )}
+          </p>
+        )}
+        {measurand === 'centreDistance' && facts.driveProblem && !control.refusal && (
+          <p role="alert" className="text-live">
+            {facts.driveProblem}
           </p>
         )}
         {result?.problem && <p className="text-live">{result.problem}</p>}

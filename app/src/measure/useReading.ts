@@ -45,7 +45,8 @@ export interface ReadingControl {
   commit(text?: string, keepAnyway?: boolean): boolean;
   forget(): void;
   chooseMethod(id: string): void;
-  setAux(key: AuxKey, value: number): void;
+  /** Sets a tool's size; null takes it away again. */
+  setAux(key: AuxKey, value: number | null): void;
   /** One reading's standard uncertainty, k = 1; null takes the method's. */
   setOwnStd(std: number | null): void;
   remove(): void;
@@ -162,8 +163,10 @@ export function useReading(
       else setNewMethod(id);
     },
     setAux(key, value) {
-      if (reading) put({ ...reading, aux: { ...aux, [key]: value } });
-      else setNewAux({ ...aux, [key]: value });
+      const { [key]: _old, ...others } = aux;
+      const next: Aux = value === null ? others : { ...others, [key]: value };
+      if (reading) put({ ...reading, aux: next });
+      else setNewAux(next);
     },
     setOwnStd(std) {
       if (reading && std !== reading.ownStd) put({ ...reading, ownStd: std });
@@ -176,7 +179,8 @@ export function useReading(
 
 /** What was understood of a text, where that is not plain from the text itself: another unit, a fraction, a sum. */
 export function echoOf(control: Pick<ReadingControl, 'method' | 'text' | 'dirty'>, unit: LengthUnit): string | null {
-  if (!control.dirty || control.text.trim() === '') return null;
+  const plain = /^[+-]?[\d.,]+$/;
+  if (!control.dirty || plain.test(control.text.trim())) return null;
   const amount = parseAmount(control.method, control.text, unit);
   if (!amount.ok) return null;
   if (control.method.measurand === 'trayPull') return `${amount.value.toFixed(2)} N`;
