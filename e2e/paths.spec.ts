@@ -71,8 +71,8 @@ test('crossed, vee and oily: what is seen changes what is chosen', async ({ page
   await page.keyboard.press('Alt+4');
   await page.getByText('Belt shape, grooves, surfaces').click();
   await page.getByLabel('Motor pulley’s groove').selectOption('vee');
-  await page.getByLabel('full angle °').fill('40');
-  await page.getByLabel('full angle °').blur();
+  await page.getByRole('textbox', { name: /^full angle/ }).fill('40');
+  await page.getByRole('textbox', { name: /^full angle/ }).blur();
   await expect(page.getByRole('button', { name: /Undo: drive A, motor pulley’s groove/ })).toBeVisible();
 });
 
