@@ -53,7 +53,7 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
         </span>
         <span className="min-w-0 text-right">
           <span className="block truncate leading-snug">{next}</span>
-          <span className="block truncate text-sm leading-snug text-soft">
+          <span className="line-clamp-3 text-sm leading-snug text-soft">
             {summary.waiting.for === 'hands' ? drives : summary.waiting.what}
           </span>
         </span>
