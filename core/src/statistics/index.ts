@@ -1,1 +1,3 @@
 export { combineEstimates, oddOnesOut, rootSumSquares, totalStd, type Combined, type Estimate } from './combine';
+export { atMost, exactInterval, noneFailedBound } from './binomial';
+export { fisherTwoSided, noneAfterChance, type TwoByTwo } from './fisher';

@@ -1,0 +1,123 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { noneAfterChance } from '../statistics';
+import {
+  chanceWords,
+  cleanWanted,
+  cycleTable,
+  mayBeginProof,
+  proofState,
+  tally,
+  tallyWords,
+  unprovableWords,
+  wantedWords,
+  type Cycle,
+  type CycleResult,
+} from '.';
+
+let count = 0;
+const cycle = (result: CycleResult, more: Partial<Cycle> = {}): Cycle => ({
+  id: `c${count++}`,
+  at: '2026-02-01T10:00:00Z',
+  action: 'open',
+  result,
+  seconds: null,
+  loaded: false,
+  place: '',
+  conditions: [],
+  proofId: null,
+  ...more,
+});
+const times = (n: number, make: () => Cycle): Cycle[] => Array.from({ length: n }, make);
+
+describe('how many clean cycles', () => {
+  // The working paper's three cases; the first is worked in the tests of Fisher's and of the exact interval.
+  test.each([
+    [4, 12, 8, 12, 29],
+    [3, 12, 11, 19, 54],
+    [1, 20, 59, 381, 2367],
+  ])('%i of %i: %i, %i, %i', (k, n, plugIn, fisher, cautious) => {
+    expect(cleanWanted(k, n)).toEqual({ plugIn, fisher, cautious });
+  });
+  test('the test’s count is the first that parts before from after', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 0, max: 60 }), (k, more) => {
+        const n = k + more;
+        const wanted = cleanWanted(k, n);
+        expect(noneAfterChance(k, n, wanted?.fisher ?? 0)).toBeLessThan(0.05);
+        if ((wanted?.fisher ?? 0) > 1)
+          expect(noneAfterChance(k, n, (wanted?.fisher ?? 0) - 1)).toBeGreaterThanOrEqual(0.05);
+        expect(wanted?.cautious).toBeGreaterThanOrEqual(wanted?.plugIn ?? 0);
+      }),
+    );
+  });
+  test('a fault never seen, or impossible counts, give none', () => {
+    expect(cleanWanted(0, 20)).toBeUndefined();
+    expect(cleanWanted(5, 4)).toBeUndefined();
+  });
+  test('what cannot be proved on a bench is said', () => {
+    expect(unprovableWords(cleanWanted(1, 20), 1)).toContain('381 clean cycles');
+    expect(unprovableWords(undefined, 0)).toContain('never failed here');
+    expect(unprovableWords(cleanWanted(4, 12), 4)).toBeUndefined();
+  });
+  test('each reading says what it means', () => {
+    const wanted = cleanWanted(4, 12);
+    expect(wanted && wantedWords(wanted).map(({ count: n }) => n)).toEqual([8, 12, 29]);
+  });
+});
+
+describe('counting', () => {
+  const cycles = [
+    ...times(4, () => cycle('bad')),
+    ...times(7, () => cycle('good')),
+    cycle('slow'),
+    ...times(12, () => cycle('good', { loaded: true })),
+    cycle('helped', { action: 'close', place: 'deck 2' }),
+  ];
+  test('helped is a failure, slow is not but is counted', () => {
+    expect(tally(cycles)).toEqual({ n: 25, failures: 5, slow: 1 });
+  });
+  test('the table parts decks, actions, empty from loaded, and says what chance would do', () => {
+    const [first, second] = cycleTable(cycles);
+    expect(first).toMatchObject({ action: 'open', empty: { n: 12, failures: 4 }, loaded: { n: 12, failures: 0 } });
+    // Two-sided by symmetry of equal groups: twice C(12,4)/C(24,4).
+    expect(first?.chance).toBeCloseTo((2 * 495) / 10_626, 6);
+    expect(first && chanceWords(first)).toBe('Chance alone would give so large a difference 1 time in 11.');
+    expect(second).toMatchObject({ place: 'deck 2', action: 'close' });
+    expect(second && chanceWords(second)).toContain('both empty and loaded');
+  });
+  test('in words, with the bound that is shown', () => {
+    expect(tallyWords({ n: 12, failures: 4, slow: 0 })).toBe(
+      '4 of 12 failed: 33.3 %, between 9.9 and 65.1 % (exact, 19 in 20).',
+    );
+    expect(tallyWords({ n: 20, failures: 0, slow: 0 })).toContain('under 13.9 % by the one-sided bound');
+    expect(tallyWords({ n: 0, failures: 0, slow: 0 })).toBe('Nothing counted yet.');
+  });
+});
+
+describe('a proof', () => {
+  const proof = { id: 'p1', startedAt: '2026-02-01T10:00:00Z' };
+  test('ends at its first failure, whatever comes after', () => {
+    const run = [
+      ...times(8, () => cycle('good', { proofId: 'p1' })),
+      cycle('bad', { proofId: 'p1' }),
+      ...times(9, () => cycle('good', { proofId: 'p1' })),
+    ];
+    expect(proofState(proof, run)).toMatchObject({ clean: 8, failedAt: 9 });
+  });
+  test('counts its own cycles only, slow ones among them', () => {
+    const run = [
+      cycle('bad'),
+      cycle('good', { proofId: 'p0' }),
+      cycle('slow', { proofId: 'p1' }),
+      cycle('good', { proofId: 'p1' }),
+    ];
+    expect(proofState(proof, run)).toEqual({ proof, clean: 2, slow: 1 });
+  });
+  test('begins anew only after a treatment since the last began', () => {
+    expect(mayBeginProof([], [])).toBe(true);
+    expect(mayBeginProof([proof], [])).toBe(false);
+    expect(mayBeginProof([proof], [{ id: 't', at: '2026-02-01T09:00:00Z', what: 'cleaned' }])).toBe(false);
+    expect(mayBeginProof([proof], [{ id: 't', at: '2026-02-01T11:00:00Z', what: 'belt renewed' }])).toBe(true);
+  });
+});

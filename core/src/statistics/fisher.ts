@@ -1,0 +1,50 @@
+/** Logarithm of the number of ways to choose k of n. */
+function logChoose(n: number, k: number): number {
+  let sum = 0;
+  for (let i = 1; i <= Math.min(k, n - k); i++) sum += Math.log((n - i + 1) / i);
+  return sum;
+}
+
+/** A table of two groups, each counted as failed and good. */
+export interface TwoByTwo {
+  readonly failedA: number;
+  readonly goodA: number;
+  readonly failedB: number;
+  readonly goodB: number;
+}
+
+/** Chance of exactly this many failures in A, the margins given. */
+function chance(failedA: number, nA: number, nB: number, failed: number): number {
+  return Math.exp(logChoose(nA, failedA) + logChoose(nB, failed - failedA) - logChoose(nA + nB, failed));
+}
+
+/**
+ * Fisher's exact test, two-sided: how often chance alone would give so large a difference between the groups, or a
+ * larger one. Not the odds that the difference is real.
+ *
+ * Source: R. A. Fisher, The Design of Experiments, 1935. Tables no likelier than the one seen are summed.
+ *
+ * @returns 1 where either group is empty
+ * @example fisherTwoSided({ failedA: 3, goodA: 1, failedB: 1, goodB: 3 }) // 0.486
+ */
+export function fisherTwoSided({ failedA, goodA, failedB, goodB }: TwoByTwo): number {
+  const [nA, nB, failed] = [failedA + goodA, failedB + goodB, failedA + failedB];
+  if (nA === 0 || nB === 0) return 1;
+  // Rounding must not part tables of the very same chance.
+  const seen = chance(failedA, nA, nB, failed) * (1 + 1e-9);
+  let sum = 0;
+  for (let k = Math.max(0, failed - nB); k <= Math.min(nA, failed); k++) {
+    const likely = chance(k, nA, nB, failed);
+    if (likely <= seen) sum += likely;
+  }
+  return Math.min(1, sum);
+}
+
+/**
+ * Fisher's test, one-sided, of k failures in n before against none in m after: the chance that all k would fall before.
+ *
+ * @example noneAfterChance(4, 12, 12) // 0.0466
+ */
+export function noneAfterChance(k: number, n: number, m: number): number {
+  return Math.exp(logChoose(n, k) - logChoose(n + m, k));
+}
