@@ -8,6 +8,7 @@ const rooms = [
   'measuring',
   'catalogue',
   'sizing',
+  'proving',
   'ticket',
   'exchange',
 ];

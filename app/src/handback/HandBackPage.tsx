@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/catalogue';
 import { writeTicketName } from './names';
-import { STATION_NAMES, STATIONS, type HandBack, type Ticket } from '@loose-pulley/core/ticket';
+import { COMPLAINT_STATE_NAMES, STATION_NAMES, STATIONS, type HandBack, type Ticket } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
@@ -15,6 +15,9 @@ import { TextArea } from '../ui/TextLine';
 function openEnds(ticket: Ticket): ReadonlyArray<{ readonly text: string; readonly to: string }> {
   const link = (station: string) => `/t/${ticket.id}/${station}`;
   const ends: Array<{ text: string; to: string }> = [];
+  for (const { words, state } of ticket.complaints) {
+    if (state === 'open') ends.push({ text: `“${words}” is not answered yet.`, to: link('takeIn') });
+  }
   for (const drive of ticket.drives) {
     const last = drive.tries[drive.tries.length - 1];
     if (!last) continue;
@@ -57,10 +60,15 @@ export function HandBackPage() {
     <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Hand back</h2>
-        {ticket.complaint !== '' && (
-          <p className="text-lg">
-            It came in <q>{ticket.complaint}</q>.
-          </p>
+        {ticket.complaints.length > 0 && (
+          <ul aria-label="What it came in with" className="grid gap-1 text-lg">
+            {ticket.complaints.map((one) => (
+              <li key={one.id}>
+                <q>{one.words}</q>, <strong>{COMPLAINT_STATE_NAMES[one.state]}</strong>
+                {one.after !== '' && `: ${one.after}`}
+              </li>
+            ))}
+          </ul>
         )}
         {area('found', 'What was found')}
         {area('done', 'What was done')}

@@ -7,6 +7,7 @@ import {
   redoTarget,
   STATION_NAMES,
   undoTarget,
+  type Complaint,
   type Details,
   type Happening,
   type TicketEvent,
@@ -220,17 +221,34 @@ export function nextNumber(state: RootState): string {
   return String(highest + 1).padStart(4, '0');
 }
 
+/** A complaint as it is when the owner has just said it. */
+export const newComplaint = (id: string, words: string): Complaint => ({
+  id,
+  words,
+  state: 'open',
+  drivetrain: true,
+  sounds: [],
+  before: '',
+  after: '',
+});
+
 /** Opens a new ticket and keeps it. @returns its id; what the browser threw where it cannot be kept */
 export const newTicket =
   (
-    details: Omit<Details, 'number'>,
+    { complaint, ...details }: Omit<Details, 'number'> & { readonly complaint: string },
     then: (driveId: string) => readonly Happening[] = () => [],
   ): Thunk<Promise<string>> =>
   async (dispatch, getState) => {
     const ticketId = nanoid(12);
     const driveId = nanoid(12);
     const opened = openRecord(
-      stampNow({ type: 'ticketOpened', ticketId, driveId, details: { ...details, number: nextNumber(getState()) } }),
+      stampNow({
+        type: 'ticketOpened',
+        ticketId,
+        driveId,
+        details: { ...details, number: nextNumber(getState()) },
+        complaint: complaint === '' ? null : newComplaint(nanoid(10), complaint),
+      }),
     );
     if (!opened.ok) throw new Error(opened.problem);
     let record = opened.value;

@@ -8,7 +8,7 @@ test('what differs is said by place, as the bench names it, with the lengths of 
   const { rows, more } = await conflictWords(mine, theirs);
   expect(rows).toEqual([
     { path: 'notes, Find', mine: 'Motor heard, tray still.', theirs: 'Oil on the pulley.' },
-    { path: 'history', mine: '20 events, last 2026-01-12 09:19', theirs: '21 events, last 2026-01-12 09:20' },
+    { path: 'history', mine: '27 events, last 2026-01-12 09:26', theirs: '28 events, last 2026-01-12 09:27' },
   ]);
   expect(more).toBe('');
 });
@@ -19,11 +19,11 @@ test('a long list is cut, and says by how much', async () => {
     ...everything,
     {
       type: 'detailsChanged',
-      changes: { machine: 'M', owner: 'O', serial: 'S', complaint: 'C', number: '9', loader: 'slot' },
+      changes: { machine: 'M', owner: 'O', serial: 'S', number: '9', loader: 'slot' },
     },
     { type: 'waitingChanged', waiting: { for: 'owner', what: 'a word' } },
   ]);
   const { rows, more } = await conflictWords(mine, theirs);
   expect(rows).toHaveLength(7);
-  expect(more).toBe('and 2 more places.');
+  expect(more).toBe('and 1 more places.');
 });

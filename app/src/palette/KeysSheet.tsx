@@ -10,6 +10,11 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   newTicket: 'New ticket',
   fit: 'On Size: fit the belt shown, log the try',
   keep: 'On Size: keep the old belt, cleaned',
+  cycleStart: 'Counting cycles: start the watch',
+  cycleGood: 'Counting cycles: good',
+  cycleBad: 'Counting cycles: bad',
+  cycleSlow: 'Counting cycles: slow',
+  cycleHelped: 'Counting cycles: helped',
 };
 const FIXED = [
   ['Alt+1 … Alt+9', 'stations, in working order'],

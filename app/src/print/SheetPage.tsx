@@ -1,14 +1,18 @@
 import { beltLabel } from '@loose-pulley/core/catalogue';
 import { findMethod } from '@loose-pulley/core/measuring';
 import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
+import { proofState, proofWords, tally, tallyWords } from '@loose-pulley/core/proving';
 import {
+  COMPLAINT_STATE_NAMES,
   factsOf,
   LOADER_NAMES,
   MEASURAND_NAMES,
+  SOUND_NAMES,
   STATION_NAMES,
   STATIONS,
   VERDICT_NAMES,
   type DriveRecord,
+  type Ticket,
 } from '@loose-pulley/core/ticket';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { figure } from '../measure/useReading';
@@ -60,7 +64,6 @@ export function SheetPage() {
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 border-b border-hair py-2">
           {(
             [
-              ['Came in', ticket.complaint && `“${ticket.complaint}”`],
               ['Whose', ticket.owner],
               ['Serial', ticket.serial],
               ['Kind', LOADER_NAMES[ticket.loader]],
@@ -74,6 +77,20 @@ export function SheetPage() {
               </div>
             ))}
         </dl>
+        {ticket.complaints.length > 0 && (
+          <section className="break-inside-avoid border-b border-hair py-2">
+            <h3 className="text-base">Complaints</h3>
+            {ticket.complaints.map((one) => (
+              <p key={one.id}>
+                “{one.words}”: <strong>{COMPLAINT_STATE_NAMES[one.state]}</strong>
+                {one.sounds.length > 0 && ` · heard: ${one.sounds.map((sound) => SOUND_NAMES[sound]).join(', ')}`}
+                {one.before && ` · before: ${one.before}`}
+                {one.after && ` · after: ${one.after}`}
+              </p>
+            ))}
+          </section>
+        )}
+        <CyclesOnPaper ticket={ticket} />
         {ticket.drives.map((drive) => (
           <DriveOnPaper key={drive.id} drive={drive} unit={unit} />
         ))}
@@ -105,6 +122,26 @@ export function SheetPage() {
         </p>
       </article>
     </div>
+  );
+}
+
+/** What was counted before and after, and how each proof ended. */
+function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
+  if (ticket.cycles.length === 0) return null;
+  const before = ticket.cycles.filter(({ proofId }) => proofId === null);
+  return (
+    <section className="break-inside-avoid border-b border-hair py-2">
+      <h3 className="text-base">Counted cycles</h3>
+      {before.length > 0 && <p>Before: {tallyWords(tally(before))}</p>}
+      {ticket.treatments.map(({ id, what }) => (
+        <p key={id}>Treated: {what}</p>
+      ))}
+      {ticket.proofs.map((proof, index) => (
+        <p key={proof.id}>
+          Proof {index + 1}: {proofWords(proofState(proof, ticket.cycles))}
+        </p>
+      ))}
+    </section>
   );
 }
 

@@ -2,7 +2,18 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LengthUnit } from '@loose-pulley/core/units';
 
 /** What a single key does. Rebound on the shortcuts sheet, for a foot pedal. */
-export type KeyAction = 'jump' | 'help' | 'bench' | 'newTicket' | 'fit' | 'keep';
+export type KeyAction =
+  | 'jump'
+  | 'help'
+  | 'bench'
+  | 'newTicket'
+  | 'fit'
+  | 'keep'
+  | 'cycleStart'
+  | 'cycleGood'
+  | 'cycleBad'
+  | 'cycleSlow'
+  | 'cycleHelped';
 
 export interface Settings {
   readonly unit: LengthUnit;
@@ -11,7 +22,19 @@ export interface Settings {
   readonly keys: Readonly<Record<KeyAction, string>>;
 }
 
-export const DEFAULT_KEYS: Settings['keys'] = { jump: '/', help: '?', bench: 'b', newTicket: 'n', fit: 'f', keep: 'k' };
+export const DEFAULT_KEYS: Settings['keys'] = {
+  jump: '/',
+  help: '?',
+  bench: 'b',
+  newTicket: 'n',
+  fit: 'f',
+  keep: 'k',
+  cycleStart: 'e',
+  cycleGood: 'g',
+  cycleBad: 'x',
+  cycleSlow: 's',
+  cycleHelped: 'h',
+};
 
 const initialState: Settings = { unit: 'mm', theme: 'light', singleKeys: true, keys: DEFAULT_KEYS };
 

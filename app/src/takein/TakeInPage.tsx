@@ -1,11 +1,13 @@
-import { LOADER_NAMES, LOADERS, type Details } from '@loose-pulley/core/ticket';
+import { LOADER_NAMES, LOADERS, type Details, type ErrorCode } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
+import { CycleLog } from '../cycles/CycleLog';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Caution } from '../ui/Caution';
 import { Choice } from '../ui/Choice';
 import { TextArea, TextLine } from '../ui/TextLine';
+import { Complaints } from './Complaints';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
 export function TakeInPage() {
@@ -27,13 +29,7 @@ export function TakeInPage() {
     <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Take in</h2>
-        <TextArea
-          label="What it does wrong, in the owner’s words"
-          rows={2}
-          value={ticket.complaint}
-          disabled={!canWrite}
-          onText={(text, gesture) => change({ complaint: text.slice(0, 500) }, gesture)}
-        />
+        <Complaints />
         <div className="grid gap-5 md:grid-cols-2">
           {line('machine', 'Machine', 120)}
           {line('owner', 'Whose, or where it stands', 120)}
@@ -72,6 +68,7 @@ export function TakeInPage() {
             }
           />
         </div>
+        <CycleLog proofId={null} />
         <StationFoot station="takeIn" note />
       </div>
       <aside aria-label="What it waits for" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
@@ -99,10 +96,42 @@ export function TakeInPage() {
             dispatch(happen({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
           }
         />
+        <TextArea
+          label={`What is normal for ${drive.mechanism || 'this mechanism'}`}
+          rows={2}
+          value={drive.normal}
+          disabled={!canWrite}
+          onText={(text, gesture) =>
+            dispatch(
+              happen({ type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } }, gesture),
+            )
+          }
+        />
+        <TextArea
+          label="Its error codes, one a line: code, then what it means"
+          rows={3}
+          value={drive.codes.map(({ code, meaning }) => `${code} ${meaning}`).join('\n')}
+          disabled={!canWrite}
+          onText={(text, gesture) =>
+            dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
+          }
+        />
         <p className="text-sm text-soft">
-          Complaints one by one, counted cycles, pictures and the unplugging timer will come to this station.
+          Pictures, custody of discs and the unplugging timer will come to this station.
         </p>
       </aside>
     </div>
   );
 }
+
+/** Lines of codes as typed: the first word is the code. */
+const readCodes = (text: string): ErrorCode[] =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+    .slice(0, 200)
+    .map((line) => {
+      const [code = '', ...meaning] = line.split(/\s+/);
+      return { code: code.slice(0, 40), meaning: meaning.join(' ').slice(0, 400) };
+    });

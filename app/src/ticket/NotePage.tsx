@@ -3,7 +3,7 @@ import { STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
 import { Caution } from '../ui/Caution';
 import { StationFoot } from './StationFoot';
 
-type NoteStation = Exclude<StationId, 'takeIn' | 'measure' | 'size' | 'handBack'>;
+type NoteStation = Exclude<StationId, 'takeIn' | 'measure' | 'size' | 'prove' | 'handBack'>;
 
 /** What the stations not built yet will hold, in one honest line, and the caution that applies already. */
 const STATIONS_TO_COME: Readonly<
@@ -28,11 +28,6 @@ const STATIONS_TO_COME: Readonly<
     will: 'It will play the strip backwards and count the screws in again. Until then it takes a note.',
     ask: 'Which screw hides under the cables, which mark meets which, what is left over.',
     mind: 'Nothing pinched, nothing bridged, and no power while a hand is inside.',
-  },
-  prove: {
-    will: 'It will count cycles and say what they prove. Until then it takes a note.',
-    ask: 'How many cycles, empty and loaded, cold; each deck; first and last track; with the lid on.',
-    mind: 'Fingers out of the tray. Try a junk disc first, the owner’s last.',
   },
 };
 

@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
-import { STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
+import { headline, STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
 import { openTicket, takeOver } from '../keeping/actions';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
@@ -56,7 +56,7 @@ export function TicketPage() {
             {ticket.number}
           </Link>
           <span className="text-2xl leading-tight font-bold">{ticket.machine || 'Unnamed machine'}</span>
-          {ticket.complaint && <q className="font-normal text-soft italic">{ticket.complaint}</q>}
+          {headline(ticket) && <q className="font-normal text-soft italic">{headline(ticket)}</q>}
         </h1>
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>

@@ -5,6 +5,7 @@ const MeasurePage = page(async () => (await import('../measure/MeasurePage')).Me
 const SizePage = page(async () => (await import('../size/SizePage')).SizePage);
 const TakeInPage = page(async () => (await import('../takein/TakeInPage')).TakeInPage);
 const HandBackPage = page(async () => (await import('../handback/HandBackPage')).HandBackPage);
+const ProvePage = page(async () => (await import('../prove/ProvePage')).ProvePage);
 const NotePage = page(async () => (await import('./NotePage')).NotePage);
 
 /** The stations, each in a file of its own. Those not built yet share one that takes a note. */
@@ -16,7 +17,7 @@ export const STATION_PAGES: Readonly<Record<StationId, Page>> = {
   size: SizePage,
   clean: NotePage,
   rebuild: NotePage,
-  prove: NotePage,
+  prove: ProvePage,
   handBack: HandBackPage,
 };
 

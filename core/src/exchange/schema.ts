@@ -1,8 +1,11 @@
 import * as yup from 'yup';
+import { CYCLE_ACTIONS, CYCLE_RESULTS } from '../proving';
 import {
+  COMPLAINT_STATES,
   GROOVE_FORMS,
   LOADERS,
   SHAPES,
+  SOUNDS,
   STATION_MARKS,
   STATIONS,
   SURFACES,
@@ -97,6 +100,8 @@ const settings = {
   name: text(40),
   role: text(80),
   mechanism: text(80),
+  normal: text(2000),
+  codes: listOf(shape({ code: text(40), meaning: text(400) }), 200),
   crossed: flag(),
   motorGroove: groove(),
   driveGroove: groove(),
@@ -110,8 +115,31 @@ const details = {
   loader: one(LOADERS),
   serial: text(80),
   owner: text(120),
-  complaint: text(500),
 };
+const complaint = () =>
+  shape({
+    id: id(),
+    words: text(500),
+    state: one(COMPLAINT_STATES),
+    drivetrain: flag(),
+    sounds: listOf(one(SOUNDS), 20),
+    before: text(2000),
+    after: text(2000),
+  });
+const cycle = () =>
+  shape({
+    id: id(),
+    at: time(),
+    action: one(CYCLE_ACTIONS),
+    result: one(CYCLE_RESULTS),
+    seconds: number(0, 3600).nullable(),
+    loaded: flag(),
+    place: text(40),
+    conditions: listOf(text(40), 20),
+    proofId: id().nullable(),
+  });
+const treatment = () => shape({ id: id(), at: time(), what: text(2000) });
+const proof = () => shape({ id: id(), startedAt: time() });
 const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
 const handBack = { found: text(8000), done: text(8000), left: text(8000), notTested: text(8000) };
 const station = () => one(STATIONS);
@@ -119,6 +147,7 @@ const station = () => one(STATIONS);
 const ticket = shape({
   id: id(),
   ...details,
+  complaints: listOf(complaint(), 100),
   openedAt: time(),
   closedAt: time().nullable(),
   waiting: waiting(),
@@ -128,13 +157,21 @@ const ticket = shape({
     shape({ id: id(), ...settings, readings: listOf(reading(), 500), tries: listOf(tryRecord(), 200) }),
     20,
   ).min(1),
+  cycles: listOf(cycle(), 20_000),
+  treatments: listOf(treatment(), 500),
+  proofs: listOf(proof(), 500),
   handBack: shape(handBack),
 });
 
 const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
-  ticketOpened: { ticketId: id(), driveId: id(), details: shape(details) },
+  ticketOpened: { ticketId: id(), driveId: id(), details: shape(details), complaint: complaint().nullable() },
   detailsChanged: { changes: some(details) },
   waitingChanged: { waiting: waiting() },
+  complaintPut: { complaint: complaint() },
+  complaintRemoved: { complaintId: id() },
+  cycleLogged: { cycle: cycle() },
+  treatmentRecorded: { treatment: treatment() },
+  proofBegun: { proof: proof() },
   stationMarked: { station: station(), mark: one(STATION_MARKS) },
   noteWritten: { station: station(), text: text(8000) },
   driveAdded: { driveId: id(), name: text(40) },

@@ -12,4 +12,4 @@ export {
 export { cycleTable } from './table';
 export { cleanWanted, TOO_MANY_CYCLES, type CleanWanted } from './wanted';
 export { mayBeginProof, proofState, type Proof, type ProofState, type Treatment } from './proof';
-export { ACTION_NAMES, chanceWords, RESULT_NAMES, tallyWords, unprovableWords, wantedWords } from './words';
+export { ACTION_NAMES, chanceWords, proofWords, RESULT_NAMES, tallyWords, unprovableWords, wantedWords } from './words';

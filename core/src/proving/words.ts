@@ -1,6 +1,7 @@
 import { exactInterval, noneFailedBound } from '../statistics';
 import { formatPercent } from '../units';
 import type { CycleAction, CycleResult, CycleRow, Tally } from './cycles';
+import type { ProofState } from './proof';
 import { TOO_MANY_CYCLES, type CleanWanted } from './wanted';
 
 export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
@@ -65,6 +66,16 @@ export function wantedWords(
       means: 'were the fault as rare as the count still allows, luck would give these 1 time in 20',
     },
   ];
+}
+
+/**
+ * How a proof stands, in a sentence.
+ *
+ * @example proofWords({ proof, clean: 8, slow: 0, failedAt: 9 }) // 'failed at cycle 9: not cured.'
+ */
+export function proofWords({ clean, slow, failedAt }: ProofState): string {
+  if (failedAt !== undefined) return `failed at cycle ${failedAt}: not cured.`;
+  return `${clean} clean in a row${slow > 0 ? `, ${slow} of them slow` : ''}.`;
 }
 
 /** Says that a fault is too rare to be proved cured at a bench, where it is. */

@@ -1,3 +1,4 @@
+import { mayBeginProof } from '../proving';
 import { ok, refuse, type Result } from '../units';
 import type { TicketEvent } from './events';
 import { STATIONS, type DriveRecord, type StationId, type Ticket } from './types';
@@ -12,6 +13,8 @@ export function newDrive(id: string, name: string): DriveRecord {
     name,
     role: '',
     mechanism: '',
+    normal: '',
+    codes: [],
     crossed: false,
     motorGroove: { form: 'flat', veeAngleDeg: null },
     driveGroove: { form: 'flat', veeAngleDeg: null },
@@ -48,12 +51,16 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
     return ok({
       id: event.ticketId,
       ...event.details,
+      complaints: event.complaint ? [event.complaint] : [],
       openedAt: event.at,
       closedAt: null,
       waiting: { for: 'hands', what: '' },
       stations: eachStation('open'),
       notes: eachStation(''),
       drives: [newDrive(event.driveId, 'A')],
+      cycles: [],
+      treatments: [],
+      proofs: [],
       handBack: { found: '', done: '', left: '', notTested: '' },
     });
   }
@@ -63,6 +70,22 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       return ok({ ...ticket, ...event.changes });
     case 'waitingChanged':
       return ok({ ...ticket, waiting: event.waiting });
+    case 'complaintPut':
+      return ok({ ...ticket, complaints: upsert(ticket.complaints, event.complaint) });
+    case 'complaintRemoved':
+      return ok({ ...ticket, complaints: ticket.complaints.filter(({ id }) => id !== event.complaintId) });
+    case 'cycleLogged':
+      if (event.cycle.proofId !== null && !ticket.proofs.some(({ id }) => id === event.cycle.proofId)) {
+        return refuse('The cycle belongs to a proof that was never begun.');
+      }
+      return ok({ ...ticket, cycles: [...ticket.cycles, event.cycle] });
+    case 'treatmentRecorded':
+      return ok({ ...ticket, treatments: [...ticket.treatments, event.treatment] });
+    case 'proofBegun':
+      if (!mayBeginProof(ticket.proofs, ticket.treatments)) {
+        return refuse('A new proof begins only after something was done about the fault: record the treatment first.');
+      }
+      return ok({ ...ticket, proofs: [...ticket.proofs, event.proof] });
     case 'stationMarked':
       return ok({ ...ticket, stations: { ...ticket.stations, [event.station]: event.mark } });
     case 'noteWritten':

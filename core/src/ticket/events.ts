@@ -1,5 +1,6 @@
 import type { Reading } from '../measuring';
-import type { DriveRecord, HandBack, StationId, StationMark, Ticket, Try, Verdict } from './types';
+import type { Cycle, Proof, Treatment } from '../proving';
+import type { Complaint, DriveRecord, HandBack, StationId, StationMark, Ticket, Try, Verdict } from './types';
 
 /** What every event carries: its own id, when it happened, and the gesture it belongs to where typing goes on. */
 interface Stamp {
@@ -10,7 +11,7 @@ interface Stamp {
 }
 
 /** The details of a ticket that can be retyped. */
-export type Details = Pick<Ticket, 'number' | 'machine' | 'loader' | 'serial' | 'owner' | 'complaint'>;
+export type Details = Pick<Ticket, 'number' | 'machine' | 'loader' | 'serial' | 'owner'>;
 
 /** What of a drive is set rather than measured. */
 export type DriveSettings = Pick<
@@ -18,6 +19,8 @@ export type DriveSettings = Pick<
   | 'name'
   | 'role'
   | 'mechanism'
+  | 'normal'
+  | 'codes'
   | 'crossed'
   | 'motorGroove'
   | 'driveGroove'
@@ -28,9 +31,20 @@ export type DriveSettings = Pick<
 
 /** Everything that can happen to a ticket, at the size of a gesture. */
 export type Happening =
-  | { readonly type: 'ticketOpened'; readonly ticketId: string; readonly driveId: string; readonly details: Details }
+  | {
+      readonly type: 'ticketOpened';
+      readonly ticketId: string;
+      readonly driveId: string;
+      readonly details: Details;
+      readonly complaint: Complaint | null;
+    }
   | { readonly type: 'detailsChanged'; readonly changes: Partial<Details> }
   | { readonly type: 'waitingChanged'; readonly waiting: Ticket['waiting'] }
+  | { readonly type: 'complaintPut'; readonly complaint: Complaint }
+  | { readonly type: 'complaintRemoved'; readonly complaintId: string }
+  | { readonly type: 'cycleLogged'; readonly cycle: Cycle }
+  | { readonly type: 'treatmentRecorded'; readonly treatment: Treatment }
+  | { readonly type: 'proofBegun'; readonly proof: Proof }
   | { readonly type: 'stationMarked'; readonly station: StationId; readonly mark: StationMark }
   | { readonly type: 'noteWritten'; readonly station: StationId; readonly text: string }
   | { readonly type: 'driveAdded'; readonly driveId: string; readonly name: string }

@@ -13,11 +13,14 @@ export {
   type TicketRecord,
 } from './record';
 export {
+  COMPLAINT_STATE_NAMES,
   describeEvent,
   eventPlace,
+  headline,
   LOADER_NAMES,
   MARK_NAMES,
   MEASURAND_NAMES,
+  SOUND_NAMES,
   STATION_NAMES,
   VERDICT_NAMES,
   type EventPlace,

@@ -2,7 +2,8 @@ import { beltLabel } from '../catalogue';
 import { findMethod, type Measurand } from '../measuring';
 import { formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
-import type { Loader, StationId, StationMark, Ticket, Verdict } from './types';
+import { RESULT_NAMES, ACTION_NAMES } from '../proving';
+import type { ComplaintState, Loader, Sound, StationId, StationMark, Ticket, Verdict } from './types';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
   takeIn: 'Take in',
@@ -52,6 +53,27 @@ export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {
   twisted: 'twisted',
 };
 
+export const COMPLAINT_STATE_NAMES: Readonly<Record<ComplaintState, string>> = {
+  open: 'open',
+  cured: 'cured',
+  anotherTrade: 'another trade',
+  left: 'left as it is',
+  notReproduced: 'not reproduced',
+};
+
+export const SOUND_NAMES: Readonly<Record<Sound, string>> = {
+  silence: 'silence',
+  click: 'a click',
+  runsFree: 'motor runs free',
+  screech: 'screech',
+  growl: 'growl',
+  rattle: 'rattles when tipped',
+  thump: 'thumps when wound by hand',
+};
+
+/** The first complaint, which a ticket is known by. @example headline(ticket) // 'shy on cold mornings' */
+export const headline = (ticket: Pick<Ticket, 'complaints'>): string => ticket.complaints[0]?.words ?? '';
+
 /** Where on the ticket an event acted: what undo says and where it leads. */
 export interface EventPlace {
   readonly station: StationId;
@@ -73,6 +95,11 @@ export function eventPlace(event: TicketEvent): EventPlace {
     case 'tryLogged':
     case 'tryJudged':
       return { station: 'size', driveId: event.driveId };
+    case 'cycleLogged':
+      return { station: event.cycle.proofId === null ? 'takeIn' : 'prove' };
+    case 'treatmentRecorded':
+    case 'proofBegun':
+      return { station: 'prove' };
     case 'handBackWritten':
     case 'ticketClosed':
     case 'ticketReopened':
@@ -88,7 +115,6 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
   loader: 'kind of loader',
   serial: 'serial',
   owner: 'owner',
-  complaint: 'complaint',
   found: 'found',
   done: 'done',
   left: 'noticed and left',
@@ -96,6 +122,8 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
   name: 'name',
   role: 'what it drives',
   mechanism: 'mechanism',
+  normal: 'what is normal',
+  codes: 'error codes',
   crossed: 'crossed belt',
   motorGroove: 'motor pulley’s groove',
   driveGroove: 'drive pulley’s groove',
@@ -122,6 +150,16 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return `${changed(event.changes)} changed`;
     case 'waitingChanged':
       return `waits for ${event.waiting.for === 'hands' ? 'a hand' : `the ${event.waiting.for}`}`;
+    case 'complaintPut':
+      return `complaint “${event.complaint.words}”`;
+    case 'complaintRemoved':
+      return 'a complaint taken out';
+    case 'cycleLogged':
+      return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
+    case 'treatmentRecorded':
+      return `treatment: ${event.treatment.what}`;
+    case 'proofBegun':
+      return 'proof begun';
     case 'stationMarked':
       return `${STATION_NAMES[event.station]} marked ${MARK_NAMES[event.mark]}`;
     case 'noteWritten':

@@ -1,6 +1,7 @@
 import { driveFacts, type DriveFacts } from '../measuring';
 import type { Groove } from '../drive';
 import { oldBeltFinding } from '../sizing';
+import { headline } from './names';
 import type { TicketRecord } from './record';
 import { STATIONS, type DriveRecord, type GrooveRecord, type StationId, type Ticket } from './types';
 
@@ -62,7 +63,7 @@ export function summarise(record: TicketRecord): TicketSummary {
     id: ticket.id,
     number: ticket.number,
     machine: ticket.machine,
-    complaint: ticket.complaint,
+    complaint: headline(ticket),
     openedAt: ticket.openedAt,
     closedAt: ticket.closedAt,
     waiting: ticket.waiting,
@@ -84,7 +85,7 @@ export function summarise(record: TicketRecord): TicketSummary {
       ticket.machine,
       ticket.owner,
       ticket.serial,
-      ticket.complaint,
+      ...ticket.complaints.map(({ words }) => words),
       ...ticket.drives.map((d) => d.mechanism),
     ]
       .join(' ')

@@ -46,7 +46,7 @@ describe('undo', () => {
       driveId: 'drive-a',
       reading: reading(`r${n}`, 'motorDiameter', 'motorJaws', n),
     })),
-    fc.string().map((complaint): Happening => ({ type: 'detailsChanged', changes: { complaint } })),
+    fc.string().map((machine): Happening => ({ type: 'detailsChanged', changes: { machine } })),
   );
   test('as many undos as events lead back to the opening, and as many redos forward again', () => {
     fc.assert(

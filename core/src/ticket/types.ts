@@ -1,4 +1,5 @@
 import type { Reading } from '../measuring';
+import type { Cycle, Proof, Treatment } from '../proving';
 import type { Surface } from '../sizing';
 import type { SectionShape } from '../units';
 
@@ -30,6 +31,32 @@ export const GROOVE_FORMS = ['flat', 'round', 'vee'] as const;
 export const VERDICTS = ['untried', 'right', 'tooLoose', 'tooTight', 'twisted'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
+export const COMPLAINT_STATES = ['open', 'cured', 'anotherTrade', 'left', 'notReproduced'] as const;
+export type ComplaintState = (typeof COMPLAINT_STATES)[number];
+
+/** What a machine can be heard to do; our own words for it are in `names`. */
+export const SOUNDS = ['silence', 'click', 'runsFree', 'screech', 'growl', 'rattle', 'thump'] as const;
+export type Sound = (typeof SOUNDS)[number];
+
+/** One thing that is wrong, in the owner's words, and what became of it. */
+export interface Complaint {
+  readonly id: string;
+  readonly words: string;
+  readonly state: ComplaintState;
+  /** False for work outside the drivetrain, which is a line all the same. */
+  readonly drivetrain: boolean;
+  readonly sounds: readonly Sound[];
+  /** How it was when it came, and how it is now. */
+  readonly before: string;
+  readonly after: string;
+}
+
+/** An error code of a mechanism and what it means. */
+export interface ErrorCode {
+  readonly code: string;
+  readonly meaning: string;
+}
+
 /** A groove as kept: a vee's full angle in degrees, null otherwise. */
 export interface GrooveRecord {
   readonly form: (typeof GROOVE_FORMS)[number];
@@ -59,6 +86,9 @@ export interface DriveRecord {
   readonly role: string;
   /** The mechanism, which machines of different makes share. */
   readonly mechanism: string;
+  /** What is normal for this mechanism, so that it is not taken for a fault. */
+  readonly normal: string;
+  readonly codes: readonly ErrorCode[];
   readonly crossed: boolean;
   readonly motorGroove: GrooveRecord;
   readonly driveGroove: GrooveRecord;
@@ -86,13 +116,16 @@ export interface Ticket {
   readonly loader: Loader;
   readonly serial: string;
   readonly owner: string;
-  /** In the owner's words. */
-  readonly complaint: string;
+  readonly complaints: readonly Complaint[];
   readonly openedAt: string;
   readonly closedAt: string | null;
   readonly waiting: { readonly for: (typeof WAITING_FOR)[number]; readonly what: string };
   readonly stations: Readonly<Record<StationId, StationMark>>;
   readonly notes: Readonly<Record<StationId, string>>;
   readonly drives: readonly DriveRecord[];
+  /** Every counted cycle, oldest first. */
+  readonly cycles: readonly Cycle[];
+  readonly treatments: readonly Treatment[];
+  readonly proofs: readonly Proof[];
   readonly handBack: HandBack;
 }

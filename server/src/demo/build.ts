@@ -7,7 +7,7 @@ export type DemoReading = readonly [Reading['measurand'], string, number, Readin
 /** A ticket of the demo: when it was opened, what it is, and what happened to its drives. */
 export interface DemoTicket {
   readonly openedAt: string;
-  readonly details: Details;
+  readonly details: Details & { readonly complaint: string };
   /** Minutes between one event and the next. */
   readonly paceMinutes?: number;
   readonly happenings: readonly Happening[];
@@ -48,11 +48,21 @@ export const doneStations = (
 export function buildTicket({ openedAt, details, happenings, paceMinutes = 7 }: DemoTicket): TicketRecord {
   const { number } = details;
   const start = Date.parse(openedAt);
+  const { complaint, ...plain } = details;
   const opening: Happening = {
     type: 'ticketOpened',
     ticketId: `demo-${number}`,
     driveId: driveId(number, 'A'),
-    details,
+    details: plain,
+    complaint: {
+      id: `demo-${number}-k1`,
+      words: complaint,
+      state: 'open',
+      drivetrain: true,
+      sounds: [],
+      before: '',
+      after: '',
+    },
   };
   const events = [opening, ...happenings].map((happening, index) => ({
     ...happening,

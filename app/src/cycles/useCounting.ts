@@ -1,0 +1,70 @@
+import { nanoid } from 'nanoid';
+import { useEffect, useRef, useState } from 'react';
+import type { Cycle, CycleAction, CycleResult } from '@loose-pulley/core/proving';
+import type { Loader } from '@loose-pulley/core/ticket';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { sound } from './tones';
+
+/** What a cycle is, by the kind of loader; counted in turn. */
+export const actionsOf = (loader: Loader): readonly CycleAction[] =>
+  loader === 'slot' ? ['load', 'eject'] : loader === 'diskDrive' ? ['spinUp'] : ['open', 'close'];
+
+/** Conditions set once and kept while counting. */
+export interface Setting {
+  readonly loaded: boolean;
+  readonly place: string;
+  readonly conditions: readonly string[];
+}
+
+/** Longest time that a watch may show; a forgotten one is no measurement. */
+const LONGEST_S = 600;
+
+/**
+ * Counting cycles: the action in turn, the conditions, and the watch between a press at eject and the verdict. The
+ * watch is the browser's monotonic clock, so a changed wall clock cannot make a time negative.
+ */
+export function useCounting(loader: Loader, proofId: string | null, cycles: readonly Cycle[]) {
+  const dispatch = useAppDispatch();
+  const actions = actionsOf(loader);
+  const [chosen, setChosen] = useState<CycleAction | null>(null);
+  const [setting, setSetting] = useState<Setting>(() => {
+    const last = cycles[cycles.length - 1];
+    return last
+      ? { loaded: last.loaded, place: last.place, conditions: last.conditions }
+      : { loaded: false, place: '', conditions: [] };
+  });
+  const startedMs = useRef<number | null>(null);
+  const [running, setRunning] = useState(false);
+  const last = cycles[cycles.length - 1];
+  const turn = last ? actions[(actions.indexOf(last.action) + 1) % actions.length] : actions[0];
+  const action = chosen ?? turn ?? 'open';
+  // After an undo or a change of machine the turn is taken anew.
+  useEffect(() => setChosen(null), [last?.id]);
+
+  const start = (): void => {
+    startedMs.current = performance.now();
+    setRunning(true);
+  };
+  const verdict = (result: CycleResult): void => {
+    const elapsedS = startedMs.current === null ? null : (performance.now() - startedMs.current) / 1000;
+    startedMs.current = null;
+    setRunning(false);
+    const counted = dispatch(
+      happen({
+        type: 'cycleLogged',
+        cycle: {
+          id: nanoid(10),
+          at: new Date().toISOString(),
+          action,
+          result,
+          seconds: elapsedS === null || elapsedS > LONGEST_S ? null : Math.round(elapsedS * 100) / 100,
+          ...setting,
+          proofId,
+        },
+      }),
+    );
+    if (counted) sound(result);
+  };
+  return { action, actions, setAction: setChosen, setting, setSetting, running, start, verdict };
+}
