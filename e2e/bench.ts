@@ -32,6 +32,8 @@ export async function openTicket(page: Page, machine: string, line?: string): Pr
   await page.getByRole('button', { name: /^Open a ticket/ }).click();
   await page.getByLabel('Machine').fill(machine);
   await page.getByRole('button', { name: 'Open the ticket' }).click();
+  // The Bench names the newest ticket too; the ticket itself is open once its stations stand.
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(machine);
 }
 

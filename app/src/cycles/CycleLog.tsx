@@ -14,6 +14,7 @@ import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { Choice } from '../ui/Choice';
+import { VerdictMark } from './marks';
 import { StripPlot } from './StripPlot';
 import { useCounting } from './useCounting';
 
@@ -47,6 +48,7 @@ export function CycleLog({ proofId }: { readonly proofId: string | null }) {
       className={big ? 'min-h-20 text-2xl' : 'min-h-14'}
       onClick={() => counting.verdict(result)}
     >
+      <VerdictMark result={result} />
       {label}
     </CommitButton>
   );

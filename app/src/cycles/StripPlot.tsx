@@ -1,16 +1,8 @@
 import { memo, useMemo } from 'react';
 import { scaleLinear } from 'd3-scale';
-import { symbol, symbolCircle, symbolDiamond, symbolTriangle, symbolX } from 'd3-shape';
-import { ACTION_NAMES, RESULT_NAMES, type Cycle, type CycleAction, type CycleResult } from '@loose-pulley/core/proving';
+import { ACTION_NAMES, isFailure, RESULT_NAMES, type Cycle, type CycleAction } from '@loose-pulley/core/proving';
 import { useWidth } from '../draw/useWidth';
-
-/** A verdict's mark: shape as well as colour. */
-const MARKS: Readonly<Record<CycleResult, { readonly path: string; readonly look: string }>> = {
-  good: { path: symbol(symbolCircle, 34)() ?? '', look: 'fill-none stroke-ink' },
-  slow: { path: symbol(symbolTriangle, 44)() ?? '', look: 'fill-ink' },
-  helped: { path: symbol(symbolDiamond, 48)() ?? '', look: 'fill-live' },
-  bad: { path: symbol(symbolX, 60)() ?? '', look: 'fill-live' },
-};
+import { MARKS } from './marks';
 
 const ROW_PX = 34;
 const LEFT_PX = 74;
@@ -47,7 +39,7 @@ export const StripPlot = memo(function StripPlot({ cycles }: { readonly cycles: 
                     key={cycle.id}
                     d={MARKS[cycle.result].path}
                     transform={`translate(${x(cycle.seconds ?? 0)} ${y + lift})`}
-                    className={MARKS[cycle.result].look}
+                    className={`${MARKS[cycle.result].look} ${isFailure(cycle) ? 'text-live' : 'text-ink'}`}
                   >
                     <title>{`${RESULT_NAMES[cycle.result]}, ${(cycle.seconds ?? 0).toFixed(1)} s`}</title>
                   </path>

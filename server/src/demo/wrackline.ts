@@ -40,6 +40,30 @@ const fitted = (
       : [{ type: 'tryJudged', driveId: driveId(number, letter), tryId: id, verdict, note: remark } as const]),
   ];
 };
+/** Cycles counted one after another: `g` good, `b` bad, `s` slow, `h` helped; open and close in turn. */
+const cycles = (
+  number: string,
+  run: string,
+  verdicts: string,
+  loaded: boolean,
+  conditions: readonly string[],
+  proofId: string | null = null,
+): Happening[] =>
+  [...verdicts].map((verdict, index) => ({
+    type: 'cycleLogged',
+    cycle: {
+      id: `demo-${number}-${run}-${index}`,
+      at: new Date(Date.parse('2026-11-18T09:00:00Z') + index * 20_000).toISOString(),
+      action: index % 2 === 0 ? 'open' : 'close',
+      result: verdict === 'b' ? 'bad' : verdict === 's' ? 'slow' : verdict === 'h' ? 'helped' : 'good',
+      // Believable times: a tray takes about a second and a half, a slow one twice that, a failed one is given up on.
+      seconds: Math.round((verdict === 'b' ? 4.6 : verdict === 's' ? 3.1 : 1.5 + ((index * 7) % 5) * 0.08) * 100) / 100,
+      loaded,
+      place: '',
+      conditions,
+      proofId,
+    },
+  }));
 const square12 = (innerLengthMm: number) =>
   ({ shape: 'square', thicknessMm: 1.2, innerLengthMm, source: 'square assortment' }) as const;
 const ring070 = (dash: string, innerDiameterIn: number) =>
@@ -111,6 +135,8 @@ export const WRACKLINE: readonly DemoTicket[] = [
       complaint: 'shy on cold mornings',
     },
     happenings: [
+      ...cycles('0147', 'empty', 'bgggbgsgbgbg', false, ['cold']),
+      ...cycles('0147', 'loaded', 'gggggsgggggg', true, ['cold']),
       ...doneStations('takeIn'),
       note('find', 'Motor heard, pulley turns, tray stays. Opens when tapped. Belt shiny, not oily.'),
       ...doneStations('find'),
@@ -138,6 +164,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       complaint: 'sticks some mornings',
     },
     happenings: [
+      ...cycles('0146', 'before', 'gbgggbgsgggb', false, ['cold']),
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0146', 'A', 'loading', 'T9 loader'),
       ...readings('0146', 'A', [
@@ -151,7 +178,12 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...fitted('0146', 'A', square12(120), 'tooLoose', 'opens loaded, stalls empty'),
       ...fitted('0146', 'A', square12(116), 'right', 'twelve of twelve, empty and loaded'),
       ...doneStations('size', 'clean', 'rebuild'),
-      note('prove', '23 clean cycles so far, cold each morning. It used to fail one in twenty.'),
+      {
+        type: 'treatmentRecorded',
+        treatment: { id: 'demo-0146-h1', at: '2026-11-17T10:00:00Z', what: 'belt renewed, both pulleys cleaned' },
+      },
+      { type: 'proofBegun', proof: { id: 'demo-0146-p1', startedAt: '2026-11-17T11:00:00Z' } },
+      ...cycles('0146', 'after', 'ggggggsgggggggg', false, ['cold', 'lid on'], 'demo-0146-p1'),
     ],
   },
   {

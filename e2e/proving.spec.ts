@@ -1,0 +1,98 @@
+import type { Page } from '@playwright/test';
+import { expect, kept, openTicket, test } from './bench';
+
+const station = (page: Page, number: number) => page.keyboard.press(`Alt+${number}`);
+/** Counts by the keys alone, as a hand does: far slower than a caliper. */
+const count = async (page: Page, keys: string): Promise<void> => {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(60);
+  }
+};
+
+test('a twin deck that fails empty and not loaded: counted blind, told apart, answered on the sheet', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await station(page, 1);
+  await page.getByRole('button', { name: 'Write a complaint' }).click();
+  await page.getByLabel('Complaint 1', { exact: true }).fill('sticks it sometimes');
+  await page.getByRole('button', { name: 'Another complaint' }).click();
+  await page.getByLabel('Complaint 2', { exact: true }).fill('clock is wrong');
+  await page.getByLabel('Complaint 2 is').selectOption('another trade');
+  await page.getByText('Sounds, before and after').first().click();
+  await page.getByRole('button', { name: 'motor runs free' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('sticks it sometimes');
+
+  const log = page.getByRole('region', { name: 'Cycles counted before anything is done' });
+  await log.getByLabel('Deck or slot').fill('deck 2');
+  await log.getByRole('button', { name: 'cold' }).click();
+  await page.getByRole('heading', { level: 1 }).click();
+  await count(page, 'xgxgxgxggggg');
+  await expect(log).toContainText('4 of 12 failed: 33.3 %, between 9.9 and 65.1 % (exact, 19 in 20).');
+  await log.getByRole('radio', { name: 'loaded' }).click();
+  await page.getByRole('heading', { level: 1 }).click();
+  await count(page, 'gggggggggggg');
+  const open = log.getByRole('row', { name: /deck 2, open/ });
+  await expect(open).toContainText('4 of 6');
+  await expect(open).toContainText('0 of 6');
+  await expect(open).toContainText('Chance alone would give so large a difference 1 time in 17.');
+
+  // A mis-hit is taken back.
+  await count(page, 'x');
+  await expect(log).toContainText('5 of 25 failed');
+  await page.keyboard.press('Control+z');
+  await expect(log).toContainText('4 of 24 failed');
+
+  // The watch: a press at eject, a press for the verdict.
+  await count(page, 'e');
+  await expect(log.getByRole('button', { name: /The watch runs/ })).toBeVisible();
+  await page.waitForTimeout(400);
+  await count(page, 'g');
+  await expect(log.getByRole('img', { name: 'Times of 1 cycles, in seconds' })).toBeVisible();
+
+  await page.getByLabel('Complaint 1 is').selectOption('cured');
+  await station(page, 9);
+  await expect(page.getByRole('list', { name: 'What it came in with' })).toContainText(
+    '“clock is wrong”, another trade',
+  );
+  await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
+  const sheet = page.getByRole('article', { name: 'Bench sheet' });
+  await expect(sheet).toContainText('“sticks it sometimes”: cured · heard: motor runs free');
+  await expect(sheet).toContainText('Before: 4 of 25 failed');
+});
+
+test('a proof that fails on its 9th cycle is not cured, and is redone only after a treatment', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await station(page, 1);
+  await expect(page.getByRole('region', { name: 'Cycles counted before anything is done' })).toBeVisible();
+  await count(page, 'xgxgxgxggggg');
+  await kept(page);
+  await station(page, 8);
+  const aside = page.getByRole('complementary', { name: 'How many it takes' });
+  for (const figure of ['8', '12', '29']) await expect(aside.getByText(figure, { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Begin a proof' }).click();
+  await page.getByRole('heading', { level: 1 }).click();
+  await count(page, 'gggggggg');
+  await expect(aside.getByText('8 of 8 · shown')).toBeVisible();
+  await count(page, 'x');
+  await expect(page.getByText('Proof 1: failed at cycle 9: not cured.')).toBeVisible();
+  const begin = page.getByRole('button', { name: 'Begin a proof' });
+  await expect(begin).toBeDisabled();
+  await aside.getByLabel(/A treatment/).fill('belt renewed, pulleys cleaned');
+  await aside.getByRole('button', { name: 'Record the treatment' }).click();
+  await begin.click();
+  await page.getByRole('heading', { level: 1 }).click();
+  await count(page, 'gggggggggggg');
+  await expect(page.getByText('Proof 2: 12 clean in a row.')).toBeVisible();
+  await expect(aside.getByText('12 of 12 · shown')).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(page.getByText('Proof 2: 12 clean in a row.')).toBeVisible();
+});
+
+test('a fault never seen here is said to be unprovable', async ({ page }) => {
+  await openTicket(page, 'Tarnbeck K3 data drive');
+  await station(page, 8);
+  await expect(page.getByText('It never failed here, so no count can prove it cured.')).toBeVisible();
+});
