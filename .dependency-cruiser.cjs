@@ -9,6 +9,7 @@ const rooms = [
   'catalogue',
   'sizing',
   'proving',
+  'planning',
   'ticket',
   'exchange',
 ];

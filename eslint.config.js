@@ -20,9 +20,17 @@ export default tseslint.config(
     ignores: ['**/*.test.ts'],
     rules: {
       // Same inputs, same output: the clock and the seed are passed in.
-      'no-restricted-globals': ['error', 'Date', 'fetch', 'setTimeout', 'setInterval', 'window', 'document', 'crypto'],
+      'no-restricted-globals': ['error', 'fetch', 'setTimeout', 'setInterval', 'window', 'document', 'crypto'],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Pass the time in.',
+        },
+      ],
       'no-restricted-properties': [
         'error',
+        { object: 'Date', property: 'now', message: 'Pass the time in.' },
         { object: 'Math', property: 'random', message: 'Pass a seeded source in.' },
       ],
     },

@@ -7,8 +7,8 @@ import { defineConfig } from 'vite';
 const FIRST_LOAD = [
   /node_modules\/(react|react-dom|scheduler|react-redux|redux|redux-thunk|reselect|immer|@reduxjs|react-router|use-sync-external-store|localforage|nanoid|get-nonce)\//,
   /node_modules\/@radix-ui\/(react-toggle|react-toggle-group|react-roving-focus|react-collection|react-slot|react-context|react-primitive|primitive|react-compose-refs|react-direction|react-id|react-use-[a-z-]+)\//,
-  /core\/src\/(units|statistics|geometry|rubber|drive|measuring)\//,
-  /app\/src\/(app|store|keeping|keys|ui)\//,
+  /core\/src\/(units|statistics|geometry|rubber|drive|measuring|planning)\//,
+  /app\/src\/(app|store|keeping|keys|ui|clock)\//,
 ];
 
 export default defineConfig({

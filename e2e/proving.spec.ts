@@ -53,9 +53,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
 
   await page.getByLabel('Complaint 1 is').selectOption('cured');
   await station(page, 9);
-  await expect(page.getByRole('list', { name: 'What it came in with' })).toContainText(
-    '“clock is wrong”, another trade',
-  );
+  await expect(page.getByRole('list', { name: 'What it came in with' })).toContainText('clock is wrong, another trade');
   await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
   const sheet = page.getByRole('article', { name: 'Bench sheet' });
   await expect(sheet).toContainText('“sticks it sometimes”: cured · heard: motor runs free');

@@ -1,5 +1,7 @@
 import { Link } from 'react-router';
 import { describeEvent, redoTarget, undoTarget } from '@loose-pulley/core/ticket';
+import { MainsLine } from '../clock/MainsLine';
+import { TimerStrip } from '../clock/TimerStrip';
 import { redo, undo } from '../keeping/actions';
 import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
 import { Button } from '../ui/Button';
@@ -37,6 +39,8 @@ export function Foot() {
           )}
         </>
       )}
+      {open && <MainsLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+      <TimerStrip />
       <span aria-live="polite" className="ml-auto py-1 text-right">
         {said &&
           (said.to ? (

@@ -5,8 +5,13 @@ import { useTitle } from '../ui/title';
 import { MeasureNow } from './MeasureNow';
 import { TicketRow } from './TicketRow';
 
+/** What a ticket waits for now: a timer that runs comes before whatever else was said. */
+const waitOf = (summary: TicketSummary): 'hands' | 'clock' | 'post' | 'owner' =>
+  summary.timers.length > 0 ? 'clock' : summary.waiting.for;
+
 const GROUPS = [
   ['hands', 'Wants hands'],
+  ['clock', 'On the clock'],
   ['post', 'Waits for the post'],
   ['owner', 'Waits for the owner'],
 ] as const;
@@ -18,7 +23,7 @@ const MOST_ROWS = 60;
 function nextUp(open: readonly TicketSummary[]): TicketSummary | undefined {
   const progress = ({ marks }: TicketSummary) => [...marks].filter((mark) => mark !== 'o').length;
   return open
-    .filter(({ waiting }) => waiting.for === 'hands')
+    .filter((one) => waitOf(one) === 'hands')
     .reduce<TicketSummary | undefined>(
       (best, one) => (!best || progress(one) > progress(best) ? one : best),
       undefined,
@@ -77,7 +82,7 @@ export function BenchPage() {
           <EmptyBench loading={status === 'loading'} />
         )}
         {GROUPS.map(([waiting, title]) => {
-          const rows = open.filter((one) => one.waiting.for === waiting);
+          const rows = open.filter((one) => waitOf(one) === waiting);
           if (rows.length === 0) return null;
           return (
             <section key={waiting} aria-label={title} className="mb-4">

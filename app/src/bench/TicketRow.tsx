@@ -1,5 +1,7 @@
 import { Link } from 'react-router';
 import { STATION_NAMES, STATIONS, type TicketSummary } from '@loose-pulley/core/ticket';
+import { timerState, timerWords, type Timer } from '@loose-pulley/core/planning';
+import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
 
 const MARK_WORDS = { o: 'open', d: 'done', n: 'not needed' } as const;
@@ -32,6 +34,11 @@ function Strokes({ summary }: { readonly summary: TicketSummary }) {
   );
 }
 
+/** A running timer, to the second. */
+function TimerWords({ timer }: { readonly timer: Timer }) {
+  return timerWords(timer.what, timerState(timer, useNow()));
+}
+
 /** A ticket on the Bench: its drive drawn small, what it is, how far it is, what is next. */
 export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
   const next = summary.closedAt ? 'handed back' : STATION_NAMES[summary.next];
@@ -54,7 +61,13 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
         <span className="min-w-0 text-right">
           <span className="block truncate leading-snug">{next}</span>
           <span className="line-clamp-3 text-sm leading-snug text-soft">
-            {summary.waiting.for === 'hands' ? drives : summary.waiting.what}
+            {summary.timers[0] ? (
+              <TimerWords timer={summary.timers[0]} />
+            ) : summary.waiting.for === 'hands' ? (
+              drives
+            ) : (
+              summary.waiting.what
+            )}
           </span>
         </span>
       </Link>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Measurand } from '@loose-pulley/core/measuring';
+import { PluggedCaution } from '../clock/MainsLine';
 import { DriveDrawing } from '../draw/DriveDrawing';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
@@ -14,7 +15,7 @@ import { ReadingField } from './ReadingField';
 
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
-  const { canWrite } = useTicket();
+  const { ticket, canWrite } = useTicket();
   const { drive, facts } = useDrive();
   const unit = useUnit();
   /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
@@ -52,6 +53,7 @@ export function MeasurePage() {
         aria-label="Readings"
         className="border-hair px-5 py-3 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
       >
+        <PluggedCaution ticket={ticket} />
         <Caution>Unplug before you turn anything by hand, and never force the tray.</Caution>
         {one('motorDiameter', 'Motor pulley', '1')}
         {one('driveDiameter', 'Drive pulley', '2')}

@@ -7,7 +7,9 @@ import { useDrive, useTicket } from '../ticket/useTicket';
 import { Caution } from '../ui/Caution';
 import { Choice } from '../ui/Choice';
 import { TextArea, TextLine } from '../ui/TextLine';
+import { PluggedCaution } from '../clock/MainsLine';
 import { Complaints } from './Complaints';
+import { UnplugFirst } from './UnplugFirst';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
 export function TakeInPage() {
@@ -75,6 +77,8 @@ export function TakeInPage() {
         <Caution>
           Unplug first and leave it so for a few minutes; parts may stay charged. Then try it again before opening.
         </Caution>
+        <PluggedCaution ticket={ticket} />
+        <UnplugFirst />
         <h3 className="text-lg">It waits for</h3>
         <Choice
           label="It waits for"
@@ -116,9 +120,7 @@ export function TakeInPage() {
             dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
           }
         />
-        <p className="text-sm text-soft">
-          Pictures, custody of discs and the unplugging timer will come to this station.
-        </p>
+        <p className="text-sm text-soft">Pictures and custody of discs will come to this station.</p>
       </aside>
     </div>
   );

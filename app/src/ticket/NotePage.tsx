@@ -1,7 +1,9 @@
 import { useParams } from 'react-router';
 import { STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
 import { Caution } from '../ui/Caution';
+import { PluggedCaution } from '../clock/MainsLine';
 import { StationFoot } from './StationFoot';
+import { useTicket } from './useTicket';
 
 type NoteStation = Exclude<StationId, 'takeIn' | 'measure' | 'size' | 'prove' | 'handBack'>;
 
@@ -33,6 +35,7 @@ const STATIONS_TO_COME: Readonly<
 
 export function NotePage() {
   const station = useParams().station as NoteStation;
+  const { ticket } = useTicket();
   const { will, ask, mind } = STATIONS_TO_COME[station];
   return (
     <div className="grid max-w-3xl content-start gap-4 px-5 py-5">
@@ -41,6 +44,7 @@ export function NotePage() {
       <p>
         <span className="text-soft">Worth writing down:</span> {ask}
       </p>
+      <PluggedCaution ticket={ticket} />
       <Caution>{mind}</Caution>
       <StationFoot station={station} note />
     </div>

@@ -50,7 +50,7 @@ describe('a ticket as a file', () => {
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 1.3)),
       'contradicts itself at ticket.drives[0].readings[0].amount: it states 1.3, but its events give 1.2',
     ],
-    [JSON.stringify(changed('events.14.driveId', 'nowhere')), 'Event 15 (readingTaken)'],
+    [JSON.stringify(changed('events.16.driveId', 'nowhere')), 'Event 17 (readingTaken)'],
   ])('refuses %.40s… saying what and where', (content, words) => {
     expect(problem(content)).toContain(words);
   });

@@ -4,6 +4,7 @@ import {
   COMPLAINT_STATES,
   GROOVE_FORMS,
   LOADERS,
+  MAINS_STATES,
   SHAPES,
   SOUNDS,
   STATION_MARKS,
@@ -138,6 +139,8 @@ const cycle = () =>
     conditions: listOf(text(40), 20),
     proofId: id().nullable(),
   });
+const mains = () => shape({ state: one(MAINS_STATES), since: time() });
+const timer = () => shape({ id: id(), what: text(80), startedAt: time(), endsAt: time(), endedAt: time().nullable() });
 const treatment = () => shape({ id: id(), at: time(), what: text(2000) });
 const proof = () => shape({ id: id(), startedAt: time() });
 const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
@@ -148,6 +151,8 @@ const ticket = shape({
   id: id(),
   ...details,
   complaints: listOf(complaint(), 100),
+  mains: mains().nullable(),
+  timers: listOf(timer(), 500),
   openedAt: time(),
   closedAt: time().nullable(),
   waiting: waiting(),
@@ -169,6 +174,8 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   waitingChanged: { waiting: waiting() },
   complaintPut: { complaint: complaint() },
   complaintRemoved: { complaintId: id() },
+  mainsSaid: { mains: mains() },
+  timerPut: { timer: timer() },
   cycleLogged: { cycle: cycle() },
   treatmentRecorded: { treatment: treatment() },
   proofBegun: { proof: proof() },

@@ -52,6 +52,8 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       id: event.ticketId,
       ...event.details,
       complaints: event.complaint ? [event.complaint] : [],
+      mains: null,
+      timers: [],
       openedAt: event.at,
       closedAt: null,
       waiting: { for: 'hands', what: '' },
@@ -74,6 +76,10 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       return ok({ ...ticket, complaints: upsert(ticket.complaints, event.complaint) });
     case 'complaintRemoved':
       return ok({ ...ticket, complaints: ticket.complaints.filter(({ id }) => id !== event.complaintId) });
+    case 'mainsSaid':
+      return ok({ ...ticket, mains: event.mains });
+    case 'timerPut':
+      return ok({ ...ticket, timers: upsert(ticket.timers, event.timer) });
     case 'cycleLogged':
       if (event.cycle.proofId !== null && !ticket.proofs.some(({ id }) => id === event.cycle.proofId)) {
         return refuse('The cycle belongs to a proof that was never begun.');

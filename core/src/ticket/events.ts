@@ -1,6 +1,7 @@
 import type { Reading } from '../measuring';
+import type { Timer } from '../planning';
 import type { Cycle, Proof, Treatment } from '../proving';
-import type { Complaint, DriveRecord, HandBack, StationId, StationMark, Ticket, Try, Verdict } from './types';
+import type { Complaint, DriveRecord, HandBack, Mains, StationId, StationMark, Ticket, Try, Verdict } from './types';
 
 /** What every event carries: its own id, when it happened, and the gesture it belongs to where typing goes on. */
 interface Stamp {
@@ -42,6 +43,8 @@ export type Happening =
   | { readonly type: 'waitingChanged'; readonly waiting: Ticket['waiting'] }
   | { readonly type: 'complaintPut'; readonly complaint: Complaint }
   | { readonly type: 'complaintRemoved'; readonly complaintId: string }
+  | { readonly type: 'mainsSaid'; readonly mains: Mains }
+  | { readonly type: 'timerPut'; readonly timer: Timer }
   | { readonly type: 'cycleLogged'; readonly cycle: Cycle }
   | { readonly type: 'treatmentRecorded'; readonly treatment: Treatment }
   | { readonly type: 'proofBegun'; readonly proof: Proof }

@@ -18,6 +18,7 @@ export {
   eventPlace,
   headline,
   LOADER_NAMES,
+  MAINS_NAMES,
   MARK_NAMES,
   MEASURAND_NAMES,
   SOUND_NAMES,

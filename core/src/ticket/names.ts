@@ -3,7 +3,7 @@ import { findMethod, type Measurand } from '../measuring';
 import { formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
 import { RESULT_NAMES, ACTION_NAMES } from '../proving';
-import type { ComplaintState, Loader, Sound, StationId, StationMark, Ticket, Verdict } from './types';
+import type { ComplaintState, Loader, Mains, Sound, StationId, StationMark, Ticket, Verdict } from './types';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
   takeIn: 'Take in',
@@ -59,6 +59,12 @@ export const COMPLAINT_STATE_NAMES: Readonly<Record<ComplaintState, string>> = {
   anotherTrade: 'another trade',
   left: 'left as it is',
   notReproduced: 'not reproduced',
+};
+
+export const MAINS_NAMES: Readonly<Record<Mains['state'], string>> = {
+  plugged: 'plugged in',
+  unplugged: 'unplugged',
+  poweredOpen: 'powered, open',
 };
 
 export const SOUND_NAMES: Readonly<Record<Sound, string>> = {
@@ -154,6 +160,10 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return `complaint “${event.complaint.words}”`;
     case 'complaintRemoved':
       return 'a complaint taken out';
+    case 'mainsSaid':
+      return `mains: ${MAINS_NAMES[event.mains.state]}`;
+    case 'timerPut':
+      return event.timer.endedAt === null ? `timer, ${event.timer.what}` : `timer seen to, ${event.timer.what}`;
     case 'cycleLogged':
       return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
     case 'treatmentRecorded':

@@ -14,6 +14,8 @@ export interface TicketSummary {
   readonly openedAt: string;
   readonly closedAt: string | null;
   readonly waiting: Ticket['waiting'];
+  /** Those not seen to yet. */
+  readonly timers: Ticket['timers'];
   readonly marks: string;
   readonly next: StationId;
   readonly driveCount: number;
@@ -67,6 +69,7 @@ export function summarise(record: TicketRecord): TicketSummary {
     openedAt: ticket.openedAt,
     closedAt: ticket.closedAt,
     waiting: ticket.waiting,
+    timers: ticket.timers.filter(({ endedAt }) => endedAt === null),
     marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[ticket.stations[station]]).join(''),
     next: nextStation(ticket),
     driveCount: ticket.drives.length,

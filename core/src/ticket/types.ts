@@ -1,4 +1,5 @@
 import type { Reading } from '../measuring';
+import type { Timer } from '../planning';
 import type { Cycle, Proof, Treatment } from '../proving';
 import type { Surface } from '../sizing';
 import type { SectionShape } from '../units';
@@ -55,6 +56,13 @@ export interface Complaint {
 export interface ErrorCode {
   readonly code: string;
   readonly meaning: string;
+}
+
+/** How the machine stands to the mains, since when. The app cannot see it: the bench says it. */
+export const MAINS_STATES = ['plugged', 'unplugged', 'poweredOpen'] as const;
+export interface Mains {
+  readonly state: (typeof MAINS_STATES)[number];
+  readonly since: string;
 }
 
 /** A groove as kept: a vee's full angle in degrees, null otherwise. */
@@ -117,6 +125,9 @@ export interface Ticket {
   readonly serial: string;
   readonly owner: string;
   readonly complaints: readonly Complaint[];
+  /** Null until it was said. */
+  readonly mains: Mains | null;
+  readonly timers: readonly Timer[];
   readonly openedAt: string;
   readonly closedAt: string | null;
   readonly waiting: { readonly for: (typeof WAITING_FOR)[number]; readonly what: string };

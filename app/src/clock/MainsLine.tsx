@@ -1,0 +1,59 @@
+import { MAINS_NAMES, MAINS_STATES, type Mains, type Ticket } from '@loose-pulley/core/ticket';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+
+const NOT_SAID = 'notSaid';
+
+/** How the machine stands to the mains, on every page of its ticket: the app cannot see it, so the bench says it. */
+export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
+  const dispatch = useAppDispatch();
+  const { mains } = ticket;
+  const danger = mains !== null && mains.state !== 'unplugged';
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      <label htmlFor="mains" className="font-semibold">
+        Mains
+      </label>
+      <select
+        id="mains"
+        value={mains?.state ?? NOT_SAID}
+        disabled={!canWrite}
+        className={danger ? 'min-h-11 bg-transparent font-semibold text-live' : 'min-h-11 bg-transparent'}
+        onChange={(event) =>
+          dispatch(
+            happen({
+              type: 'mainsSaid',
+              mains: { state: event.target.value as Mains['state'], since: new Date().toISOString() },
+            }),
+          )
+        }
+      >
+        {mains === null && (
+          <option value={NOT_SAID} disabled className="bg-sheet text-ink">
+            not said
+          </option>
+        )}
+        {MAINS_STATES.map((state) => (
+          <option key={state} value={state} className="bg-sheet text-ink">
+            {MAINS_NAMES[state]}
+          </option>
+        ))}
+      </select>
+      {mains && (
+        <time dateTime={mains.since} className="text-soft">
+          since {new Date(mains.since).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+        </time>
+      )}
+    </span>
+  );
+}
+
+/** Cautions hand-turning while the plug is in. Nothing where it is out, or where nobody said. */
+export function PluggedCaution({ ticket }: { readonly ticket: Ticket }) {
+  if (ticket.mains === null || ticket.mains.state === 'unplugged') return null;
+  return (
+    <p role="alert" className="border-2 border-live px-3 py-2 font-semibold text-live">
+      It is {MAINS_NAMES[ticket.mains.state]}. Pull the plug before you open it or turn anything by hand.
+    </p>
+  );
+}

@@ -1,0 +1,22 @@
+import { useSyncExternalStore } from 'react';
+
+let nowMs = Date.now();
+const listeners = new Set<() => void>();
+let tick: ReturnType<typeof setInterval> | undefined;
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  tick ??= setInterval(() => {
+    nowMs = Date.now();
+    listeners.forEach((hear) => hear());
+  }, 1000);
+  return () => {
+    listeners.delete(listener);
+    if (listeners.size > 0) return;
+    clearInterval(tick);
+    tick = undefined;
+  };
+}
+
+/** The time to the second, one clock for all that show it; it stands still while nobody looks. */
+export const useNow = (): number => useSyncExternalStore(subscribe, () => nowMs);

@@ -1,0 +1,1 @@
+export { ago, clock, timerState, timerWords, type Timer, type TimerState } from './timer';

@@ -1,0 +1,46 @@
+import { expect, kept, openTicket, test } from './bench';
+
+test('unplugged for a few minutes: the timer outlives the page, says how late it is, and is seen to', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  const first = page.getByRole('region', { name: 'First of all' });
+  await first.getByLabel('minutes').fill('-3');
+  await expect(first.getByRole('alert')).toContainText('Read -3 minutes. Allowed');
+  await expect(first.getByRole('button', { name: 'Start the timer' })).toBeDisabled();
+  await first.getByLabel('minutes').fill('5');
+  await first.getByRole('button', { name: 'Start the timer' }).click();
+  await expect(page.getByLabel('Mains')).toHaveValue('unplugged');
+  const timers = page.getByRole('list', { name: 'Timers' });
+  await expect(timers).toContainText(/0001 unplugged: [45]:\d\d to go/);
+  await page.clock.runFor(120_000);
+  await expect(timers).toContainText(/unplugged: [23]:\d\d to go/);
+  await kept(page);
+
+  // Closed and opened again, later than it ran.
+  await page.goto('about:blank');
+  await page.clock.setSystemTime(new Date('2026-11-25T09:17:00Z'));
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'On the clock' })).toContainText('unplugged: time is up, 12 min ago');
+  await page.getByRole('list', { name: 'Timers' }).getByRole('link').click();
+  await timers.getByRole('button', { name: 'Seen to' }).click();
+  await expect(timers).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(timers).toContainText('time is up');
+});
+
+test('plugged in, hand-turning is cautioned wherever it is asked for', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  const caution = page
+    .getByRole('alert')
+    .filter({ hasText: 'Pull the plug before you open it or turn anything by hand' });
+  await expect(caution).toHaveCount(0);
+  await page.getByLabel('Mains').selectOption('plugged in');
+  await expect(caution).toBeVisible();
+  await page.keyboard.press('Alt+3');
+  await expect(caution).toBeVisible();
+  await page.getByLabel('Mains').selectOption('unplugged');
+  await expect(caution).toHaveCount(0);
+});
