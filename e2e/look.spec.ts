@@ -11,6 +11,7 @@ const views = [
   ['Find', '/t/demo-0147/find'],
   ['Measure', '/t/demo-0147/measure'],
   ['Size', '/t/demo-0147/size'],
+  ['Prove', '/t/demo-0146/prove'],
   ['Hand back', '/t/demo-0118/handBack'],
   ['Sheet', '/t/demo-0118/sheet'],
   ['History', '/t/demo-0147/timeline'],

@@ -152,7 +152,12 @@ test('the Bench groups by what is waited for; the Log finds by any word; handed 
   await page.getByRole('link', { name: /Orrismere/ }).click();
   await page.getByRole('link', { name: /^9 Hand back/ }).click();
   await expect(page.getByText('What was done is not written yet.')).toBeVisible();
+  // The gate is passed only by writing why, and that is printed.
+  await expect(page.getByRole('button', { name: 'Hand it back' })).toBeDisabled();
+  await page.getByLabel(/write why, it is printed/).fill('the hall needs it tonight');
   await page.getByRole('button', { name: 'Hand it back' }).click();
+  await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
+  await expect(page.getByRole('article', { name: 'Bench sheet' })).toContainText('because: the hall needs it tonight');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
 });

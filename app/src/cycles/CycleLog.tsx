@@ -62,7 +62,7 @@ export function CycleLog({ proofId }: { readonly proofId: string | null }) {
   const rows = cycleTable(cycles);
 
   return (
-    <section aria-labelledby={`cycles-${proofId ?? 'before'}`} className="grid gap-4">
+    <section aria-labelledby={`cycles-${proofId ?? 'before'}`} className="grid grid-cols-1 gap-4">
       <h3 id={`cycles-${proofId ?? 'before'}`} className="border-b border-ink pb-1 text-lg">
         {proofId === null ? 'Cycles counted before anything is done' : 'Cycles counted for this proof'}
       </h3>

@@ -21,7 +21,7 @@ export const StripPlot = memo(function StripPlot({ cycles }: { readonly cycles: 
   const heightPx = actions.length * ROW_PX + 28;
   const baseY = heightPx - 24;
   return (
-    <div ref={ref}>
+    <div ref={ref} className="min-w-0 overflow-hidden">
       <svg width={widthPx} height={heightPx} role="img" aria-label={`Times of ${timed.length} cycles, in seconds`}>
         {actions.map((action, row) => {
           const own = timed.filter((cycle) => cycle.action === action);
@@ -38,6 +38,7 @@ export const StripPlot = memo(function StripPlot({ cycles }: { readonly cycles: 
                   <path
                     key={cycle.id}
                     d={MARKS[cycle.result].path}
+                    strokeWidth="1.6"
                     transform={`translate(${x(cycle.seconds ?? 0)} ${y + lift})`}
                     className={`${MARKS[cycle.result].look} ${isFailure(cycle) ? 'text-live' : 'text-ink'}`}
                   >

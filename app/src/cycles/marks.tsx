@@ -6,7 +6,8 @@ export const MARKS: Readonly<Record<CycleResult, { readonly path: string; readon
   good: { path: symbol(symbolCircle, 34)() ?? '', look: 'fill-none stroke-current' },
   slow: { path: symbol(symbolTriangle, 44)() ?? '', look: 'fill-current' },
   helped: { path: symbol(symbolDiamond, 48)() ?? '', look: 'fill-current' },
-  bad: { path: symbol(symbolX, 60)() ?? '', look: 'fill-current' },
+  // A cross is drawn by its strokes alone.
+  bad: { path: symbol(symbolX, 60)() ?? '', look: 'fill-none stroke-current' },
 };
 
 export function VerdictMark({ result }: { readonly result: CycleResult }) {

@@ -1,7 +1,8 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/catalogue';
 import { writeTicketName } from './names';
-import { COMPLAINT_STATE_NAMES, STATION_NAMES, STATIONS, type HandBack, type Ticket } from '@loose-pulley/core/ticket';
+import { COMPLAINT_STATE_NAMES, openEnds, type HandBack } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
@@ -10,31 +11,6 @@ import { Button, CommitButton } from '../ui/Button';
 import { download } from '../ui/download';
 import { SectionSign } from '../ui/SectionSign';
 import { TextArea } from '../ui/TextLine';
-
-/** What still speaks against handing back, each with where to look. Advice, not a lock. */
-function openEnds(ticket: Ticket): ReadonlyArray<{ readonly text: string; readonly to: string }> {
-  const link = (station: string) => `/t/${ticket.id}/${station}`;
-  const ends: Array<{ text: string; to: string }> = [];
-  for (const { words, state } of ticket.complaints) {
-    if (state === 'open') ends.push({ text: `“${words}” is not answered yet.`, to: link('takeIn') });
-  }
-  for (const drive of ticket.drives) {
-    const last = drive.tries[drive.tries.length - 1];
-    if (!last) continue;
-    if (last.verdict !== 'right')
-      ends.push({
-        text: `Drive ${drive.name}: the last belt is not judged right.`,
-        to: `${link('size')}?drive=${drive.name}`,
-      });
-  }
-  for (const station of STATIONS) {
-    if (station !== 'handBack' && ticket.stations[station] === 'open')
-      ends.push({ text: `${STATION_NAMES[station]} is still open.`, to: link(station) });
-  }
-  if (ticket.handBack.done.trim() === '')
-    ends.push({ text: 'What was done is not written yet.', to: link('handBack') });
-  return ends;
-}
 
 /** Handing back, in short: what was found, done and left; the sheet; the file; and closing. */
 export function HandBackPage() {
@@ -52,13 +28,14 @@ export function HandBackPage() {
     />
   );
   const ends = openEnds(ticket);
+  const [despite, setDespite] = useState('');
   const exportTicket = async (): Promise<void> => {
     const { writeTicketFile } = await import('@loose-pulley/core/exchange');
     download(`${writeTicketName(ticket)}.json`, writeTicketFile(record), 'application/json');
   };
   return (
-    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="grid content-start gap-5 bg-sheet px-5 py-5">
+    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Hand back</h2>
         {ticket.complaints.length > 0 && (
           <ul aria-label="What it came in with" className="grid gap-1 text-lg">
@@ -114,13 +91,13 @@ export function HandBackPage() {
         </h3>
         {!ticket.closedAt && (
           <ul className="grid">
-            {ends.map(({ text, to }) => (
-              <li key={text} className="border-b border-hair">
+            {ends.map(({ words, station, driveName }) => (
+              <li key={words} className="border-b border-hair">
                 <Link
-                  to={to}
+                  to={`/t/${ticket.id}/${station}${driveName ? `?drive=${driveName}` : ''}`}
                   className="flex min-h-11 items-center underline decoration-hair underline-offset-4 hover:decoration-live"
                 >
-                  {text}
+                  {words}
                 </Link>
               </li>
             ))}
@@ -131,19 +108,35 @@ export function HandBackPage() {
             <p>
               On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
             </p>
+            {ticket.closedDespite !== '' && <p>With ends open, because: {ticket.closedDespite}</p>}
             <CommitButton disabled={!canWrite} onClick={() => dispatch(happen({ type: 'ticketReopened' }))}>
               Open it again
             </CommitButton>
           </>
         ) : (
-          <CommitButton
-            look="strong"
-            className="min-h-12"
-            disabled={!canWrite}
-            onClick={() => dispatch(happen({ type: 'ticketClosed' }))}
-          >
-            Hand it back
-          </CommitButton>
+          <>
+            {ends.length > 0 && (
+              <label className="grid gap-1 text-sm text-soft">
+                It may go all the same: write why, it is printed
+                <textarea
+                  rows={2}
+                  value={despite}
+                  maxLength={2000}
+                  disabled={!canWrite}
+                  onChange={(event) => setDespite(event.target.value)}
+                  className="field text-lg leading-snug text-ink"
+                />
+              </label>
+            )}
+            <CommitButton
+              look="strong"
+              className="min-h-12"
+              disabled={!canWrite || (ends.length > 0 && despite.trim() === '')}
+              onClick={() => dispatch(happen({ type: 'ticketClosed', despite: ends.length > 0 ? despite.trim() : '' }))}
+            >
+              Hand it back
+            </CommitButton>
+          </>
         )}
         <StationFoot station="handBack" />
       </aside>

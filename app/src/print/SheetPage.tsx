@@ -102,6 +102,11 @@ export function SheetPage() {
               <p className="whitespace-pre-wrap">{text}</p>
             </section>
           ))}
+        {ticket.closedDespite !== '' && (
+          <p className="break-inside-avoid border-b border-hair py-2">
+            <strong>Handed back with ends open, because:</strong> {ticket.closedDespite}
+          </p>
+        )}
         {notes.length > 0 && (
           <section className="break-inside-avoid border-b border-hair py-2">
             <h3 className="text-base">Notes</h3>

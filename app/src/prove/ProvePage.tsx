@@ -53,8 +53,8 @@ export function ProvePage() {
     dispatch(happen({ type: 'proofBegun', proof: { id: nanoid(10), startedAt: new Date().toISOString() } }));
 
   return (
-    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="grid content-start gap-5 bg-sheet px-5 py-5">
+    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Prove</h2>
         <p className="text-lg">
           Before: {tallyWords(before)}{' '}

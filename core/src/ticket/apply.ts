@@ -56,6 +56,7 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       timers: [],
       openedAt: event.at,
       closedAt: null,
+      closedDespite: '',
       waiting: { for: 'hands', what: '' },
       stations: eachStation('open'),
       notes: eachStation(''),
@@ -124,9 +125,9 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
     case 'handBackWritten':
       return ok({ ...ticket, handBack: { ...ticket.handBack, ...event.changes } });
     case 'ticketClosed':
-      return ok({ ...ticket, closedAt: event.at });
+      return ok({ ...ticket, closedAt: event.at, closedDespite: event.despite });
     case 'ticketReopened':
-      return ok({ ...ticket, closedAt: null });
+      return ok({ ...ticket, closedAt: null, closedDespite: '' });
     case 'undone':
     case 'redone':
       return refuse('Undoing replays the events; it is not applied by itself.');

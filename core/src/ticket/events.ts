@@ -64,7 +64,7 @@ export type Happening =
       readonly note: string;
     }
   | { readonly type: 'handBackWritten'; readonly changes: Partial<HandBack> }
-  | { readonly type: 'ticketClosed' }
+  | { readonly type: 'ticketClosed'; readonly despite: string }
   | { readonly type: 'ticketReopened' }
   | { readonly type: 'undone'; readonly eventId: string }
   | { readonly type: 'redone'; readonly eventId: string };

@@ -26,4 +26,5 @@ export {
   VERDICT_NAMES,
   type EventPlace,
 } from './names';
+export { openEnds, type OpenEnd } from './openEnds';
 export { factsOf, grooveOf, nextStation, summarise, type TicketSummary } from './summary';

@@ -1,12 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
+import { complaint, cycle, everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
 import {
   append,
   applyEvent,
   describeEvent,
   eventPlace,
+  openEnds,
   redoTarget,
+  STATIONS,
   replay,
   summarise,
   timeline,
@@ -124,4 +126,82 @@ test('the summary carries what the Bench shows, and is searchable', () => {
   expect(summary.marks).toBe('doooooooo');
   expect(summary.sketch).toMatchObject({ motorMm: 6, driveMm: 24.8, centreMm: 38.2 });
   expect(summary.searchText).toContain('listening booth');
+});
+
+describe('what speaks against handing back', () => {
+  const words = (list: readonly Happening[]) => openEnds(recordOf(list).ticket).map((end) => end.words);
+  const proof: Happening = { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
+  const stationsDone: Happening[] = STATIONS.map((station) => ({ type: 'stationMarked', station, mark: 'done' }));
+  const answered: Happening = { type: 'complaintPut', complaint: { ...complaint('k1', 'shy'), state: 'cured' } };
+  const done: Happening = { type: 'handBackWritten', changes: { done: 'Belt renewed.' } };
+
+  test('an unanswered complaint, open stations and unwritten work', () => {
+    const ends = words([opening]);
+    expect(ends[0]).toBe('“shy on cold mornings” is not answered yet.');
+    expect(ends).toContain('Measure is still open.');
+    expect(ends[ends.length - 1]).toBe('What was done is not written yet.');
+  });
+  test('nothing, once all is done and answered', () =>
+    expect(words([opening, ...stationsDone, answered, done])).toEqual([]));
+  test('a failure counted and never proved cured; a proof that failed; no disc tried', () => {
+    const base = [opening, ...stationsDone, answered, done];
+    expect(words([...base, { type: 'cycleLogged', cycle: cycle('c1', 'bad') }])).toEqual([
+      'It failed when it came, and no proof was begun since.',
+      'No cycle was counted with a disc in since the last treatment.',
+    ]);
+    const proved = [
+      ...base,
+      proof,
+      { type: 'cycleLogged', cycle: { ...cycle('c2', 'good', 'p1'), loaded: true } },
+    ] as const;
+    expect(words(proved)).toEqual([]);
+    expect(words([...proved, { type: 'cycleLogged', cycle: cycle('c3', 'helped', 'p1') }])).toEqual([
+      'The last proof failed: not cured.',
+    ]);
+  });
+  test('a timer that nobody has seen to, and a belt not judged right', () => {
+    const timer = {
+      id: 'w',
+      what: 'drying',
+      startedAt: '2026-01-12T09:05:00Z',
+      endsAt: '2026-01-12T09:10:00Z',
+      endedAt: null,
+    };
+    const base: Happening[] = [opening, ...stationsDone, answered, done];
+    expect(words([...base, { type: 'timerPut', timer }])).toEqual(['A timer is still to be seen to: drying.']);
+    expect(words([...base, { type: 'timerPut', timer: { ...timer, endedAt: timer.endsAt } }])).toEqual([]);
+    const tried: Happening = {
+      type: 'tryLogged',
+      driveId: 'drive-a',
+      try: {
+        id: 't',
+        shape: 'square',
+        thicknessMm: 1.2,
+        widthMm: null,
+        innerLengthMm: 116,
+        source: '',
+        verdict: 'untried',
+        note: '',
+      },
+    };
+    expect(words([...base, tried])).toEqual(['Drive A: the last belt is not judged right.']);
+  });
+});
+
+test('a second proof is refused until something was done, and says so', () => {
+  const record = recordOf([opening, { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } }]);
+  const again = append(record, {
+    type: 'proofBegun',
+    proof: { id: 'p2', startedAt: '2026-01-12T10:20:00Z' },
+    id: 'x',
+    at: '2026-01-12T10:20:00Z',
+  });
+  expect(!again.ok && again.problem).toContain('record the treatment first');
+  const stray = append(record, {
+    type: 'cycleLogged',
+    cycle: cycle('c', 'good', 'never'),
+    id: 'y',
+    at: '2026-01-12T10:20:00Z',
+  });
+  expect(!stray.ok && stray.problem).toContain('never begun');
 });

@@ -130,6 +130,8 @@ export interface Ticket {
   readonly timers: readonly Timer[];
   readonly openedAt: string;
   readonly closedAt: string | null;
+  /** Why it went back with ends still open; empty where none were. */
+  readonly closedDespite: string;
   readonly waiting: { readonly for: (typeof WAITING_FOR)[number]; readonly what: string };
   readonly stations: Readonly<Record<StationId, StationMark>>;
   readonly notes: Readonly<Record<StationId, string>>;

@@ -307,7 +307,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         },
       },
       ...doneStations('handBack'),
-      { type: 'ticketClosed' },
+      { type: 'ticketClosed', despite: '' },
     ],
   },
   {
@@ -345,7 +345,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         },
       },
       ...doneStations('handBack'),
-      { type: 'ticketClosed' },
+      { type: 'ticketClosed', despite: '' },
     ],
   },
 ];

@@ -1,0 +1,52 @@
+import { proofState, tally } from '../proving';
+import { STATION_NAMES } from './names';
+import { STATIONS, type StationId, type Ticket } from './types';
+
+/** Something that still speaks against handing back, and where to look. */
+export interface OpenEnd {
+  readonly words: string;
+  readonly station: StationId;
+  readonly driveName?: string;
+}
+
+/** Whether any cycle was counted with a disc in since the last treatment: nothing is proved on an empty tray alone. */
+const discTried = (ticket: Ticket): boolean => {
+  const since = ticket.treatments[ticket.treatments.length - 1]?.at ?? '';
+  return ticket.cycles.some(({ loaded, at }) => loaded && at >= since);
+};
+
+/**
+ * What speaks against handing a machine back, most telling first. A gate to be passed by saying why, not a lock.
+ *
+ * @example openEnds(ticket)[0]?.words // '“shy on cold mornings” is not answered yet.'
+ */
+export function openEnds(ticket: Ticket): readonly OpenEnd[] {
+  const ends: OpenEnd[] = [];
+  const end = (words: string, station: StationId, driveName?: string): void => {
+    ends.push({ words, station, ...(driveName !== undefined && { driveName }) });
+  };
+  for (const { words, state } of ticket.complaints) {
+    if (state === 'open') end(`“${words}” is not answered yet.`, 'takeIn');
+  }
+  for (const { name, tries } of ticket.drives) {
+    const last = tries[tries.length - 1];
+    if (last && last.verdict !== 'right') end(`Drive ${name}: the last belt is not judged right.`, 'size', name);
+  }
+  const before = tally(ticket.cycles.filter(({ proofId }) => proofId === null));
+  const proof = ticket.proofs[ticket.proofs.length - 1];
+  if (proof && proofState(proof, ticket.cycles).failedAt !== undefined)
+    end('The last proof failed: not cured.', 'prove');
+  else if (!proof && before.failures > 0) end('It failed when it came, and no proof was begun since.', 'prove');
+  if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
+    end('No cycle was counted with a disc in since the last treatment.', 'prove');
+  }
+  for (const timer of ticket.timers) {
+    if (timer.endedAt === null) end(`A timer is still to be seen to: ${timer.what}.`, 'takeIn');
+  }
+  for (const station of STATIONS) {
+    if (station !== 'handBack' && ticket.stations[station] === 'open')
+      end(`${STATION_NAMES[station]} is still open.`, station);
+  }
+  if (ticket.handBack.done.trim() === '') end('What was done is not written yet.', 'handBack');
+  return ends;
+}
