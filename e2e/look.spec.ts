@@ -14,6 +14,7 @@ const views = [
   ['Prove', '/t/demo-0146/prove'],
   ['Hand back', '/t/demo-0118/handBack'],
   ['Sheet', '/t/demo-0118/sheet'],
+  ['Letter', '/t/demo-0118/letter'],
   ['History', '/t/demo-0147/timeline'],
   ['Measure, hardly anything known', '/t/demo-0149/measure'],
 ] as const;

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, kept, openTicket, test } from './bench';
 
@@ -58,6 +59,18 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
   const sheet = page.getByRole('article', { name: 'Bench sheet' });
   await expect(sheet).toContainText('“sticks it sometimes”: cured · heard: motor runs free');
   await expect(sheet).toContainText('Before: 4 of 25 failed');
+
+  // The letter, and the letter as one page for somebody far away.
+  await page.goBack();
+  await page.getByRole('link', { name: 'Letter to the owner' }).click();
+  const paper = page.getByRole('article', { name: 'Letter to the owner' });
+  await expect(paper).toContainText('“sticks it sometimes”. This is cured.');
+  await expect(paper).toContainText('As it came it failed 4 times out of 25.');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save it as one page' }).click(),
+  ]);
+  expect(readFileSync(await file.path(), 'utf8')).toContain('“clock is wrong”. This is for another trade');
 });
 
 test('a proof that fails on its 9th cycle is not cured, and is redone only after a treatment', async ({ page }) => {

@@ -2,7 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, Route, Routes } from 'react-router';
 import { useKeys } from '../keys/useKeys';
 import { useAppSelector } from '../store/store';
-import { BenchPage, LogPage, SheetPage, StationPage, TicketPage, TimelinePage } from './pages';
+import { BenchPage, LetterPage, LogPage, SheetPage, StationPage, TicketPage, TimelinePage } from './pages';
 import { Words } from '../ui/Words';
 import { Foot } from './Foot';
 import { Head } from './Head';
@@ -49,6 +49,7 @@ export function App() {
           <Route index element={<StationPage />} />
           <Route path="timeline" element={<TimelinePage />} />
           <Route path="sheet" element={<SheetPage />} />
+          <Route path="letter" element={<LetterPage />} />
           <Route path=":station" element={<StationPage />} />
         </Route>
         <Route

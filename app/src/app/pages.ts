@@ -7,6 +7,7 @@ export const LogPage = page(async () => (await import('../log/LogPage')).LogPage
 export const TicketPage = page(async () => (await import('../ticket/TicketPage')).TicketPage);
 export const StationPage = page(async () => (await import('../ticket/StationPage')).StationPage);
 export const TimelinePage = page(async () => (await import('../ticket/TimelinePage')).TimelinePage);
+export const LetterPage = page(async () => (await import('../print/LetterPage')).LetterPage);
 export const SheetPage = page(async () => (await import('../print/SheetPage')).SheetPage);
 
 /** Fetches the pages next in line once the first one stands, so that going there waits for nothing. */
@@ -31,7 +32,16 @@ export async function fetchAhead(path: string): Promise<void> {
   const [, place, , station] = path.split('/');
   const wanted =
     place === 't'
-      ? [TicketPage, ...(station === 'sheet' ? [SheetPage] : station === 'timeline' ? [TimelinePage] : [StationPage])]
+      ? [
+          TicketPage,
+          ...(station === 'sheet'
+            ? [SheetPage]
+            : station === 'letter'
+              ? [LetterPage]
+              : station === 'timeline'
+                ? [TimelinePage]
+                : [StationPage]),
+        ]
       : [place === 'log' ? LogPage : BenchPage];
   if (place === 't' && isStation(station)) wanted.push(STATION_PAGES[station]);
   await Promise.all(wanted.map((one) => one.fetch())).catch(() => undefined);

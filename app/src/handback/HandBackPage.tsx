@@ -79,6 +79,12 @@ export function HandBackPage() {
         >
           Bench sheet, to print
         </Link>
+        <Link
+          to={`/t/${ticket.id}/letter`}
+          className="inline-flex min-h-12 items-center border border-ink bg-sheet px-4 font-semibold"
+        >
+          Letter to the owner
+        </Link>
         <Button className="min-h-12" onClick={() => void exportTicket()}>
           Export the ticket as a file
         </Button>

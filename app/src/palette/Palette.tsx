@@ -37,6 +37,7 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
             run: go(`/t/${open.id}/${station}`),
           })),
           { id: 'sheet', name: 'Bench sheet', note: 'this ticket, to print', run: go(`/t/${open.id}/sheet`) },
+          { id: 'letter', name: 'Letter to the owner', note: 'this ticket, to print', run: go(`/t/${open.id}/letter`) },
           { id: 'history', name: 'History', note: 'this ticket', run: go(`/t/${open.id}/timeline`) },
           { id: 'undo', name: 'Undo', note: 'Ctrl+Z', run: () => dispatch(undo()) },
           { id: 'redo', name: 'Bring back', note: 'Ctrl+Shift+Z', run: () => dispatch(redo()) },

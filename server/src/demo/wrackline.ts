@@ -1,4 +1,4 @@
-import type { Happening, Try } from '@loose-pulley/core/ticket';
+import type { ComplaintState, Happening, Try } from '@loose-pulley/core/ticket';
 import { doneStations, driveId, readings, type DemoTicket } from './build';
 
 /*
@@ -64,6 +64,13 @@ const cycles = (
       proofId,
     },
   }));
+/** The first complaint of a ticket, answered. */
+const answered = (number: string, words: string, state: ComplaintState, after: string): Happening[] => [
+  {
+    type: 'complaintPut',
+    complaint: { id: `demo-${number}-k1`, words, state, drivetrain: true, sounds: ['runsFree'], before: '', after },
+  },
+];
 const square12 = (innerLengthMm: number) =>
   ({ shape: 'square', thicknessMm: 1.2, innerLengthMm, source: 'square assortment' }) as const;
 const ring070 = (dash: string, innerDiameterIn: number) =>
@@ -307,6 +314,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         },
       },
       ...doneStations('handBack'),
+      ...answered('0118', 'whirrs, does not open', 'cured', 'Opens and closes every time.'),
       { type: 'ticketClosed', despite: '' },
     ],
   },
@@ -345,6 +353,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         },
       },
       ...doneStations('handBack'),
+      ...answered('0097', 'opens by itself, then not at all', 'cured', 'For a while: a stopgap is in.'),
       { type: 'ticketClosed', despite: '' },
     ],
   },

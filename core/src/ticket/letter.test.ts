@@ -1,0 +1,66 @@
+import { describe, expect, test } from 'vitest';
+import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
+import { letter, type Happening } from '.';
+
+const parts = (list: readonly Happening[]) =>
+  new Map(letter(recordOf([opening, ...list]).ticket, 'mm').map(({ heading, sentences }) => [heading, sentences]));
+const proof: Happening = { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
+
+describe('the letter to the owner', () => {
+  test('answers each complaint in its own words', () => {
+    const told = parts([
+      {
+        type: 'complaintPut',
+        complaint: { ...complaint('k1', 'shy on cold mornings'), state: 'cured', after: 'opens at once' },
+      },
+      { type: 'complaintPut', complaint: { ...complaint('k2', 'clock is wrong'), state: 'anotherTrade' } },
+      { type: 'complaintPut', complaint: { ...complaint('k3', 'clicks at night'), state: 'notReproduced' } },
+    ]).get('What you told us');
+    expect(told).toEqual([
+      '“shy on cold mornings”. This is cured. opens at once.',
+      '“clock is wrong”. This is for another trade; it was not touched.',
+      '“clicks at night”. It did not show itself here, so it cannot be said to be cured.',
+    ]);
+  });
+  test('says how often it failed before, and how often it ran since', () => {
+    const saw = parts([
+      { type: 'cycleLogged', cycle: cycle('c1', 'bad') },
+      { type: 'cycleLogged', cycle: cycle('c2', 'good') },
+      proof,
+      { type: 'cycleLogged', cycle: cycle('c3', 'good', 'p1') },
+      { type: 'cycleLogged', cycle: cycle('c4', 'slow', 'p1') },
+    ]).get('What we saw it do');
+    expect(saw).toEqual([
+      'As it came it failed 1 times out of 2.',
+      'Since the repair it ran 2 times in a row without failing.',
+    ]);
+  });
+  test('never calls cured what failed again', () => {
+    const saw = parts([proof, { type: 'cycleLogged', cycle: cycle('c1', 'bad', 'p1') }]).get('What we saw it do');
+    expect(saw).toEqual(['Since the repair it failed again, at try 1. It is not cured.']);
+  });
+  test('names the belt that was judged right, the last one only, and leaves out what there is nothing to say of', () => {
+    const tried = (id: string, innerLengthMm: number, verdict: 'right' | 'tooLoose'): Happening => ({
+      type: 'tryLogged',
+      driveId: 'drive-a',
+      try: {
+        id,
+        shape: 'square',
+        thicknessMm: 1.2,
+        widthMm: null,
+        innerLengthMm,
+        source: 'own stock',
+        verdict,
+        note: '',
+      },
+    });
+    const all = parts([
+      tried('t1', 120, 'tooLoose'),
+      tried('t2', 116, 'right'),
+      { type: 'handBackWritten', changes: { done: 'Belt renewed' } },
+    ]);
+    expect(all.get('What is in it now')).toEqual(['The belt: 1.2 × 116.0 (square, inner length mm), own stock.']);
+    expect(all.get('What we did')).toEqual(['Belt renewed.']);
+    expect(all.has('What we noticed and left')).toBe(false);
+  });
+});

@@ -1,0 +1,84 @@
+import { beltLabel } from '../catalogue';
+import { proofState, tally } from '../proving';
+import type { LengthUnit } from '../units';
+import type { ComplaintState, Ticket } from './types';
+
+/** A part of the letter: a heading, and its sentences. */
+export interface LetterPart {
+  readonly heading: string;
+  readonly sentences: readonly string[];
+}
+
+const ANSWERS: Readonly<Record<ComplaintState, string>> = {
+  open: 'This is not settled yet.',
+  cured: 'This is cured.',
+  anotherTrade: 'This is for another trade; it was not touched.',
+  left: 'This was left as it is.',
+  notReproduced: 'It did not show itself here, so it cannot be said to be cured.',
+};
+
+/** Sentences as typed, one a line, each ended. */
+const lines = (text: string): string[] =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+    .map((line) => (/[.!?…]$/.test(line) ? line : `${line}.`));
+
+/** What the counting showed, in words without percentages: an owner wants to know how often, not within what bounds. */
+function shown(ticket: Ticket): string[] {
+  const before = tally(ticket.cycles.filter(({ proofId }) => proofId === null));
+  const proof = ticket.proofs[ticket.proofs.length - 1];
+  const said: string[] = [];
+  if (before.n > 0) {
+    said.push(
+      before.failures === 0
+        ? `As it came it was run ${before.n} times and did not fail once.`
+        : `As it came it failed ${before.failures} times out of ${before.n}.`,
+    );
+  }
+  if (proof) {
+    const { clean, failedAt } = proofState(proof, ticket.cycles);
+    said.push(
+      failedAt !== undefined
+        ? `Since the repair it failed again, at try ${failedAt}. It is not cured.`
+        : `Since the repair it ran ${clean} times in a row without failing.`,
+    );
+  }
+  return said;
+}
+
+/**
+ * The letter to the owner, in plain words: each complaint answered, what was found, done and fitted, what was shown
+ * and what was not. Parts with nothing to say are left out.
+ *
+ * @example letter(ticket, 'mm')[0] // { heading: 'What you told us', sentences: ['“shy on cold mornings”. This is cured.'] }
+ */
+export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
+  const { handBack } = ticket;
+  const fitted = ticket.drives.flatMap(({ role, tries }) =>
+    tries
+      .filter(({ verdict }) => verdict === 'right')
+      .slice(-1)
+      .map((one) => {
+        const label = beltLabel(one, unit);
+        return `${role === '' ? 'The' : `The ${role}`} belt: ${label.size} (${label.words}), ${one.source}.`;
+      }),
+  );
+  const parts: LetterPart[] = [
+    {
+      heading: 'What you told us',
+      sentences: ticket.complaints.map(
+        ({ words, state, after }) =>
+          `“${words}”. ${ANSWERS[state]}${after.trim() === '' ? '' : ` ${lines(after).join(' ')}`}`,
+      ),
+    },
+    { heading: 'What we found', sentences: lines(handBack.found) },
+    { heading: 'What we did', sentences: lines(handBack.done) },
+    { heading: 'What is in it now', sentences: fitted },
+    { heading: 'What we saw it do', sentences: shown(ticket) },
+    { heading: 'What we noticed and left', sentences: lines(handBack.left) },
+    { heading: 'What we did not try', sentences: lines(handBack.notTested) },
+  ];
+  return parts.filter(({ sentences }) => sentences.length > 0);
+}
