@@ -15,6 +15,8 @@ const SHOTS = [
   { file: 'size', path: '/t/demo-0147/size' },
   { file: 'size-lamp', path: '/t/demo-0147/size', lamp: true },
   { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
+  { file: 'takein', path: '/t/demo-0147/takeIn' },
+  { file: 'prove', path: '/t/demo-0146/prove' },
   { file: 'handback', path: '/t/demo-0118/handBack' },
   // A4 at 96 dots an inch.
   { file: 'sheet', path: '/t/demo-0118/sheet', width: 794, height: 1123, print: true },
