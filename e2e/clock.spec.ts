@@ -44,3 +44,28 @@ test('plugged in, hand-turning is cautioned wherever it is asked for', async ({ 
   await page.getByLabel('Mains').selectOption('unplugged');
   await expect(caution).toHaveCount(0);
 });
+
+test('something provisional comes back on the Bench when its day has come; a disc in custody holds the gate', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('button', { name: 'A disc was found' }).click();
+  await page.getByLabel('Whose', { exact: true }).fill('the reading room');
+  await page.keyboard.press('Alt+9');
+  await page.getByLabel('Provisional: what will not last').fill('a band is in');
+  await page.getByLabel('Look at it again by').fill('2026-11-01');
+  await expect(page.getByText('That day is past: it stands on the Bench as due already.')).toBeVisible();
+  await page.getByLabel('Look at it again by').fill('2026-12-24');
+  await expect(page.getByText('A disc is not accounted for: the reading room.')).toBeVisible();
+  await page.getByLabel(/write why, it is printed/).fill('wanted at once');
+  await page.getByRole('button', { name: 'Hand it back' }).click();
+  await kept(page);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
+  await expect(page.getByText('Came back due')).toHaveCount(0);
+  await page.clock.setSystemTime(new Date('2026-12-24T09:00:00Z'));
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Came back due' })).toContainText('a band is in');
+});

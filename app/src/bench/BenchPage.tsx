@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { STATION_NAMES, type TicketSummary } from '@loose-pulley/core/ticket';
+import { today } from '../clock/useNow';
 import { selectSummaries, useAppSelector } from '../store/store';
 import { useTitle } from '../ui/title';
 import { MeasureNow } from './MeasureNow';
@@ -109,6 +110,7 @@ export function BenchPage() {
       </div>
       <aside className="border-hair px-5 py-5 max-lg:border-t lg:border-l">
         {open.length > 0 ? <MeasureNow /> : <FirstMinute />}
+        <CameDue summaries={summaries} />
       </aside>
     </div>
   );
@@ -139,6 +141,33 @@ function FirstMinute() {
         <li>Size names the belt, and why.</li>
       </ol>
       <p className="mt-3 text-soft">Tickets from another bench come in by the Log.</p>
+    </section>
+  );
+}
+
+/** Repairs handed back as provisional whose day has come. */
+function CameDue({ summaries }: { readonly summaries: readonly TicketSummary[] }) {
+  const now = today();
+  const due = summaries.filter((one) => one.closedAt !== null && one.due !== null && one.due.on <= now);
+  if (due.length === 0) return null;
+  return (
+    <section aria-labelledby="came-due" className="mt-8 grid gap-1">
+      <h2 id="came-due" className="border-b border-ink pb-1 text-base">
+        Came back due
+      </h2>
+      <ul>
+        {due.map((one) => (
+          <li key={one.id} className="border-b border-hair">
+            <Link to={`/t/${one.id}/handBack`} className="block py-2 hover:bg-sheet">
+              <span className="font-semibold">
+                {one.number} {one.machine}
+              </span>
+              <span className="block text-sm">{one.due?.what}</span>
+              <span className="block text-sm text-soft">due {one.due?.on}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

@@ -20,3 +20,10 @@ function subscribe(listener: () => void): () => void {
 
 /** The time to the second, one clock for all that show it; it stands still while nobody looks. */
 export const useNow = (): number => useSyncExternalStore(subscribe, () => nowMs);
+
+/** Today by this machine's own calendar, as `2026-11-25`. */
+export function today(): string {
+  const now = new Date();
+  const pad = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+}

@@ -4,6 +4,7 @@ import { beltLabel } from '@loose-pulley/core/catalogue';
 import { writeTicketName } from './names';
 import { COMPLAINT_STATE_NAMES, openEnds, type HandBack } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
+import { today } from '../clock/useNow';
 import { useAppDispatch, useUnit } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
@@ -70,6 +71,8 @@ export function HandBackPage() {
         </section>
         {area('left', 'Noticed and left')}
         {area('notTested', 'Not tested, and why')}
+        {area('provisional', 'Provisional: what will not last')}
+        <DueOn />
       </div>
       <aside aria-label="Papers and closing" className="grid content-start gap-3 border-hair px-5 py-5 lg:border-l">
         <h3 className="text-lg">Papers</h3>
@@ -147,5 +150,26 @@ export function HandBackPage() {
         <StationFoot station="handBack" />
       </aside>
     </div>
+  );
+}
+
+/** The day on which something provisional is to be looked at again. It comes back on the Bench. */
+function DueOn() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { dueOn } = ticket.handBack;
+  const past = dueOn !== '' && dueOn < today();
+  return (
+    <label className="grid max-w-60 gap-1 text-sm text-soft">
+      Look at it again by
+      <input
+        type="date"
+        value={dueOn}
+        disabled={!canWrite}
+        onChange={(event) => dispatch(happen({ type: 'handBackWritten', changes: { dueOn: event.target.value } }))}
+        className="field text-lg text-ink"
+      />
+      {past && <span className="text-live">That day is past: it stands on the Bench as due already.</span>}
+    </label>
   );
 }

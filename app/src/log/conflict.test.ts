@@ -8,7 +8,7 @@ test('what differs is said by place, as the bench names it, with the lengths of 
   const { rows, more } = await conflictWords(mine, theirs);
   expect(rows).toEqual([
     { path: 'notes, Find', mine: 'Motor heard, tray still.', theirs: 'Oil on the pulley.' },
-    { path: 'history', mine: '29 events, last 2026-01-12 09:28', theirs: '30 events, last 2026-01-12 09:29' },
+    { path: 'history', mine: '32 events, last 2026-01-12 09:31', theirs: '33 events, last 2026-01-12 09:32' },
   ]);
   expect(more).toBe('');
 });

@@ -34,6 +34,17 @@ export function SheetPage() {
     ['Done', handBack.done],
     ['Noticed and left', handBack.left],
     ['Not tested, and why', handBack.notTested],
+    ['Provisional', [handBack.provisional, handBack.dueOn && `Due ${handBack.dueOn}.`].filter(Boolean).join(' ')],
+    [
+      'Discs',
+      ticket.discs
+        .map(({ whose, where, condition, returned }) =>
+          [whose || 'whose is not known', where, condition, returned ? 'returned' : 'NOT returned']
+            .filter(Boolean)
+            .join(', '),
+        )
+        .join('\n'),
+    ],
   ] as const;
   const notes = STATIONS.filter((station) => ticket.notes[station].trim() !== '');
   return (

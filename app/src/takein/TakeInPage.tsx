@@ -9,6 +9,7 @@ import { Choice } from '../ui/Choice';
 import { TextArea, TextLine } from '../ui/TextLine';
 import { PluggedCaution } from '../clock/MainsLine';
 import { Complaints } from './Complaints';
+import { Discs } from './Discs';
 import { UnplugFirst } from './UnplugFirst';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
@@ -79,6 +80,7 @@ export function TakeInPage() {
         </Caution>
         <PluggedCaution ticket={ticket} />
         <UnplugFirst />
+        <Discs />
         <h3 className="text-lg">It waits for</h3>
         <Choice
           label="It waits for"
@@ -120,7 +122,7 @@ export function TakeInPage() {
             dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
           }
         />
-        <p className="text-sm text-soft">Pictures and custody of discs will come to this station.</p>
+        <p className="text-sm text-soft">Pictures will come to this station.</p>
       </aside>
     </div>
   );

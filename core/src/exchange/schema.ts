@@ -46,6 +46,13 @@ const time = () =>
     .strict()
     .defined()
     .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/);
+/** A day, or nothing. */
+const day = () =>
+  yup
+    .string()
+    .strict()
+    .defined()
+    .matches(/^(\d{4}-\d\d-\d\d)?$/);
 /** The same fields, each of which may be missing: what a change carries. */
 const some = (fields: Record<string, yup.AnySchema>) =>
   shape(Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.optional()])));
@@ -141,10 +148,18 @@ const cycle = () =>
   });
 const mains = () => shape({ state: one(MAINS_STATES), since: time() });
 const timer = () => shape({ id: id(), what: text(80), startedAt: time(), endsAt: time(), endedAt: time().nullable() });
+const disc = () => shape({ id: id(), whose: text(120), where: text(200), condition: text(400), returned: flag() });
 const treatment = () => shape({ id: id(), at: time(), what: text(2000) });
 const proof = () => shape({ id: id(), startedAt: time() });
 const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
-const handBack = { found: text(8000), done: text(8000), left: text(8000), notTested: text(8000) };
+const handBack = {
+  found: text(8000),
+  done: text(8000),
+  left: text(8000),
+  notTested: text(8000),
+  provisional: text(8000),
+  dueOn: day(),
+};
 const station = () => one(STATIONS);
 
 const ticket = shape({
@@ -153,6 +168,7 @@ const ticket = shape({
   complaints: listOf(complaint(), 100),
   mains: mains().nullable(),
   timers: listOf(timer(), 500),
+  discs: listOf(disc(), 200),
   openedAt: time(),
   closedAt: time().nullable(),
   closedDespite: text(2000),
@@ -177,6 +193,8 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   complaintRemoved: { complaintId: id() },
   mainsSaid: { mains: mains() },
   timerPut: { timer: timer() },
+  discPut: { disc: disc() },
+  discRemoved: { discId: id() },
   cycleLogged: { cycle: cycle() },
   treatmentRecorded: { treatment: treatment() },
   proofBegun: { proof: proof() },

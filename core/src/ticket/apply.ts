@@ -54,6 +54,7 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       complaints: event.complaint ? [event.complaint] : [],
       mains: null,
       timers: [],
+      discs: [],
       openedAt: event.at,
       closedAt: null,
       closedDespite: '',
@@ -64,7 +65,7 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       cycles: [],
       treatments: [],
       proofs: [],
-      handBack: { found: '', done: '', left: '', notTested: '' },
+      handBack: { found: '', done: '', left: '', notTested: '', provisional: '', dueOn: '' },
     });
   }
   if (!ticket) return refuse('The first event of a ticket must open it.');
@@ -81,6 +82,10 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       return ok({ ...ticket, mains: event.mains });
     case 'timerPut':
       return ok({ ...ticket, timers: upsert(ticket.timers, event.timer) });
+    case 'discPut':
+      return ok({ ...ticket, discs: upsert(ticket.discs, event.disc) });
+    case 'discRemoved':
+      return ok({ ...ticket, discs: ticket.discs.filter(({ id }) => id !== event.discId) });
     case 'cycleLogged':
       if (event.cycle.proofId !== null && !ticket.proofs.some(({ id }) => id === event.cycle.proofId)) {
         return refuse('The cycle belongs to a proof that was never begun.');

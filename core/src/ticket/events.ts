@@ -1,7 +1,18 @@
 import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
 import type { Cycle, Proof, Treatment } from '../proving';
-import type { Complaint, DriveRecord, HandBack, Mains, StationId, StationMark, Ticket, Try, Verdict } from './types';
+import type {
+  Complaint,
+  Disc,
+  DriveRecord,
+  HandBack,
+  Mains,
+  StationId,
+  StationMark,
+  Ticket,
+  Try,
+  Verdict,
+} from './types';
 
 /** What every event carries: its own id, when it happened, and the gesture it belongs to where typing goes on. */
 interface Stamp {
@@ -45,6 +56,8 @@ export type Happening =
   | { readonly type: 'complaintRemoved'; readonly complaintId: string }
   | { readonly type: 'mainsSaid'; readonly mains: Mains }
   | { readonly type: 'timerPut'; readonly timer: Timer }
+  | { readonly type: 'discPut'; readonly disc: Disc }
+  | { readonly type: 'discRemoved'; readonly discId: string }
   | { readonly type: 'cycleLogged'; readonly cycle: Cycle }
   | { readonly type: 'treatmentRecorded'; readonly treatment: Treatment }
   | { readonly type: 'proofBegun'; readonly proof: Proof }

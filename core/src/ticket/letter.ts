@@ -77,6 +77,13 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
     { heading: 'What we did', sentences: lines(handBack.done) },
     { heading: 'What is in it now', sentences: fitted },
     { heading: 'What we saw it do', sentences: shown(ticket) },
+    {
+      heading: 'What will not last',
+      sentences: [
+        ...lines(handBack.provisional),
+        ...(handBack.dueOn === '' ? [] : [`Please bring it back by ${handBack.dueOn}.`]),
+      ],
+    },
     { heading: 'What we noticed and left', sentences: lines(handBack.left) },
     { heading: 'What we did not try', sentences: lines(handBack.notTested) },
   ];

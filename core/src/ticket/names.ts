@@ -125,6 +125,8 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
   done: 'done',
   left: 'noticed and left',
   notTested: 'not tested',
+  provisional: 'provisional',
+  dueOn: 'due on',
   name: 'name',
   role: 'what it drives',
   mechanism: 'mechanism',
@@ -164,6 +166,10 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return `mains: ${MAINS_NAMES[event.mains.state]}`;
     case 'timerPut':
       return event.timer.endedAt === null ? `timer, ${event.timer.what}` : `timer seen to, ${event.timer.what}`;
+    case 'discPut':
+      return event.disc.returned ? `disc returned, ${event.disc.whose}` : `disc, ${event.disc.whose}`;
+    case 'discRemoved':
+      return 'a disc taken out of the list';
     case 'cycleLogged':
       return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
     case 'treatmentRecorded':

@@ -40,6 +40,12 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
     end('No cycle was counted with a disc in since the last treatment.', 'prove');
   }
+  for (const { whose, returned } of ticket.discs) {
+    if (!returned) end(`A disc is not accounted for: ${whose || 'nobody knows whose'}.`, 'takeIn');
+  }
+  if (ticket.handBack.provisional.trim() !== '' && ticket.handBack.dueOn === '') {
+    end('Something is provisional, with no day to look at it again.', 'handBack');
+  }
   for (const timer of ticket.timers) {
     if (timer.endedAt === null) end(`A timer is still to be seen to: ${timer.what}.`, 'takeIn');
   }

@@ -14,6 +14,8 @@ export interface TicketSummary {
   readonly openedAt: string;
   readonly closedAt: string | null;
   readonly waiting: Ticket['waiting'];
+  /** What will not last and when it is due, where something is provisional. */
+  readonly due: { readonly what: string; readonly on: string } | null;
   /** Those not seen to yet. */
   readonly timers: Ticket['timers'];
   readonly marks: string;
@@ -69,6 +71,10 @@ export function summarise(record: TicketRecord): TicketSummary {
     openedAt: ticket.openedAt,
     closedAt: ticket.closedAt,
     waiting: ticket.waiting,
+    due:
+      ticket.handBack.dueOn === ''
+        ? null
+        : { what: ticket.handBack.provisional || 'to be looked at again', on: ticket.handBack.dueOn },
     timers: ticket.timers.filter(({ endedAt }) => endedAt === null),
     marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[ticket.stations[station]]).join(''),
     next: nextStation(ticket),

@@ -159,6 +159,17 @@ describe('what speaks against handing back', () => {
       'The last proof failed: not cured.',
     ]);
   });
+  test('a disc that did not go back, and something provisional without its day', () => {
+    const base: Happening[] = [opening, ...stationsDone, answered, done];
+    const disc = { id: 'd', whose: 'the owner', where: 'on the clamp', condition: '', returned: false };
+    expect(words([...base, { type: 'discPut', disc }])).toEqual(['A disc is not accounted for: the owner.']);
+    expect(words([...base, { type: 'discPut', disc: { ...disc, returned: true } }])).toEqual([]);
+    const band: Happening = { type: 'handBackWritten', changes: { provisional: 'a band is in' } };
+    expect(words([...base, band])).toEqual(['Something is provisional, with no day to look at it again.']);
+    const dated: Happening = { type: 'handBackWritten', changes: { dueOn: '2026-05-01' } };
+    expect(words([...base, band, dated])).toEqual([]);
+    expect(summarise(recordOf([...base, band, dated])).due).toEqual({ what: 'a band is in', on: '2026-05-01' });
+  });
   test('a timer that nobody has seen to, and a belt not judged right', () => {
     const timer = {
       id: 'w',

@@ -65,6 +65,16 @@ export interface Mains {
   readonly since: string;
 }
 
+/** A disc that was in the machine or came with it: whose it is, and whether it went back. */
+export interface Disc {
+  readonly id: string;
+  readonly whose: string;
+  /** Where it was found, and in what condition. */
+  readonly where: string;
+  readonly condition: string;
+  readonly returned: boolean;
+}
+
 /** A groove as kept: a vee's full angle in degrees, null otherwise. */
 export interface GrooveRecord {
   readonly form: (typeof GROOVE_FORMS)[number];
@@ -114,6 +124,9 @@ export interface HandBack {
   readonly done: string;
   readonly left: string;
   readonly notTested: string;
+  /** What will not last, and the day it should be looked at again, `2027-05-01`; empty where nothing is provisional. */
+  readonly provisional: string;
+  readonly dueOn: string;
 }
 
 /** One machine on the bench, as its events have made it. Times are ISO 8601 in UTC. */
@@ -128,6 +141,7 @@ export interface Ticket {
   /** Null until it was said. */
   readonly mains: Mains | null;
   readonly timers: readonly Timer[];
+  readonly discs: readonly Disc[];
   readonly openedAt: string;
   readonly closedAt: string | null;
   /** Why it went back with ends still open; empty where none were. */

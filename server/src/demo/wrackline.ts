@@ -348,7 +348,9 @@ export const WRACKLINE: readonly DemoTicket[] = [
         changes: {
           found: 'Belt dissolved.',
           done: 'Residue cleaned off. A band is in as a stopgap.',
-          left: 'The band will not last: renew by May.',
+          left: '',
+          provisional: 'A band went in as a stopgap; it will not last.',
+          dueOn: '2026-05-01',
           notTested: '',
         },
       },
