@@ -107,3 +107,28 @@ test('a fault never seen here is said to be unprovable', async ({ page }) => {
   await station(page, 8);
   await expect(page.getByText('It never failed here, so no count can prove it cured.')).toBeVisible();
 });
+
+test('proofs follow the kind of loader, are shown, failed or not shown and why, and hold the gate', async ({
+  page,
+}) => {
+  await openTicket(page, 'Tarnbeck K3 data drive');
+  await station(page, 1);
+  await page.getByRole('radio', { name: 'disk drive, spindle belt' }).click();
+  await station(page, 8);
+  const checks = page.getByRole('region', { name: 'Shown, failed, or not shown and why' });
+  await expect(checks.getByText('Spindle speed.')).toBeVisible();
+  await expect(checks.getByText('A hand cannot stall it.')).toHaveCount(0);
+  await checks
+    .getByRole('group', { name: 'Spindle speed' })
+    .or(checks.getByRole('radiogroup', { name: 'Spindle speed' }))
+    .getByRole('radio', { name: 'failed' })
+    .click();
+  await checks.getByLabel('Under which conditions, and what was felt or read').fill('288 rpm, warm');
+  await station(page, 9);
+  await expect(page.getByText('Failed: Spindle speed.')).toBeVisible();
+  await expect(page.getByText('4 of 5 proofs are blank.')).toBeVisible();
+  await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
+  await expect(page.getByRole('article', { name: 'Bench sheet' })).toContainText(
+    'Spindle speed: failed, 288 rpm, warm',
+  );
+});

@@ -8,7 +8,7 @@ test('what differs is said by place, as the bench names it, with the lengths of 
   const { rows, more } = await conflictWords(mine, theirs);
   expect(rows).toEqual([
     { path: 'notes, Find', mine: 'Motor heard, tray still.', theirs: 'Oil on the pulley.' },
-    { path: 'history', mine: '32 events, last 2026-01-12 09:31', theirs: '33 events, last 2026-01-12 09:32' },
+    { path: 'history', mine: '33 events, last 2026-01-12 09:32', theirs: '34 events, last 2026-01-12 09:33' },
   ]);
   expect(more).toBe('');
 });

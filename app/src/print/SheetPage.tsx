@@ -1,8 +1,9 @@
 import { beltLabel } from '@loose-pulley/core/catalogue';
 import { findMethod } from '@loose-pulley/core/measuring';
 import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
-import { proofState, proofWords, tally, tallyWords } from '@loose-pulley/core/proving';
+import { CHECKS, checksFor, proofState, proofWords, tally, tallyWords } from '@loose-pulley/core/proving';
 import {
+  CHECK_STATE_NAMES,
   COMPLAINT_STATE_NAMES,
   factsOf,
   LOADER_NAMES,
@@ -102,6 +103,7 @@ export function SheetPage() {
           </section>
         )}
         <CyclesOnPaper ticket={ticket} />
+        <ChecksOnPaper ticket={ticket} />
         {ticket.drives.map((drive) => (
           <DriveOnPaper key={drive.id} drive={drive} unit={unit} />
         ))}
@@ -155,6 +157,25 @@ function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
       {ticket.proofs.map((proof, index) => (
         <p key={proof.id}>
           Proof {index + 1}: {proofWords(proofState(proof, ticket.cycles))}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** What was shown of the repair, what failed, and what was not shown and why. */
+function ChecksOnPaper({ ticket }: { readonly ticket: Ticket }) {
+  const said = checksFor(ticket.loader).flatMap((kind) =>
+    ticket.checks.filter((check) => check.kind === kind && check.state !== 'blank'),
+  );
+  if (said.length === 0) return null;
+  return (
+    <section className="break-inside-avoid border-b border-hair py-2">
+      <h3 className="text-base">Proofs</h3>
+      {said.map(({ kind, state, note }) => (
+        <p key={kind}>
+          {CHECKS[kind].name}: <strong>{CHECK_STATE_NAMES[state]}</strong>
+          {note && `, ${note}`}
         </p>
       ))}
     </section>

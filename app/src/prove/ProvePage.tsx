@@ -16,6 +16,7 @@ import { useAppDispatch } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
+import { Checks } from './Checks';
 
 /** How far clean cycles have come towards a count. */
 function Progress({ clean, count }: { readonly clean: number; readonly count: number }) {
@@ -83,6 +84,7 @@ export function ProvePage() {
             </CommitButton>
           </div>
         )}
+        <Checks />
       </div>
       <aside aria-label="How many it takes" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
         <h3 className="text-lg">How many clean cycles?</h3>

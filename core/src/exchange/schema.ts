@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { CYCLE_ACTIONS, CYCLE_RESULTS } from '../proving';
+import { CHECK_KINDS, CHECK_STATES, CYCLE_ACTIONS, CYCLE_RESULTS } from '../proving';
 import {
   COMPLAINT_STATES,
   GROOVE_FORMS,
@@ -149,6 +149,7 @@ const cycle = () =>
 const mains = () => shape({ state: one(MAINS_STATES), since: time() });
 const timer = () => shape({ id: id(), what: text(80), startedAt: time(), endsAt: time(), endedAt: time().nullable() });
 const disc = () => shape({ id: id(), whose: text(120), where: text(200), condition: text(400), returned: flag() });
+const check = () => shape({ kind: one(CHECK_KINDS), state: one(CHECK_STATES), note: text(2000) });
 const treatment = () => shape({ id: id(), at: time(), what: text(2000) });
 const proof = () => shape({ id: id(), startedAt: time() });
 const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
@@ -182,6 +183,7 @@ const ticket = shape({
   cycles: listOf(cycle(), 20_000),
   treatments: listOf(treatment(), 500),
   proofs: listOf(proof(), 500),
+  checks: listOf(check(), 50),
   handBack: shape(handBack),
 });
 
@@ -195,6 +197,7 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   timerPut: { timer: timer() },
   discPut: { disc: disc() },
   discRemoved: { discId: id() },
+  checkPut: { check: check() },
   cycleLogged: { cycle: cycle() },
   treatmentRecorded: { treatment: treatment() },
   proofBegun: { proof: proof() },

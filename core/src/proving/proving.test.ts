@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { noneAfterChance } from '../statistics';
 import {
   chanceWords,
+  checksFor,
   cleanWanted,
   cycleTable,
   mayBeginProof,
@@ -120,4 +121,16 @@ describe('a proof', () => {
     expect(mayBeginProof([proof], [{ id: 't', at: '2026-02-01T09:00:00Z', what: 'cleaned' }])).toBe(false);
     expect(mayBeginProof([proof], [{ id: 't', at: '2026-02-01T11:00:00Z', what: 'belt renewed' }])).toBe(true);
   });
+});
+
+test('what there is to show follows the kind of loader: no tray on a disk drive, every deck where there are several', () => {
+  expect(checksFor('diskDrive')).not.toContain('trayHeld');
+  expect(checksFor('diskDrive')).toEqual(expect.arrayContaining(['spindleSpeed', 'bothSides']));
+  expect(checksFor('carousel')).toContain('eachDeck');
+  expect(checksFor('tray')).not.toContain('eachDeck');
+  for (const loader of ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'diskDrive', 'wire'] as const) {
+    const asked = checksFor(loader);
+    expect(new Set(asked).size).toBe(asked.length);
+    expect(asked[asked.length - 1]).toBe('afterTheLid');
+  }
 });

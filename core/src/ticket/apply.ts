@@ -65,6 +65,7 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       cycles: [],
       treatments: [],
       proofs: [],
+      checks: [],
       handBack: { found: '', done: '', left: '', notTested: '', provisional: '', dueOn: '' },
     });
   }
@@ -86,6 +87,10 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       return ok({ ...ticket, discs: upsert(ticket.discs, event.disc) });
     case 'discRemoved':
       return ok({ ...ticket, discs: ticket.discs.filter(({ id }) => id !== event.discId) });
+    case 'checkPut': {
+      const others = ticket.checks.filter(({ kind }) => kind !== event.check.kind);
+      return ok({ ...ticket, checks: [...others, event.check] });
+    }
     case 'cycleLogged':
       if (event.cycle.proofId !== null && !ticket.proofs.some(({ id }) => id === event.cycle.proofId)) {
         return refuse('The cycle belongs to a proof that was never begun.');

@@ -1,6 +1,6 @@
 import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
-import type { Cycle, Proof, Treatment } from '../proving';
+import type { Check, Cycle, Proof, Treatment } from '../proving';
 import type {
   Complaint,
   Disc,
@@ -58,6 +58,7 @@ export type Happening =
   | { readonly type: 'timerPut'; readonly timer: Timer }
   | { readonly type: 'discPut'; readonly disc: Disc }
   | { readonly type: 'discRemoved'; readonly discId: string }
+  | { readonly type: 'checkPut'; readonly check: Check }
   | { readonly type: 'cycleLogged'; readonly cycle: Cycle }
   | { readonly type: 'treatmentRecorded'; readonly treatment: Treatment }
   | { readonly type: 'proofBegun'; readonly proof: Proof }

@@ -13,6 +13,7 @@ export {
   type TicketRecord,
 } from './record';
 export {
+  CHECK_STATE_NAMES,
   COMPLAINT_STATE_NAMES,
   describeEvent,
   eventPlace,

@@ -2,7 +2,7 @@ import { beltLabel } from '../catalogue';
 import { findMethod, type Measurand } from '../measuring';
 import { formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
-import { RESULT_NAMES, ACTION_NAMES } from '../proving';
+import { RESULT_NAMES, ACTION_NAMES, CHECKS, type CheckState } from '../proving';
 import type { ComplaintState, Loader, Mains, Sound, StationId, StationMark, Ticket, Verdict } from './types';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
@@ -67,6 +67,13 @@ export const MAINS_NAMES: Readonly<Record<Mains['state'], string>> = {
   poweredOpen: 'powered, open',
 };
 
+export const CHECK_STATE_NAMES: Readonly<Record<CheckState, string>> = {
+  blank: 'blank',
+  shown: 'shown',
+  failed: 'failed',
+  notShown: 'not shown',
+};
+
 export const SOUND_NAMES: Readonly<Record<Sound, string>> = {
   silence: 'silence',
   click: 'a click',
@@ -105,6 +112,7 @@ export function eventPlace(event: TicketEvent): EventPlace {
       return { station: event.cycle.proofId === null ? 'takeIn' : 'prove' };
     case 'treatmentRecorded':
     case 'proofBegun':
+    case 'checkPut':
       return { station: 'prove' };
     case 'handBackWritten':
     case 'ticketClosed':
@@ -170,6 +178,8 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return event.disc.returned ? `disc returned, ${event.disc.whose}` : `disc, ${event.disc.whose}`;
     case 'discRemoved':
       return 'a disc taken out of the list';
+    case 'checkPut':
+      return `${CHECKS[event.check.kind].name}: ${CHECK_STATE_NAMES[event.check.state]}`;
     case 'cycleLogged':
       return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
     case 'treatmentRecorded':

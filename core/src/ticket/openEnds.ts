@@ -1,4 +1,4 @@
-import { proofState, tally } from '../proving';
+import { CHECKS, checksFor, proofState, tally } from '../proving';
 import { STATION_NAMES } from './names';
 import { STATIONS, type StationId, type Ticket } from './types';
 
@@ -37,6 +37,15 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   if (proof && proofState(proof, ticket.cycles).failedAt !== undefined)
     end('The last proof failed: not cured.', 'prove');
   else if (!proof && before.failures > 0) end('It failed when it came, and no proof was begun since.', 'prove');
+  // A station said not to be needed asks for nothing.
+  if (ticket.stations.prove !== 'notNeeded') {
+    const asked = checksFor(ticket.loader).map(
+      (kind) => ticket.checks.find((check) => check.kind === kind) ?? { kind, state: 'blank' },
+    );
+    const blank = asked.filter(({ state }) => state === 'blank').length;
+    for (const { kind, state } of asked) if (state === 'failed') end(`Failed: ${CHECKS[kind].name}.`, 'prove');
+    if (blank > 0) end(`${blank} of ${asked.length} proofs are blank.`, 'prove');
+  }
   if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
     end('No cycle was counted with a disc in since the last treatment.', 'prove');
   }

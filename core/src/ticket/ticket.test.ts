@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
+import { checksFor } from '../proving';
 import { complaint, cycle, everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
 import {
   append,
@@ -131,7 +132,10 @@ test('the summary carries what the Bench shows, and is searchable', () => {
 describe('what speaks against handing back', () => {
   const words = (list: readonly Happening[]) => openEnds(recordOf(list).ticket).map((end) => end.words);
   const proof: Happening = { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
-  const stationsDone: Happening[] = STATIONS.map((station) => ({ type: 'stationMarked', station, mark: 'done' }));
+  const stationsDone: Happening[] = [
+    ...STATIONS.map((station): Happening => ({ type: 'stationMarked', station, mark: 'done' })),
+    ...checksFor('tray').map((kind): Happening => ({ type: 'checkPut', check: { kind, state: 'shown', note: '' } })),
+  ];
   const answered: Happening = { type: 'complaintPut', complaint: { ...complaint('k1', 'shy'), state: 'cured' } };
   const done: Happening = { type: 'handBackWritten', changes: { done: 'Belt renewed.' } };
 
@@ -158,6 +162,17 @@ describe('what speaks against handing back', () => {
     expect(words([...proved, { type: 'cycleLogged', cycle: cycle('c3', 'helped', 'p1') }])).toEqual([
       'The last proof failed: not cured.',
     ]);
+  });
+  test('proofs that are blank or failed; none where Prove is not needed', () => {
+    const base: Happening[] = [opening, ...stationsDone, answered, done];
+    const failed: Happening = { type: 'checkPut', check: { kind: 'trayHeld', state: 'failed', note: '' } };
+    expect(words([...base, failed])).toEqual(['Failed: A hand cannot stall it.']);
+    const blank: Happening = { type: 'checkPut', check: { kind: 'trayHeld', state: 'blank', note: '' } };
+    expect(words([...base, blank])).toEqual(['1 of 6 proofs are blank.']);
+    const notNeeded: Happening = { type: 'stationMarked', station: 'prove', mark: 'notNeeded' };
+    expect(words([...base, blank, notNeeded])).toEqual([]);
+    const notShown: Happening = { type: 'checkPut', check: { kind: 'trayHeld', state: 'notShown', note: 'no scale' } };
+    expect(words([...base, notShown])).toEqual([]);
   });
   test('a disc that did not go back, and something provisional without its day', () => {
     const base: Happening[] = [opening, ...stationsDone, answered, done];

@@ -1,6 +1,6 @@
 import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
-import type { Cycle, Proof, Treatment } from '../proving';
+import type { Check, Cycle, Proof, Treatment } from '../proving';
 import type { Surface } from '../sizing';
 import type { SectionShape } from '../units';
 
@@ -154,5 +154,7 @@ export interface Ticket {
   readonly cycles: readonly Cycle[];
   readonly treatments: readonly Treatment[];
   readonly proofs: readonly Proof[];
+  /** What was shown of the repair, one entry a kind. */
+  readonly checks: readonly Check[];
   readonly handBack: HandBack;
 }

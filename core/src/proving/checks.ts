@@ -1,0 +1,77 @@
+/** Kinds of loader that differ in what there is to prove. The words follow the machine: no tray on a disk drive. */
+export type ProvedLoader = 'tray' | 'twinTray' | 'carousel' | 'slot' | 'lift' | 'diskDrive' | 'wire';
+
+export const CHECK_KINDS = [
+  'motorPulleyHeld',
+  'trayHeld',
+  'contentsRead',
+  'firstAndLast',
+  'eachDeck',
+  'bothSides',
+  'spindleSpeed',
+  'beforeTheLid',
+  'afterTheLid',
+] as const;
+export type CheckKind = (typeof CHECK_KINDS)[number];
+
+export const CHECK_STATES = ['blank', 'shown', 'failed', 'notShown'] as const;
+export type CheckState = (typeof CHECK_STATES)[number];
+
+/** One thing to be shown of a repair, and how it went. */
+export interface Check {
+  readonly kind: CheckKind;
+  readonly state: CheckState;
+  /** Under which bench conditions, what was felt or read, or why it was not shown. */
+  readonly note: string;
+}
+
+/** What a proof asks for, and how it is done; the caution comes with the page. Common practice, no source. */
+export const CHECKS: Readonly<Record<CheckKind, { readonly name: string; readonly how: string }>> = {
+  motorPulleyHeld: {
+    name: 'Fingers cannot make the motor pulley slip',
+    how: 'Unplugged: hold the drive pulley still and turn the motor pulley by hand. The belt must not slip under it.',
+  },
+  trayHeld: {
+    name: 'A hand cannot stall it',
+    how: 'Powered: hold the tray lightly as it moves. It should push on, not stop. Read the pull off a scale where you can.',
+  },
+  contentsRead: {
+    name: 'Contents read, and how fast',
+    how: 'Load a disc and time from closing to the table of contents, against what it took before.',
+  },
+  firstAndLast: {
+    name: 'First track and last',
+    how: 'Play or read from the very start and from the very end of the disc.',
+  },
+  eachDeck: {
+    name: 'Each deck or slot',
+    how: 'Run every deck, or every slot of the carousel, not only the one complained of.',
+  },
+  bothSides: { name: 'Both sides', how: 'Read the disk on both sides, inner and outer tracks.' },
+  spindleSpeed: { name: 'Spindle speed', how: 'Measure the turns a minute. Reading alone proves little.' },
+  beforeTheLid: { name: 'Before the lid', how: 'Try it whole once more before the lid and the stop pin go on.' },
+  afterTheLid: {
+    name: 'After the lid',
+    how: 'Power it and run it after the lid is on: not powered since, not proved.',
+  },
+};
+
+const COMMON: readonly CheckKind[] = [
+  'motorPulleyHeld',
+  'trayHeld',
+  'contentsRead',
+  'firstAndLast',
+  'beforeTheLid',
+  'afterTheLid',
+];
+
+/**
+ * What there is to show for a kind of loader, in the order in which it is done.
+ *
+ * @example checksFor('diskDrive') // ['motorPulleyHeld', 'spindleSpeed', 'bothSides', …]
+ */
+export function checksFor(loader: ProvedLoader): readonly CheckKind[] {
+  if (loader === 'diskDrive') return ['motorPulleyHeld', 'spindleSpeed', 'bothSides', 'beforeTheLid', 'afterTheLid'];
+  if (loader === 'twinTray' || loader === 'carousel') return [...COMMON.slice(0, 4), 'eachDeck', ...COMMON.slice(4)];
+  return COMMON;
+}
