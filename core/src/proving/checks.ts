@@ -33,7 +33,7 @@ export const CHECKS: Readonly<Record<CheckKind, { readonly name: string; readonl
   },
   trayHeld: {
     name: 'A hand cannot stall it',
-    how: 'Powered: hold the tray lightly as it moves. It should push on, not stop. Read the pull off a scale where you can.',
+    how: 'Powered: hold lightly what moves. It should push on, not stop. Read the pull off a scale where you can.',
   },
   contentsRead: {
     name: 'Contents read, and how fast',
