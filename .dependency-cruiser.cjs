@@ -11,6 +11,7 @@ const rooms = [
   'proving',
   'planning',
   'ticket',
+  'handback',
   'exchange',
 ];
 

@@ -24,6 +24,8 @@ export default defineConfig({
     target: 'es2022',
     sourcemap: false,
     assetsInlineLimit: 0,
+    // Every browser that runs this knows modulepreload.
+    modulePreload: { polyfill: false },
     rolldownOptions: {
       output: {
         codeSplitting: { groups: [{ name: 'first', test: (id: string) => FIRST_LOAD.some((part) => part.test(id)) }] },

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { writeTicketName } from './names';
-import { COMPLAINT_STATE_NAMES, openEnds, type HandBack } from '@loose-pulley/core/ticket';
+import { COMPLAINT_STATE_NAMES, type HandBack } from '@loose-pulley/core/ticket';
+import { openEnds } from '@loose-pulley/core/handback';
 import { happen } from '../keeping/actions';
 import { today } from '../clock/useNow';
 import { useAppDispatch, useUnit } from '../store/store';

@@ -1,7 +1,7 @@
 import type { Judgement } from '@loose-pulley/core/sizing';
 import { fitBelt } from '@loose-pulley/core/drive';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { formatPercent, type LengthUnit } from '@loose-pulley/core/units';
 import type { DrawnDrive } from '../draw/DriveDrawing';
 

@@ -1,4 +1,4 @@
-import { letter } from '@loose-pulley/core/ticket';
+import { letter } from '@loose-pulley/core/handback';
 import { writeTicketName } from '../handback/names';
 import { useUnit } from '../store/store';
 import { useTicket } from '../ticket/useTicket';

@@ -1,4 +1,4 @@
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod } from '@loose-pulley/core/measuring';
 import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
 import { CHECKS, checksFor, proofState, proofWords, tally, tallyWords } from '@loose-pulley/core/proving';

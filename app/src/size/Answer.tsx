@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
 import type { DriveRecord, Try } from '@loose-pulley/core/ticket';

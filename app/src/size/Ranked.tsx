@@ -1,4 +1,4 @@
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { marginWord, WEAKNESS_NAMES, ZONE_NAMES, type Ranking } from '@loose-pulley/core/sizing';
 import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';

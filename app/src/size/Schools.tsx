@@ -1,4 +1,4 @@
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { ZONE_NAMES, type School } from '@loose-pulley/core/sizing';
 import { formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';

@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
 import { formatPercent } from '@loose-pulley/core/units';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
 import { formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/ticket';

@@ -1,5 +1,5 @@
 import { NavLink, useSearchParams } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/units';
 import { factsOf, MARK_NAMES, STATION_NAMES, STATIONS, type StationId, type Ticket } from '@loose-pulley/core/ticket';
 import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../store/store';

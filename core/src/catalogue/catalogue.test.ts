@@ -1,5 +1,6 @@
+import { beltLabel } from '../units';
 import { describe, expect, test } from 'vitest';
-import { AS568_BELTS, beltLabel, CATALOGUE, nextInSeries, SQUARE_BELTS } from '.';
+import { AS568_BELTS, CATALOGUE, nextInSeries, SQUARE_BELTS } from '.';
 
 const diameterIn = (id: string): number =>
   (AS568_BELTS.find((belt) => belt.id === id)?.innerLengthMm ?? 0) / Math.PI / 25.4;

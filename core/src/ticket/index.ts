@@ -27,6 +27,4 @@ export {
   VERDICT_NAMES,
   type EventPlace,
 } from './names';
-export { letter, type LetterPart } from './letter';
-export { openEnds, type OpenEnd } from './openEnds';
 export { factsOf, grooveOf, nextStation, summarise, type TicketSummary } from './summary';

@@ -1,8 +1,8 @@
-import { beltLabel } from '../catalogue';
+import { beltLabel } from '../units';
 import { findMethod, type Measurand } from '../measuring';
 import { formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
-import { RESULT_NAMES, ACTION_NAMES, CHECKS, type CheckState } from '../proving';
+import { RESULT_NAMES, ACTION_NAMES, type CheckState } from '../proving';
 import type { ComplaintState, Loader, Mains, Sound, StationId, StationMark, Ticket, Verdict } from './types';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
@@ -179,7 +179,7 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
     case 'discRemoved':
       return 'a disc taken out of the list';
     case 'checkPut':
-      return `${CHECKS[event.check.kind].name}: ${CHECK_STATE_NAMES[event.check.state]}`;
+      return `a proof marked ${CHECK_STATE_NAMES[event.check.state]}`;
     case 'cycleLogged':
       return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
     case 'treatmentRecorded':

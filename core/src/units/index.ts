@@ -14,3 +14,4 @@ export {
   formatPercent,
   formatSpread,
 } from './format';
+export { beltLabel } from './beltLabel';

@@ -1,6 +1,5 @@
 import { CHECKS, checksFor, proofState, tally } from '../proving';
-import { STATION_NAMES } from './names';
-import { STATIONS, type StationId, type Ticket } from './types';
+import { STATION_NAMES, STATIONS, type StationId, type Ticket } from '../ticket';
 
 /** Something that still speaks against handing back, and where to look. */
 export interface OpenEnd {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
-import { letter, type Happening } from '.';
+import type { Happening } from '../ticket';
+import { letter } from '.';
 
 const parts = (list: readonly Happening[]) =>
   new Map(letter(recordOf([opening, ...list]).ticket, 'mm').map(({ heading, sentences }) => [heading, sentences]));

@@ -1,7 +1,6 @@
-import { beltLabel } from '../catalogue';
 import { proofState, tally } from '../proving';
-import type { LengthUnit } from '../units';
-import type { ComplaintState, Ticket } from './types';
+import { beltLabel, type LengthUnit } from '../units';
+import type { ComplaintState, Ticket } from '../ticket';
 
 /** A part of the letter: a heading, and its sentences. */
 export interface LetterPart {

@@ -1,0 +1,2 @@
+export { letter, type LetterPart } from './letter';
+export { openEnds, type OpenEnd } from './openEnds';

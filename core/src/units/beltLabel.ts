@@ -1,0 +1,24 @@
+import type { SectionShape } from './beltSize';
+import { MM_PER_INCH, type LengthUnit } from './constants';
+import { formatLength } from './format';
+
+/**
+ * Section × size as the trade writes it: an O-ring by inner diameter, another belt by inner length. The shape's sign
+ * is for the eye; the words say it too.
+ *
+ * @example beltLabel({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }, 'mm')
+ * // { sign: '□', size: '1.2 × 116.0', words: 'square, inner length mm' }
+ */
+export function beltLabel(
+  belt: { readonly shape: SectionShape; readonly thicknessMm: number; readonly innerLengthMm: number },
+  unit: LengthUnit,
+): { readonly sign: string; readonly size: string; readonly words: string } {
+  const ring = belt.shape === 'round';
+  const size = ring ? belt.innerLengthMm / Math.PI : belt.innerLengthMm;
+  const thickness = unit === 'in' ? (belt.thicknessMm / MM_PER_INCH).toFixed(3) : formatLength(belt.thicknessMm, 'mm');
+  return {
+    sign: ring ? '○' : belt.shape === 'square' ? '□' : '▭',
+    size: `${thickness} × ${ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit)}`,
+    words: `${ring ? 'O-ring, inner diameter' : `${belt.shape}, inner length`} ${unit}`,
+  };
+}
