@@ -3,11 +3,11 @@ import {
   append,
   describeEvent,
   eventPlace,
+  newComplaint,
   openRecord,
   redoTarget,
   STATION_NAMES,
   undoTarget,
-  type Complaint,
   type Details,
   type Happening,
   type TicketEvent,
@@ -220,17 +220,6 @@ export function nextNumber(state: RootState): string {
   );
   return String(highest + 1).padStart(4, '0');
 }
-
-/** A complaint as it is when the owner has just said it. */
-export const newComplaint = (id: string, words: string): Complaint => ({
-  id,
-  words,
-  state: 'open',
-  drivetrain: true,
-  sounds: [],
-  before: '',
-  after: '',
-});
 
 /** Opens a new ticket and keeps it. @returns its id; what the browser threw where it cannot be kept */
 export const newTicket =

@@ -2,12 +2,13 @@ import { nanoid } from 'nanoid';
 import {
   COMPLAINT_STATE_NAMES,
   COMPLAINT_STATES,
+  newComplaint,
   SOUND_NAMES,
   SOUNDS,
   type Complaint,
   type ComplaintState,
 } from '@loose-pulley/core/ticket';
-import { happen, newComplaint } from '../keeping/actions';
+import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

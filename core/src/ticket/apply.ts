@@ -1,7 +1,7 @@
 import { mayBeginProof } from '../proving';
 import { ok, refuse, type Result } from '../units';
 import type { TicketEvent } from './events';
-import { STATIONS, type DriveRecord, type StationId, type Ticket } from './types';
+import { STATIONS, type Complaint, type DriveRecord, type StationId, type Ticket } from './types';
 
 const eachStation = <T>(value: T): Record<StationId, T> =>
   Object.fromEntries(STATIONS.map((station) => [station, value])) as Record<StationId, T>;
@@ -25,6 +25,17 @@ export function newDrive(id: string, name: string): DriveRecord {
     tries: [],
   };
 }
+
+/** A complaint as it is when the owner has just said it. @example newComplaint('k1', 'dead drawer').state // 'open' */
+export const newComplaint = (id: string, words: string): Complaint => ({
+  id,
+  words,
+  state: 'open',
+  drivetrain: true,
+  sounds: [],
+  before: '',
+  after: '',
+});
 
 /** Replaces one drive. Refuses where the ticket has none of that id. */
 function onDrive(ticket: Ticket, driveId: string, change: (drive: DriveRecord) => DriveRecord): Result<Ticket> {

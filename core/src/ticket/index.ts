@@ -1,6 +1,6 @@
 export * from './types';
 export type { Details, DriveSettings, EventType, Happening, TicketEvent } from './events';
-export { applyEvent, newDrive } from './apply';
+export { applyEvent, newComplaint, newDrive } from './apply';
 export {
   append,
   openRecord,

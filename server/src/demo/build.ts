@@ -1,5 +1,12 @@
 import type { Reading } from '@loose-pulley/core/measuring';
-import { append, openRecord, type Details, type Happening, type TicketRecord } from '@loose-pulley/core/ticket';
+import {
+  append,
+  newComplaint,
+  openRecord,
+  type Details,
+  type Happening,
+  type TicketRecord,
+} from '@loose-pulley/core/ticket';
 
 /** A reading of the demo: what, how, how much, with its tools. */
 export type DemoReading = readonly [Reading['measurand'], string, number, Reading['aux']?];
@@ -54,15 +61,7 @@ export function buildTicket({ openedAt, details, happenings, paceMinutes = 7 }: 
     ticketId: `demo-${number}`,
     driveId: driveId(number, 'A'),
     details: plain,
-    complaint: {
-      id: `demo-${number}-k1`,
-      words: complaint,
-      state: 'open',
-      drivetrain: true,
-      sounds: [],
-      before: '',
-      after: '',
-    },
+    complaint: newComplaint(`demo-${number}-k1`, complaint),
   };
   const events = [opening, ...happenings].map((happening, index) => ({
     ...happening,
