@@ -12,6 +12,7 @@ const rooms = [
   'planning',
   'ticket',
   'handback',
+  'faraway',
   'exchange',
 ];
 

@@ -40,6 +40,7 @@ async function start(): Promise<void> {
   );
   await store.dispatch(loadBench());
   void askToPersist();
+  void import('./keeping/sweep').then(({ sweep }) => sweep()).catch(() => undefined);
   fetchIdly();
 }
 

@@ -3,10 +3,13 @@ import {
   ACTION_NAMES,
   chanceWords,
   cycleTable,
+  ownersDiscTooEarly,
   tally,
   tallyWords,
+  TEST_DISC_NAMES,
   type CycleResult,
   type Tally,
+  type TestDisc,
 } from '@loose-pulley/core/proving';
 import { usePageKey } from '../keys/useKeys';
 import { useAppSelector } from '../store/store';
@@ -14,11 +17,12 @@ import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { Choice } from '../ui/Choice';
+import { CONDITIONS } from './conditions';
 import { VerdictMark } from './marks';
 import { StripPlot } from './StripPlot';
 import { useCounting } from './useCounting';
 
-const CONDITIONS = ['cold', 'warm', 'lid on', 'lid off', 'tapped', 'on its side', 'dark', 'pin out'];
+const DISCS = ['none', 'junk', 'own', 'owners'] as const satisfies readonly TestDisc[];
 const figures = ({ n, failures, slow }: Tally): string =>
   n === 0 ? '–' : `${failures} of ${n}${slow > 0 ? `, ${slow} slow` : ''}`;
 
@@ -77,12 +81,9 @@ export function CycleLog({ proofId }: { readonly proofId: string | null }) {
         )}
         <Choice
           label="Disc"
-          value={setting.loaded ? 'loaded' : 'empty'}
-          options={[
-            ['empty', 'empty'],
-            ['loaded', 'loaded'],
-          ]}
-          onChoose={(disc) => setSetting({ ...setting, loaded: disc === 'loaded' })}
+          value={setting.disc}
+          options={DISCS.map((disc) => [disc, TEST_DISC_NAMES[disc]] as const)}
+          onChoose={(disc) => setSetting({ ...setting, disc })}
         />
         <label className="grid gap-1 text-sm text-soft">
           Deck or slot
@@ -123,6 +124,12 @@ export function CycleLog({ proofId }: { readonly proofId: string | null }) {
           }}
         />
       </div>
+      {setting.disc === 'owners' &&
+        ownersDiscTooEarly(ticket.cycles, ticket.treatments[ticket.treatments.length - 1]?.at ?? '') && (
+          <p role="alert" className="border-l-4 border-live pl-3">
+            No worthless disc has run clean since the last treatment. Junk first, one’s own next, the owner’s last.
+          </p>
+        )}
       <Caution>Fingers out of the moving tray. Counting needs power: nothing open that can be touched live.</Caution>
       <div className="grid grid-cols-2 gap-2 md:grid-cols-4">
         {key('good', 'Good', keys?.cycleGood, true)}

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
-import type { Cycle, CycleAction, CycleResult } from '@loose-pulley/core/proving';
+import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
 import type { Loader } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
@@ -12,7 +12,7 @@ export const actionsOf = (loader: Loader): readonly CycleAction[] =>
 
 /** Conditions set once and kept while counting. */
 export interface Setting {
-  readonly loaded: boolean;
+  readonly disc: TestDisc;
   readonly place: string;
   readonly conditions: readonly string[];
 }
@@ -31,8 +31,12 @@ export function useCounting(loader: Loader, proofId: string | null, cycles: read
   const [setting, setSetting] = useState<Setting>(() => {
     const last = cycles[cycles.length - 1];
     return last
-      ? { loaded: last.loaded, place: last.place, conditions: last.conditions }
-      : { loaded: false, place: '', conditions: [] };
+      ? {
+          disc: last.disc === 'notSaid' ? (last.loaded ? 'junk' : 'none') : last.disc,
+          place: last.place,
+          conditions: last.conditions,
+        }
+      : { disc: 'none', place: '', conditions: [] };
   });
   const startedMs = useRef<number | null>(null);
   const [running, setRunning] = useState(false);
@@ -60,6 +64,7 @@ export function useCounting(loader: Loader, proofId: string | null, cycles: read
           result,
           seconds: elapsedS === null || elapsedS > LONGEST_S ? null : Math.round(elapsedS * 100) / 100,
           ...setting,
+          loaded: setting.disc !== 'none',
           proofId,
         },
       }),

@@ -1,25 +1,26 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/units';
 import { writeTicketName } from './names';
-import { COMPLAINT_STATE_NAMES, type HandBack } from '@loose-pulley/core/ticket';
+import { COMPLAINT_STATE_NAMES, picturesNamed } from '@loose-pulley/core/ticket';
 import { openEnds } from '@loose-pulley/core/handback';
 import { happen } from '../keeping/actions';
+import { loadPictures } from '../keeping/pictures';
 import { today } from '../clock/useNow';
-import { useAppDispatch, useUnit } from '../store/store';
+import { useAppDispatch } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { download } from '../ui/download';
-import { SectionSign } from '../ui/SectionSign';
-import { TextArea } from '../ui/TextLine';
+import { NumberLine } from '../ui/NumberLine';
+import { TextArea, TextLine } from '../ui/TextLine';
+import { Fitted } from './Fitted';
+import { Offers } from './Offers';
 
 /** Handing back, in short: what was found, done and left; the sheet; the file; and closing. */
 export function HandBackPage() {
   const { ticket, record, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const unit = useUnit();
-  const area = (key: keyof HandBack, label: string) => (
+  const area = (key: 'found' | 'done' | 'left' | 'notTested' | 'provisional', label: string) => (
     <TextArea
       key={key}
       label={label}
@@ -32,8 +33,14 @@ export function HandBackPage() {
   const ends = openEnds(ticket);
   const [despite, setDespite] = useState('');
   const exportTicket = async (): Promise<void> => {
-    const { writeTicketFile } = await import('@loose-pulley/core/exchange');
-    download(`${writeTicketName(ticket)}.json`, writeTicketFile(record), 'application/json');
+    const { writeArchive, writeTicketFile } = await import('@loose-pulley/core/exchange');
+    const pictures = await loadPictures(picturesNamed(record));
+    if (Object.keys(pictures).length === 0) {
+      download(`${writeTicketName(ticket)}.json`, writeTicketFile(record), 'application/json');
+      return;
+    }
+    const bytes = writeArchive([record], new Date().toISOString(), pictures) as Uint8Array<ArrayBuffer>;
+    download(`${writeTicketName(ticket)}.zip`, bytes, 'application/zip');
   };
   return (
     <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
@@ -51,29 +58,31 @@ export function HandBackPage() {
         )}
         {area('found', 'What was found')}
         {area('done', 'What was done')}
-        <section aria-label="Belts fitted" className="grid gap-1">
-          <h3 className="text-sm text-soft">Fitted, from the tries judged right</h3>
-          {ticket.drives.flatMap((drive) =>
-            drive.tries
-              .filter(({ verdict }) => verdict === 'right')
-              .map((one) => (
-                <p key={one.id} className="text-lg">
-                  Drive {drive.name}
-                  {drive.role && `, ${drive.role}`}: <SectionSign shape={one.shape} /> {beltLabel(one, unit).size}{' '}
-                  <span className="text-soft">
-                    {beltLabel(one, unit).words}, {one.source}
-                  </span>
-                </p>
-              )),
-          )}
-          {!ticket.drives.some(({ tries }) => tries.some(({ verdict }) => verdict === 'right')) && (
-            <p className="text-soft">No belt is judged right yet.</p>
-          )}
-        </section>
+        <Fitted />
+        <Offers />
         {area('left', 'Noticed and left')}
         {area('notTested', 'Not tested, and why')}
         {area('provisional', 'Provisional: what will not last')}
         <DueOn />
+        <div className="flex flex-wrap gap-4">
+          <NumberLine
+            label="Bench time"
+            unit="minutes"
+            most={100_000}
+            value={ticket.handBack.minutes}
+            disabled={!canWrite}
+            onNumber={(minutes, gesture) =>
+              dispatch(happen({ type: 'handBackWritten', changes: { minutes } }, gesture))
+            }
+          />
+          <TextLine
+            label="Cost, where it is kept"
+            value={ticket.handBack.cost}
+            maxLength={40}
+            disabled={!canWrite}
+            onText={(cost, gesture) => dispatch(happen({ type: 'handBackWritten', changes: { cost } }, gesture))}
+          />
+        </div>
       </div>
       <aside aria-label="Papers and closing" className="grid content-start gap-3 border-hair px-5 py-5 lg:border-l">
         <h3 className="text-lg">Papers</h3>
@@ -93,8 +102,8 @@ export function HandBackPage() {
           Export the ticket as a file
         </Button>
         <p className="text-sm text-soft">
-          The file holds the whole ticket with its history. It goes to another bench by any road, and opens there from
-          the Log.
+          The file holds the whole ticket with its history; with pictures it is a zip. It goes to another bench by any
+          road, and opens there from the Log.
         </p>
         <h3 className="mt-3 text-lg">
           {ticket.closedAt ? 'Handed back' : ends.length > 0 ? 'Before it goes' : 'Nothing stands against it'}

@@ -3,10 +3,11 @@ import { isDemo } from '../app/boot';
 
 /**
  * The one seam to the browser's store. A database for the bench and another for the demo; a table each for tickets,
- * their summaries (a cache) and settings.
+ * their summaries (a cache) and settings; pictures in a database of their own.
  */
 const name = isDemo ? 'loose-pulley-demo' : 'loose-pulley';
-const table = (storeName: string) => localforage.createInstance({ name, storeName, driver: localforage.INDEXEDDB });
+const table = (storeName: string, database = name) =>
+  localforage.createInstance({ name: database, storeName, driver: localforage.INDEXEDDB });
 
 export type Table = ReturnType<typeof table>;
 export const ticketTable: Table = table('tickets');
@@ -14,6 +15,7 @@ export const summaryTable: Table = table('summaries');
 export const settingsTable: Table = table('settings');
 /** What is being taken in, whole, so that a tab that dies in between leaves nothing half done. */
 export const journalTable: Table = table('journal');
+export const pictureTable: Table = table('pictures', `${name}-pictures`);
 export const databaseName = name;
 
 /** Why the store did not keep something, in words for the bench. */

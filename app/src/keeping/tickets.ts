@@ -1,4 +1,4 @@
-import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import { summarise, TICKET_VERSION, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
 import { journalTable, summaryTable, ticketTable } from './storage';
 
 /*
@@ -16,8 +16,20 @@ export async function saveTicket(record: TicketRecord): Promise<TicketSummary> {
   return summary;
 }
 
+/** A stored record in the current format: one that an older Loose Pulley wrote is brought up to it. */
+async function current(stored: TicketRecord): Promise<TicketRecord> {
+  if (stored.version === TICKET_VERSION) return stored;
+  const { upcast } = await import('@loose-pulley/core/exchange');
+  const record = upcast(stored);
+  if (!record.ok) throw new Error(record.problem);
+  return record.value as TicketRecord;
+}
+
 /** Reads one ticket; null where there is none. */
-export const loadTicket = (id: string): Promise<TicketRecord | null> => ticketTable.getItem<TicketRecord>(id);
+export async function loadTicket(id: string): Promise<TicketRecord | null> {
+  const stored = await ticketTable.getItem<TicketRecord>(id);
+  return stored && current(stored);
+}
 
 export async function removeTicket(id: string): Promise<void> {
   await summaryTable.removeItem(id);
@@ -30,7 +42,7 @@ export async function loadAllTickets(): Promise<TicketRecord[]> {
   await ticketTable.iterate<TicketRecord, void>((record) => {
     records.push(record);
   });
-  return records;
+  return Promise.all(records.map(current));
 }
 
 /** What the Bench and the Log show, rebuilding the summaries that a dying tab left out. */
@@ -39,7 +51,8 @@ export async function loadSummaries(): Promise<TicketSummary[]> {
   const [ids] = await Promise.all([
     ticketTable.keys(),
     summaryTable.iterate<TicketSummary, void>((summary, id) => {
-      summaries.set(id, summary);
+      // Summaries of an older Loose Pulley, which knew no pictures, are made anew.
+      if (Array.isArray(summary.pictures)) summaries.set(id, summary);
     }),
   ]);
   for (const id of ids) {
@@ -82,5 +95,5 @@ export async function saveAll(records: readonly TicketRecord[]): Promise<TicketS
 /** Ends what a dying tab had begun to take in. */
 export async function finishImport(): Promise<void> {
   const records = await journalTable.getItem<TicketRecord[]>(IMPORT);
-  if (records) await saveAll(records);
+  if (records) await saveAll(await Promise.all(records.map(current)));
 }

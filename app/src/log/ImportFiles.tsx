@@ -1,10 +1,12 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
+import type { PictureBytes } from '@loose-pulley/core/exchange';
 import type { Result } from '@loose-pulley/core/units';
 import { storeProblem } from '../keeping/storage';
 import { tellTabs, withHolds } from '../keeping/tabs';
+import { savePicture, whilePicturesStay } from '../keeping/pictures';
 import { loadTicket, saveAll } from '../keeping/tickets';
 import { leaveTicket } from '../keeping/actions';
 import { summariesChanged } from '../store/bench';
@@ -12,13 +14,19 @@ import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { withExchange } from '../workers/exchange';
+import type { ReadFiles } from '../workers/exchange.worker';
 import { conflictWords, type Conflict, type Keep } from './conflict';
 
 type State =
   | { readonly status: 'idle' }
   | { readonly status: 'reading' }
   | { readonly status: 'refused'; readonly problem: string }
-  | { readonly status: 'asking'; readonly fresh: readonly TicketRecord[]; readonly conflicts: readonly Conflict[] }
+  | {
+      readonly status: 'asking';
+      readonly fresh: readonly TicketRecord[];
+      readonly conflicts: readonly Conflict[];
+      readonly pictures: PictureBytes;
+    }
   | { readonly status: 'done'; readonly words: string };
 
 const MOST_BYTES = 200_000_000;
@@ -35,11 +43,22 @@ export function ImportFiles() {
   const dispatch = useAppDispatch();
   const [state, setState] = useState<State>({ status: 'idle' });
 
-  const keep = async (records: readonly TicketRecord[], left = 0, replaced: readonly string[] = []): Promise<void> => {
+  const keep = async (
+    records: readonly TicketRecord[],
+    pictures: PictureBytes,
+    left = 0,
+    replaced: readonly string[] = [],
+  ): Promise<void> => {
     try {
       // An open ticket that is replaced under the screen would be written back over its replacement.
       dispatch(leaveTicket());
-      const summaries = await withHolds(replaced, () => saveAll(records));
+      const summaries = await whilePicturesStay(async () => {
+        for (const id of records.flatMap(picturesNamed)) {
+          const bytes = pictures[id];
+          if (bytes) await savePicture(id, bytes);
+        }
+        return withHolds(replaced, () => saveAll(records));
+      });
       dispatch(summariesChanged(summaries));
       records.forEach(({ ticket }) => tellTabs({ type: 'saved', id: ticket.id }));
       const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -64,12 +83,13 @@ export function ImportFiles() {
       const picked = await Promise.all(
         files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
       );
-      const result = await withExchange<Result<TicketRecord[]>>(async (api) => api.readFiles(picked));
+      const result = await withExchange<Result<ReadFiles>>(async (api) => api.readFiles(picked));
       if (!result.ok) {
         setState({ status: 'refused', problem: result.problem });
         return;
       }
-      const byId = new Map(result.value.map((record) => [record.ticket.id, record]));
+      const { pictures } = result.value;
+      const byId = new Map(result.value.records.map((record) => [record.ticket.id, record]));
       const fresh: TicketRecord[] = [];
       const conflicts: Conflict[] = [];
       for (const theirs of byId.values()) {
@@ -78,10 +98,10 @@ export function ImportFiles() {
         else if (JSON.stringify(mine) !== JSON.stringify(theirs))
           conflicts.push({ mine, theirs, keep: 'mine', words: await conflictWords(mine, theirs) });
       }
-      if (conflicts.length > 0) setState({ status: 'asking', fresh, conflicts });
+      if (conflicts.length > 0) setState({ status: 'asking', fresh, conflicts, pictures });
       else if (fresh.length === 0)
         setState({ status: 'done', words: 'Nothing new: all of it is here already, just the same.' });
-      else await keep(fresh);
+      else await keep(fresh, pictures);
     } catch (error) {
       setState({
         status: 'refused',
@@ -112,6 +132,7 @@ export function ImportFiles() {
     const both = state.conflicts.filter(({ keep: which }) => which === 'both').map((one) => asCopy(one.theirs));
     void keep(
       [...state.fresh, ...theirs, ...both],
+      state.pictures,
       state.conflicts.filter(({ keep: which }) => which === 'mine').length,
       theirs.map(({ ticket }) => ticket.id),
     );

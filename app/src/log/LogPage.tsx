@@ -5,6 +5,8 @@ import { TicketRow } from '../bench/TicketRow';
 import { leaveTicket, loadBench } from '../keeping/actions';
 import { askToPersist, storeProblem } from '../keeping/storage';
 import { tabsSeeEachOther } from '../keeping/tabs';
+import { loadPictures } from '../keeping/pictures';
+import { picturesNamed } from '@loose-pulley/core/ticket';
 import { loadAllTickets } from '../keeping/tickets';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
@@ -35,9 +37,10 @@ export function LogPage() {
     try {
       const records = await loadAllTickets();
       const madeAt = new Date().toISOString();
-      const bytes = await withExchange((api) => api.pack(records, madeAt));
+      const pictures = await loadPictures(records.flatMap(picturesNamed));
+      const bytes = await withExchange((api) => api.pack(records, madeAt, pictures));
       download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
-      setPacking(`${records.length} tickets packed.`);
+      setPacking(`${records.length} tickets and ${Object.keys(pictures).length} pictures packed.`);
     } catch (error) {
       setPacking(`The archive could not be packed. ${storeProblem(error).sentence}`);
     }
@@ -80,7 +83,9 @@ export function LogPage() {
           <h2 id="export" className="text-lg">
             Whole archive
           </h2>
-          <p className="my-2">One file with every ticket and its history. Keep a copy away from this machine.</p>
+          <p className="my-2">
+            One file with every ticket, its history and its pictures. Keep a copy away from this machine.
+          </p>
           <Button onClick={() => void exportAll()} disabled={summaries.length === 0}>
             Export all as a zip
           </Button>

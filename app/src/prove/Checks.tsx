@@ -1,71 +1,132 @@
-import { CHECK_STATES, CHECKS, checksFor, type Check } from '@loose-pulley/core/proving';
-import { CHECK_STATE_NAMES, factsOf } from '@loose-pulley/core/ticket';
-import { judge, situationOf } from '@loose-pulley/core/sizing';
-import { formatForce } from '@loose-pulley/core/units';
+import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/proving';
+import { CHECK_STATE_NAMES, predictedPull, type Ticket } from '@loose-pulley/core/ticket';
+import { formatForce, parseForce, parseNumber } from '@loose-pulley/core/units';
+import { CONDITIONS } from '../cycles/conditions';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { NumberLine } from '../ui/NumberLine';
 import { TextLine } from '../ui/TextLine';
 
-/** The pull at which the belt fitted last should let go, by calculation, for the hand to be held against. */
-function usePredictedPull(): string | null {
-  const { ticket } = useTicket();
-  for (const drive of ticket.drives) {
-    const last = drive.tries.findLast(({ verdict }) => verdict === 'right');
-    const situation = last && situationOf(factsOf(drive), drive);
-    const running =
-      last && situation?.ok
-        ? judge(situation.value, { ...last, widthMm: last.widthMm ?? undefined })?.running
-        : undefined;
-    if (running)
-      return `By calculation drive ${drive.name} lets go at ${formatForce(running.trayPullN)} at the tray${running.travelAssumed ? ', its travel assumed' : ''}.`;
-  }
-  return null;
-}
+const pullWords = (ticket: Ticket): string => {
+  const predicted = predictedPull(ticket);
+  return predicted
+    ? `By calculation drive ${predicted.driveName} lets go at ${formatForce(predicted.trayPullN)} at the tray${predicted.travelAssumed ? ', its travel assumed' : ''}.`
+    : '';
+};
 
 /** What there is to show for this kind of loader: shown, failed, or not shown and why. */
 export function Checks() {
   const { ticket, canWrite } = useTicket();
-  const dispatch = useAppDispatch();
-  const predicted = usePredictedPull();
   return (
     <section aria-labelledby="checks">
       <h3 id="checks" className="border-b border-ink pb-1 text-lg">
         Shown, failed, or not shown and why
       </h3>
       <ol>
-        {checksFor(ticket.loader).map((kind) => {
-          const check: Check = ticket.checks.find((one) => one.kind === kind) ?? { kind, state: 'blank', note: '' };
-          const put = (changes: Partial<Check>, gesture?: string) =>
-            dispatch(happen({ type: 'checkPut', check: { ...check, ...changes } }, gesture));
-          const { name, how } = CHECKS[kind];
-          return (
-            <li key={kind} className="grid gap-2 border-b border-hair py-3">
-              <p>
-                <strong>{name}.</strong> <span className="text-soft">{how}</span> {kind === 'trayHeld' && predicted}
-              </p>
-              <Choice
-                label={name}
-                value={check.state}
-                disabled={!canWrite}
-                className="justify-self-start"
-                options={CHECK_STATES.map((state) => [state, CHECK_STATE_NAMES[state]] as const)}
-                onChoose={(state) => put({ state })}
-              />
-              {check.state !== 'blank' && (
-                <TextLine
-                  label={check.state === 'notShown' ? 'Why not' : 'Under which conditions, and what was felt or read'}
-                  value={check.note}
-                  maxLength={2000}
-                  disabled={!canWrite}
-                  onText={(note, gesture) => put({ note }, gesture)}
-                />
-              )}
-            </li>
-          );
-        })}
+        {checksFor(ticket.loader).map((kind) => (
+          <CheckLine
+            key={kind}
+            check={ticket.checks.find((one) => one.kind === kind) ?? newCheck(kind)}
+            beside={kind === 'trayHeld' ? pullWords(ticket) : ''}
+            canWrite={canWrite}
+          />
+        ))}
       </ol>
     </section>
+  );
+}
+
+function CheckLine({
+  check,
+  beside,
+  canWrite,
+}: {
+  readonly check: Check;
+  readonly beside: string;
+  readonly canWrite: boolean;
+}) {
+  const dispatch = useAppDispatch();
+  const put = (changes: Partial<Check>, gesture?: string) =>
+    dispatch(happen({ type: 'checkPut', check: { ...check, ...changes } }, gesture));
+  const { name, how, figure } = CHECKS[check.kind];
+  const parse = figure?.unit === 'N' ? parseForce : parseNumber;
+  const words = figureWords(check.kind, check);
+  return (
+    <li className="grid gap-2 border-b border-hair py-3">
+      <p>
+        <strong>{name}.</strong> <span className="text-soft">{how}</span> {beside}
+      </p>
+      <Choice
+        label={name}
+        value={check.state}
+        disabled={!canWrite}
+        className="justify-self-start"
+        options={CHECK_STATES.map((state) => [state, CHECK_STATE_NAMES[state]] as const)}
+        onChoose={(state) => put({ state })}
+      />
+      {check.state !== 'blank' && (
+        <>
+          {figure && check.state !== 'notShown' && (
+            <div className="flex flex-wrap items-end gap-3">
+              <NumberLine
+                label={figure.label}
+                unit={figure.unit}
+                most={figure.most}
+                value={check.figure}
+                parse={parse}
+                disabled={!canWrite}
+                onNumber={(value, gesture) => put({ figure: value }, `${gesture}-figure`)}
+              />
+              {figure.wantedLabel && (
+                <NumberLine
+                  label={figure.wantedLabel}
+                  unit={figure.unit}
+                  most={figure.most}
+                  value={check.wanted}
+                  parse={parse}
+                  disabled={!canWrite}
+                  onNumber={(value, gesture) => put({ wanted: value }, `${gesture}-wanted`)}
+                />
+              )}
+              {words && <p className="pb-2 text-lg">{words}</p>}
+            </div>
+          )}
+          {check.state !== 'notShown' && (
+            <div role="group" aria-label={`Bench conditions of: ${name}`} className="flex flex-wrap gap-2">
+              {[...new Set([...CONDITIONS, ...check.conditions])].map((condition) => {
+                const set = check.conditions.includes(condition);
+                return (
+                  <Button
+                    key={condition}
+                    look={set ? 'strong' : 'plain'}
+                    aria-pressed={set}
+                    disabled={!canWrite}
+                    onClick={() =>
+                      put({
+                        conditions: set
+                          ? check.conditions.filter((one) => one !== condition)
+                          : [...check.conditions, condition],
+                      })
+                    }
+                  >
+                    {condition}
+                  </Button>
+                );
+              })}
+            </div>
+          )}
+          <TextLine
+            label={check.state === 'notShown' ? 'Why not' : 'What was felt or read'}
+            value={check.note}
+            maxLength={2000}
+            disabled={!canWrite}
+            onText={(note, gesture) => put({ note }, gesture)}
+          />
+        </>
+      )}
+    </li>
   );
 }

@@ -11,12 +11,15 @@ import {
   wantedWords,
 } from '@loose-pulley/core/proving';
 import { CycleLog } from '../cycles/CycleLog';
+import { TimedTests } from '../cycles/TimedTests';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Checks } from './Checks';
+import { FailedUnder } from './FailedUnder';
+import { Rechecks } from './Rechecks';
 
 /** How far clean cycles have come towards a count. */
 function Progress({ clean, count }: { readonly clean: number; readonly count: number }) {
@@ -84,6 +87,8 @@ export function ProvePage() {
             </CommitButton>
           </div>
         )}
+        <Rechecks />
+        <TimedTests side="after" />
         <Checks />
       </div>
       <aside aria-label="How many it takes" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
@@ -103,6 +108,7 @@ export function ProvePage() {
             ))}
           </ul>
         )}
+        <FailedUnder proof={proof} />
         <p className="text-sm text-soft">
           Cycles in one sitting are not independent. Spread them over the conditions in which it failed, cold first.
         </p>

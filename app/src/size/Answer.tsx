@@ -74,9 +74,13 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
   const dispatch = useAppDispatch();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
   const { ranking, picked } = sizing;
-  const log = (belt: Omit<Try, 'id' | 'verdict' | 'note'>) =>
+  const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because'>) =>
     dispatch(
-      happen({ type: 'tryLogged', driveId: drive.id, try: { id: nanoid(10), ...belt, verdict: 'untried', note: '' } }),
+      happen({
+        type: 'tryLogged',
+        driveId: drive.id,
+        try: { id: nanoid(10), ...belt, label: '', because: 'notSaid', verdict: 'untried', note: '' },
+      }),
     );
   const fit = () => {
     if (!picked || !canWrite) return;

@@ -40,6 +40,8 @@ export function Tries({ drive, unit, canWrite, situation }: Props) {
           widthMm: null,
           innerLengthMm,
           source: 'own stock',
+          label: '',
+          because: 'notSaid',
           verdict: 'untried',
           note: '',
         },

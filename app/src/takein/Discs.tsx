@@ -17,7 +17,7 @@ export function Discs() {
         Discs in custody
       </h3>
       {ticket.discs.map((disc) => {
-        const line = (key: 'whose' | 'where' | 'condition', label: string, most: number) => (
+        const line = (key: 'whose' | 'where' | 'condition' | 'out', label: string, most: number) => (
           <TextLine
             label={label}
             value={disc[key]}
@@ -31,6 +31,7 @@ export function Discs() {
             {line('whose', 'Whose', 120)}
             {line('where', 'Found where', 200)}
             {line('condition', 'Condition', 400)}
+            {line('out', 'Out at what step', 200)}
             <div className="flex gap-3">
               <Button
                 aria-pressed={disc.returned}
@@ -51,7 +52,7 @@ export function Discs() {
         );
       })}
       {canWrite && (
-        <Button onClick={() => put({ id: nanoid(10), whose: '', where: '', condition: '', returned: false })}>
+        <Button onClick={() => put({ id: nanoid(10), whose: '', where: '', condition: '', out: '', returned: false })}>
           A disc was found
         </Button>
       )}

@@ -2,6 +2,8 @@ import { LOADER_NAMES, LOADERS, type Details, type ErrorCode } from '@loose-pull
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { CycleLog } from '../cycles/CycleLog';
+import { TimedTests } from '../cycles/TimedTests';
+import { Pictures } from '../pictures/Pictures';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Caution } from '../ui/Caution';
@@ -10,6 +12,10 @@ import { TextArea, TextLine } from '../ui/TextLine';
 import { PluggedCaution } from '../clock/MainsLine';
 import { Complaints } from './Complaints';
 import { Discs } from './Discs';
+import { FarAway } from './FarAway';
+import { KnownBefore } from './KnownBefore';
+import { OnArrival } from './OnArrival';
+import { TriedAgain } from './TriedAgain';
 import { UnplugFirst } from './UnplugFirst';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
@@ -71,7 +77,11 @@ export function TakeInPage() {
             }
           />
         </div>
+        <KnownBefore />
+        <OnArrival />
         <CycleLog proofId={null} />
+        <TimedTests side="before" />
+        <Pictures />
         <StationFoot station="takeIn" note />
       </div>
       <aside aria-label="What it waits for" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
@@ -80,6 +90,7 @@ export function TakeInPage() {
         </Caution>
         <PluggedCaution ticket={ticket} />
         <UnplugFirst />
+        <TriedAgain />
         <Discs />
         <h3 className="text-lg">It waits for</h3>
         <Choice
@@ -122,7 +133,7 @@ export function TakeInPage() {
             dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
           }
         />
-        <p className="text-sm text-soft">Pictures will come to this station.</p>
+        <FarAway />
       </aside>
     </div>
   );

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { readArchive, readTicketFile, writeArchive } from '@loose-pulley/core/exchange';
+import { readArchive, readTicketFile, writeArchive, type PictureBytes } from '@loose-pulley/core/exchange';
 import { ok, refuse, type Result } from '@loose-pulley/core/units';
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 
@@ -9,29 +9,37 @@ export interface PickedFile {
   readonly bytes: Uint8Array;
 }
 
+/** What picked files hold. */
+export interface ReadFiles {
+  readonly records: readonly TicketRecord[];
+  readonly pictures: PictureBytes;
+}
+
 const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
 
 const api = {
   /** Reads tickets and archives, all or nothing. */
-  readFiles(files: readonly PickedFile[]): Result<TicketRecord[]> {
+  readFiles(files: readonly PickedFile[]): Result<ReadFiles> {
     const records: TicketRecord[] = [];
+    const pictures: Record<string, Uint8Array> = {};
     for (const { name, bytes } of files) {
       if (bytes.length === 0) return refuse(`“${name}” is empty. Nothing was changed.`);
       if (isZip(bytes)) {
         const archive = readArchive(bytes, name);
         if (!archive.ok) return archive;
-        records.push(...archive.value);
+        records.push(...archive.value.records);
+        Object.assign(pictures, archive.value.pictures);
       } else {
         const ticket = readTicketFile(new TextDecoder().decode(bytes), name);
         if (!ticket.ok) return ticket;
         records.push(ticket.value);
       }
     }
-    return ok(records);
+    return ok({ records, pictures });
   },
-  /** Packs the archive. */
-  pack(records: readonly TicketRecord[], madeAt: string): Uint8Array {
-    const bytes = writeArchive(records, madeAt);
+  /** Packs tickets with their pictures. */
+  pack(records: readonly TicketRecord[], madeAt: string, pictures: PictureBytes): Uint8Array {
+    const bytes = writeArchive(records, madeAt, pictures);
     return transfer(bytes, [bytes.buffer]);
   },
 };

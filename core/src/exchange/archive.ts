@@ -1,36 +1,54 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import type { TicketRecord } from '../ticket';
 import { ok, refuse, type Result } from '../units';
+import { pictureName } from './pictureKind';
 import { readTicketFile, writeTicketFile } from './ticketFile';
 
 export const ARCHIVE_FORMAT = 'loose-pulley/archive';
 export const ARCHIVE_VERSION = 1;
 const MANIFEST = 'archive.json';
 
+/** Pictures by their names. All are JPEG, since that is what the bench makes of them. */
+export type PictureBytes = Readonly<Record<string, Uint8Array>>;
+
+/** What an archive holds. */
+export interface Archive {
+  readonly records: readonly TicketRecord[];
+  readonly pictures: PictureBytes;
+}
+
+const PICTURE_PATH = /^pictures\/([0-9a-f]{64})\.jpg$/;
+
 /**
- * The whole archive as a zip: a manifest, and each ticket as the same file that it exports alone.
+ * The whole archive as a zip: a manifest, each ticket as the same file that it exports alone, and the pictures.
  *
  * @param madeAt ISO time, for the manifest
  * @returns the zip's bytes; the same tickets give the same content
  */
-export function writeArchive(records: readonly TicketRecord[], madeAt: string): Uint8Array {
+export function writeArchive(
+  records: readonly TicketRecord[],
+  madeAt: string,
+  pictures: PictureBytes = {},
+): Uint8Array {
   const manifest = {
     format: ARCHIVE_FORMAT,
     version: ARCHIVE_VERSION,
     madeAt,
     tickets: records.map(({ ticket }) => ticket.id),
   };
-  const files: Record<string, Uint8Array> = { [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 1)}\n`) };
+  const files: Zippable = { [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 1)}\n`) };
   for (const record of records) files[`tickets/${record.ticket.id}.json`] = strToU8(writeTicketFile(record));
+  // A JPEG is packed already.
+  for (const [id, bytes] of Object.entries(pictures)) files[`pictures/${id}.jpg`] = [bytes, { level: 0 }];
   return zipSync(files, { level: 6, mtime: madeAt });
 }
 
 /**
  * Reads an archive, all or nothing: one unreadable ticket refuses the whole, by name.
  *
- * @returns the tickets, or a sentence
+ * @returns the tickets and whatever pictures are with them, or a sentence
  */
-export function readArchive(bytes: Uint8Array, name: string): Result<TicketRecord[]> {
+export function readArchive(bytes: Uint8Array, name: string): Result<Archive> {
   let files: Record<string, Uint8Array>;
   try {
     files = unzipSync(bytes);
@@ -58,5 +76,13 @@ export function readArchive(bytes: Uint8Array, name: string): Result<TicketRecor
     if (!record.ok) return record;
     records.push(record.value);
   }
-  return ok(records);
+  const pictures = Object.fromEntries(
+    Object.entries(files).flatMap(([path, content]) => {
+      const id = PICTURE_PATH.exec(path)?.[1];
+      return id === undefined ? [] : [[id, content]];
+    }),
+  );
+  const damaged = Object.entries(pictures).find(([id, content]) => pictureName(content) !== id);
+  if (damaged) return refuse(`“${name}”: picture ${damaged[0].slice(0, 8)}… is damaged. Nothing was changed.`);
+  return ok({ records, pictures });
 }

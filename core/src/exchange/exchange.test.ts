@@ -4,7 +4,17 @@ import fc from 'fast-check';
 import Ajv from 'ajv';
 import { strToU8, zipSync } from 'fflate';
 import { everything, opening, recordOf } from '../../fixtures/sample';
-import { differences, readArchive, readTicketFile, recordSchema, upcast, writeArchive, writeTicketFile } from '.';
+import { picturesNamed } from '../ticket';
+import {
+  differences,
+  pictureName,
+  readArchive,
+  readTicketFile,
+  recordSchema,
+  upcast,
+  writeArchive,
+  writeTicketFile,
+} from '.';
 
 const record = recordOf(everything);
 const file = (name: string) => readFileSync(new URL(`../../${name}`, import.meta.url), 'utf8');
@@ -35,7 +45,7 @@ describe('a ticket as a file', () => {
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 1)'],
+    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 2)'],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),
@@ -86,7 +96,18 @@ describe('the whole archive', () => {
   const second = recordOf([{ ...opening, ticketId: 'ticket-2' } as typeof opening]);
   test('comes back as it went out', () => {
     const archive = readArchive(writeArchive([record, second], '2026-02-01T10:00:00Z'), 'a.zip');
-    expect(archive).toEqual({ ok: true, value: [record, second] });
+    expect(archive).toEqual({ ok: true, value: { records: [record, second], pictures: {} } });
+  });
+  test('carries its pictures by name, those taken out included', () => {
+    expect(picturesNamed(record)).toEqual(['a'.repeat(64), 'b'.repeat(64)]);
+    const bytes = { [pictureName(strToU8('a picture'))]: strToU8('a picture') };
+    const archive = readArchive(writeArchive([record], '2026-02-01T10:00:00Z', bytes), 'a.zip');
+    expect(archive.ok && archive.value.pictures).toEqual(bytes);
+    const damaged = readArchive(
+      writeArchive([record], '2026-02-01T10:00:00Z', { ['a'.repeat(64)]: strToU8('x') }),
+      'a.zip',
+    );
+    expect(!damaged.ok && damaged.problem).toContain('picture aaaaaaaa… is damaged');
   });
   test.each([
     ['not a zip', strToU8('hello'), 'not a zip'],

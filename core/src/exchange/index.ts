@@ -1,5 +1,7 @@
 export { differences, type Difference } from './difference';
 export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES, writeTicketFile } from './ticketFile';
-export { ARCHIVE_FORMAT, ARCHIVE_VERSION, readArchive, writeArchive } from './archive';
+export { ARCHIVE_FORMAT, ARCHIVE_VERSION, readArchive, writeArchive, type Archive, type PictureBytes } from './archive';
 export { recordSchema } from './schema';
 export { upcast, type Upcaster } from './upcast';
+export { PICTURE_MOST_BYTES, pictureKind, pictureName, PICTURES_MOST, type PictureKind } from './pictureKind';
+export { ANSWERS_MOST_BYTES, readAnswersFile, type AnswersFile } from './answersFile';

@@ -1,10 +1,23 @@
 import * as yup from 'yup';
-import { CHECK_KINDS, CHECK_STATES, CYCLE_ACTIONS, CYCLE_RESULTS } from '../proving';
 import {
+  CHECK_KINDS,
+  CHECK_STATES,
+  CYCLE_ACTIONS,
+  CYCLE_RESULTS,
+  RECHECK_RESULTS,
+  TEST_DISCS,
+  TIMING_SIDES,
+} from '../proving';
+import {
+  AFTER_UNPLUGGING,
   COMPLAINT_STATES,
+  EVIDENCE_KINDS,
+  FITTED_BECAUSE,
   GROOVE_FORMS,
+  LID_STATES,
   LOADERS,
   MAINS_STATES,
+  OFFER_ANSWERS,
   SHAPES,
   SOUNDS,
   STATION_MARKS,
@@ -18,7 +31,7 @@ import {
 } from '../ticket';
 
 /**
- * The stored format, version 1, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
+ * The stored format, version 2, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
  * holds the two together. Nothing is coerced and nothing unknown is let through.
  */
 
@@ -91,7 +104,9 @@ const reading = () =>
     amount: number(0, 10_000),
     aux: some(Object.fromEntries(auxKeys.map((key) => [key, number(0, 10_000)]))),
     ownStd: number(0, 1000).nullable(),
+    from: text(20).optional(),
   });
+const tryLabel = { source: text(200), label: text(200), because: one(FITTED_BECAUSE) };
 const tryRecord = () =>
   shape({
     id: id(),
@@ -99,7 +114,7 @@ const tryRecord = () =>
     thicknessMm: number(0.3, 8),
     widthMm: number(0.3, 20).nullable(),
     innerLengthMm: number(1, 2000),
-    source: text(200),
+    ...tryLabel,
     verdict: one(VERDICTS),
     note: text(4000),
   });
@@ -142,14 +157,61 @@ const cycle = () =>
     result: one(CYCLE_RESULTS),
     seconds: number(0, 3600).nullable(),
     loaded: flag(),
+    disc: one(TEST_DISCS),
     place: text(40),
     conditions: listOf(text(40), 20),
     proofId: id().nullable(),
   });
 const mains = () => shape({ state: one(MAINS_STATES), since: time() });
 const timer = () => shape({ id: id(), what: text(80), startedAt: time(), endsAt: time(), endedAt: time().nullable() });
-const disc = () => shape({ id: id(), whose: text(120), where: text(200), condition: text(400), returned: flag() });
-const check = () => shape({ kind: one(CHECK_KINDS), state: one(CHECK_STATES), note: text(2000) });
+const disc = () =>
+  shape({ id: id(), whose: text(120), where: text(200), condition: text(400), out: text(200), returned: flag() });
+const check = () =>
+  shape({
+    kind: one(CHECK_KINDS),
+    state: one(CHECK_STATES),
+    note: text(2000),
+    conditions: listOf(text(40), 20),
+    figure: number(0, 100_000).nullable(),
+    wanted: number(0, 100_000).nullable(),
+  });
+const lid = () => shape({ state: one(LID_STATES), since: time() });
+const evidence = () => shape({ id: id(), kind: one(EVIDENCE_KINDS), words: text(400), age: text(80) });
+const afterUnplugging = () => shape({ result: one(AFTER_UNPLUGGING), at: time() });
+const pictureId = () =>
+  yup
+    .string()
+    .strict()
+    .defined()
+    .matches(/^[0-9a-f]{64}$/);
+const picture = () =>
+  shape({
+    id: pictureId(),
+    caption: text(400),
+    at: time(),
+    widthPx: number(1, 20_000),
+    heightPx: number(1, 20_000),
+    bytes: number(1, 50_000_000),
+  });
+const timing = () =>
+  shape({
+    id: id(),
+    at: time(),
+    what: text(80),
+    side: one(TIMING_SIDES),
+    seconds: number(0, 86_400).nullable(),
+    retries: number(0, 999),
+  });
+const recheck = () => shape({ treatmentId: id(), of: id(), result: one(RECHECK_RESULTS) });
+const offer = () => shape({ id: id(), what: text(400), answer: one(OFFER_ANSWERS), by: text(400) });
+const questionSheet = () =>
+  shape({ id: id(), at: time(), questions: listOf(shape({ id: id(), text: text(1000) }), 100) });
+const ownerAnswers = () =>
+  shape({
+    sheetId: id(),
+    at: time(),
+    answers: listOf(shape({ questionId: id(), text: text(4000), pictureIds: listOf(pictureId(), 20) }), 100),
+  });
 const treatment = () => shape({ id: id(), at: time(), what: text(2000) });
 const proof = () => shape({ id: id(), startedAt: time() });
 const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
@@ -160,6 +222,8 @@ const handBack = {
   notTested: text(8000),
   provisional: text(8000),
   dueOn: day(),
+  minutes: number(0, 100_000).nullable(),
+  cost: text(40),
 };
 const station = () => one(STATIONS);
 
@@ -167,7 +231,14 @@ const ticket = shape({
   id: id(),
   ...details,
   complaints: listOf(complaint(), 100),
+  story: text(4000),
+  evidence: listOf(evidence(), 100),
+  afterUnplugging: afterUnplugging().nullable(),
+  pictures: listOf(picture(), 500),
+  questionSheets: listOf(questionSheet(), 50),
+  ownerAnswers: listOf(ownerAnswers(), 50),
   mains: mains().nullable(),
+  lid: lid().nullable(),
   timers: listOf(timer(), 500),
   discs: listOf(disc(), 200),
   openedAt: time(),
@@ -184,6 +255,9 @@ const ticket = shape({
   treatments: listOf(treatment(), 500),
   proofs: listOf(proof(), 500),
   checks: listOf(check(), 50),
+  timings: listOf(timing(), 500),
+  rechecks: listOf(recheck(), 1000),
+  offers: listOf(offer(), 100),
   handBack: shape(handBack),
 });
 
@@ -193,11 +267,25 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   waitingChanged: { waiting: waiting() },
   complaintPut: { complaint: complaint() },
   complaintRemoved: { complaintId: id() },
+  storyTold: { story: text(4000) },
+  evidencePut: { evidence: evidence() },
+  evidenceRemoved: { evidenceId: id() },
+  triedAgain: { afterUnplugging: afterUnplugging() },
+  picturePut: { picture: picture() },
+  pictureRemoved: { pictureId: pictureId() },
+  questionsSent: { sheet: questionSheet() },
+  answersTaken: { answers: ownerAnswers() },
   mainsSaid: { mains: mains() },
+  lidSaid: { lid: lid() },
   timerPut: { timer: timer() },
   discPut: { disc: disc() },
   discRemoved: { discId: id() },
   checkPut: { check: check() },
+  timingPut: { timing: timing() },
+  timingRemoved: { timingId: id() },
+  recheckPut: { recheck: recheck() },
+  offerPut: { offer: offer() },
+  offerRemoved: { offerId: id() },
   cycleLogged: { cycle: cycle() },
   treatmentRecorded: { treatment: treatment() },
   proofBegun: { proof: proof() },
@@ -210,6 +298,7 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   readingRemoved: { driveId: id(), readingId: id() },
   tryLogged: { driveId: id(), try: tryRecord() },
   tryJudged: { driveId: id(), tryId: id(), verdict: one(VERDICTS), note: text(4000) },
+  tryLabelled: { driveId: id(), tryId: id(), changes: some(tryLabel) },
   handBackWritten: { changes: some(handBack) },
   ticketClosed: { despite: text(2000) },
   ticketReopened: {},

@@ -1,31 +1,98 @@
 import { TICKET_VERSION } from '../ticket';
 import { ok, refuse, type Result } from '../units';
 
-/** Turns a document of one version into the next. Never edits what it is given. */
-export type Upcaster = (document: Record<string, unknown>) => Record<string, unknown>;
+type Fields = Record<string, unknown>;
 
-/**
- * The upcasters by the version they read. Version 1 is the first, so there are none yet; a new version adds one here
- * and a frozen file of the old one to `core/fixtures`.
- */
-const UPCASTERS: Readonly<Record<number, Upcaster>> = {};
+/** Turns a document of one version into the next. Never edits what it is given. */
+export type Upcaster = (document: Fields) => Fields;
+
+const list = (value: unknown): Fields[] => (Array.isArray(value) ? (value as Fields[]) : []);
+/** The field of an object with fields put before its own, where it has that field at all. */
+const filled = (parent: Fields, key: string, added: Fields): Fields =>
+  typeof parent[key] === 'object' && parent[key] !== null
+    ? { ...parent, [key]: { ...added, ...(parent[key] as Fields) } }
+    : parent;
+
+/* What version 2 added to things that version 1 had already. */
+const CYCLE_2 = { disc: 'notSaid' };
+const CHECK_2 = { conditions: [], figure: null, wanted: null };
+const DISC_2 = { out: '' };
+const TRY_2 = { label: '', because: 'notSaid' };
+const HAND_BACK_2 = { minutes: null, cost: '' };
+const TICKET_2 = {
+  story: '',
+  evidence: [],
+  afterUnplugging: null,
+  pictures: [],
+  questionSheets: [],
+  ownerAnswers: [],
+  lid: null,
+  timings: [],
+  rechecks: [],
+  offers: [],
+};
+
+/** Version 2 knows arrival evidence, pictures, the lid, timed tests, offers and the owner's answers. */
+function toVersion2(document: Fields): Fields {
+  const ticket = document.ticket as Fields;
+  const drives = list(ticket.drives).map((drive) => ({
+    ...drive,
+    tries: list(drive.tries).map((one) => ({ ...TRY_2, ...one })),
+  }));
+  return {
+    ...document,
+    ticket: filled(
+      {
+        ...TICKET_2,
+        ...ticket,
+        drives,
+        cycles: list(ticket.cycles).map((one) => ({ ...CYCLE_2, ...one })),
+        checks: list(ticket.checks).map((one) => ({ ...CHECK_2, ...one })),
+        discs: list(ticket.discs).map((one) => ({ ...DISC_2, ...one })),
+      },
+      'handBack',
+      HAND_BACK_2,
+    ),
+    events: list(document.events).map((event) => {
+      switch (event.type) {
+        case 'cycleLogged':
+          return filled(event, 'cycle', CYCLE_2);
+        case 'checkPut':
+          return filled(event, 'check', CHECK_2);
+        case 'discPut':
+          return filled(event, 'disc', DISC_2);
+        case 'tryLogged':
+          return filled(event, 'try', TRY_2);
+        default:
+          return event;
+      }
+    }),
+  };
+}
+
+/** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
+const UPCASTERS: Readonly<Record<number, Upcaster>> = { 1: toVersion2 };
 
 /**
  * Brings a document up to the current version, one step at a time.
  *
  * @param upcasters, target replaced in tests only
- * @returns the document, or a sentence where a step is missing
+ * @returns the document, or a sentence where a step is missing or the document is not even shaped like one
  */
 export function upcast(
   document: unknown,
   upcasters: Readonly<Record<number, Upcaster>> = UPCASTERS,
   target: number = TICKET_VERSION,
 ): Result<unknown> {
-  let current = document as Record<string, unknown>;
+  let current = document as Fields;
   while (typeof current.version === 'number' && current.version < target) {
     const step = upcasters[current.version];
     if (!step) return refuse(`format ${String(current.version)} is not known here.`);
-    current = { ...step(current), version: current.version + 1 };
+    try {
+      current = { ...step(current), version: current.version + 1 };
+    } catch {
+      return refuse(`it is not shaped like a ticket of format ${String(current.version)}.`);
+    }
   }
   return ok(current);
 }

@@ -51,7 +51,7 @@ describe('what speaks against handing back', () => {
   });
   test('a disc that did not go back, and something provisional without its day', () => {
     const base: Happening[] = [opening, ...stationsDone, answered, done];
-    const disc = { id: 'd', whose: 'the owner', where: 'on the clamp', condition: '', returned: false };
+    const disc = { id: 'd', whose: 'the owner', where: 'on the clamp', condition: '', out: '', returned: false };
     expect(words([...base, { type: 'discPut', disc }])).toEqual(['A disc is not accounted for: the owner.']);
     expect(words([...base, { type: 'discPut', disc: { ...disc, returned: true } }])).toEqual([]);
     const band: Happening = { type: 'handBackWritten', changes: { provisional: 'a band is in' } };
@@ -81,6 +81,8 @@ describe('what speaks against handing back', () => {
         widthMm: null,
         innerLengthMm: 116,
         source: '',
+        label: '',
+        because: 'notSaid',
         verdict: 'untried',
         note: '',
       },

@@ -1,5 +1,5 @@
-import { CHECKS, checksFor, proofState, tally } from '../proving';
-import { STATION_NAMES, STATIONS, type StationId, type Ticket } from '../ticket';
+import { CHECKS, checksFor, circumstanceWords, failedUnder, proofState, tally } from '../proving';
+import { recheckTargets, STATION_NAMES, STATIONS, type StationId, type Ticket } from '../ticket';
 
 /** Something that still speaks against handing back, and where to look. */
 export interface OpenEnd {
@@ -36,6 +36,21 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   if (proof && proofState(proof, ticket.cycles).failedAt !== undefined)
     end('The last proof failed: not cured.', 'prove');
   else if (!proof && before.failures > 0) end('It failed when it came, and no proof was begun since.', 'prove');
+  if (proof) {
+    for (const under of failedUnder(ticket.cycles, proof)) {
+      if (under.clean === 0) end(`It failed ${circumstanceWords(under)}; the proof has no cycle so.`, 'prove');
+    }
+  }
+  const unseen = recheckTargets(ticket).filter(({ driveName, result }) => driveName && result === 'notLooked');
+  for (const { driveName, words } of unseen)
+    end(`Not looked at after the last treatment. ${words}`, 'prove', driveName);
+  for (const { driveName, words, result } of recheckTargets(ticket)) {
+    if (result === 'faulty') end(`Found faulty again. ${words}`, 'prove', driveName);
+  }
+  if (ticket.lid?.state === 'off') end('The lid is off.', 'handBack');
+  if (ticket.lid?.state === 'on' && !ticket.cycles.some(({ at }) => at >= (ticket.lid?.since ?? ''))) {
+    end('Not powered since the lid went on: no cycle was counted.', 'prove');
+  }
   // A station said not to be needed asks for nothing.
   if (ticket.stations.prove !== 'notNeeded') {
     const asked = checksFor(ticket.loader).map(

@@ -85,4 +85,6 @@ export interface Reading {
   readonly aux: Aux;
   /** The bench's own standard uncertainty of the reading (k = 1); null takes the method's. */
   readonly ownStd: number | null;
+  /** The number of the ticket it was carried over from, where it was not taken on this machine. */
+  readonly from?: string;
 }

@@ -21,12 +21,38 @@ export type CheckState = (typeof CHECK_STATES)[number];
 export interface Check {
   readonly kind: CheckKind;
   readonly state: CheckState;
-  /** Under which bench conditions, what was felt or read, or why it was not shown. */
+  /** What was felt or read, or why it was not shown. */
   readonly note: string;
+  /** Bench conditions under which it was shown. */
+  readonly conditions: readonly string[];
+  /** What was measured, in the unit of `CHECKS`, and what it should be; null where nothing was. */
+  readonly figure: number | null;
+  readonly wanted: number | null;
 }
 
+/** A figure that a proof may carry. */
+export interface CheckFigure {
+  readonly label: string;
+  readonly unit: 'N' | 's' | 'rpm';
+  readonly most: number;
+  /** What it is held against, where the bench can say. */
+  readonly wantedLabel?: string;
+}
+
+/** A proof as it is before anything is said of it. @example newCheck('trayHeld').state // 'blank' */
+export const newCheck = (kind: CheckKind): Check => ({
+  kind,
+  state: 'blank',
+  note: '',
+  conditions: [],
+  figure: null,
+  wanted: null,
+});
+
 /** What a proof asks for, and how it is done; the caution comes with the page. Common practice, no source. */
-export const CHECKS: Readonly<Record<CheckKind, { readonly name: string; readonly how: string }>> = {
+export const CHECKS: Readonly<
+  Record<CheckKind, { readonly name: string; readonly how: string; readonly figure?: CheckFigure }>
+> = {
   motorPulleyHeld: {
     name: 'Fingers cannot make the motor pulley slip',
     how: 'Unplugged: hold the drive pulley still and turn the motor pulley by hand. The belt must not slip under it.',
@@ -34,10 +60,12 @@ export const CHECKS: Readonly<Record<CheckKind, { readonly name: string; readonl
   trayHeld: {
     name: 'A hand cannot stall it',
     how: 'Powered: hold lightly what moves. It should push on, not stop. Read the pull off a scale where you can.',
+    figure: { label: 'Pull at which it stopped, on a scale', unit: 'N', most: 200 },
   },
   contentsRead: {
     name: 'Contents read, and how fast',
     how: 'Load a disc and time from closing to the table of contents, against what it took before.',
+    figure: { label: 'It took', unit: 's', most: 3600, wantedLabel: 'Before it took' },
   },
   firstAndLast: {
     name: 'First track and last',
@@ -48,7 +76,11 @@ export const CHECKS: Readonly<Record<CheckKind, { readonly name: string; readonl
     how: 'Run every deck, or every slot of the carousel, not only the one complained of.',
   },
   bothSides: { name: 'Both sides', how: 'Read the disk on both sides, inner and outer tracks.' },
-  spindleSpeed: { name: 'Spindle speed', how: 'Measure the turns a minute. Reading alone proves little.' },
+  spindleSpeed: {
+    name: 'Spindle speed',
+    how: 'Measure the turns a minute. Reading alone proves little.',
+    figure: { label: 'It turns at', unit: 'rpm', most: 20_000, wantedLabel: 'It should turn at' },
+  },
   beforeTheLid: { name: 'Before the lid', how: 'Try it whole once more before the lid and the stop pin go on.' },
   afterTheLid: {
     name: 'After the lid',
@@ -74,4 +106,18 @@ export function checksFor(loader: ProvedLoader): readonly CheckKind[] {
   if (loader === 'diskDrive') return ['motorPulleyHeld', 'spindleSpeed', 'bothSides', 'beforeTheLid', 'afterTheLid'];
   if (loader === 'twinTray' || loader === 'carousel') return [...COMMON.slice(0, 4), 'eachDeck', ...COMMON.slice(4)];
   return COMMON;
+}
+
+/**
+ * A figure of a proof in words, with how far it is off where it is held against something.
+ *
+ * @example figureWords('spindleSpeed', { figure: 301.2, wanted: 300 }) // '301.2 rpm, 0.4 % over 300'
+ */
+export function figureWords(kind: CheckKind, { figure, wanted }: Pick<Check, 'figure' | 'wanted'>): string {
+  const unit = CHECKS[kind].figure?.unit;
+  if (unit === undefined || figure === null) return '';
+  if (wanted === null || wanted === 0) return `${figure} ${unit}`;
+  const off = (figure / wanted - 1) * 100;
+  const way = Math.abs(off) < 0.05 ? 'as it should be,' : `${Math.abs(off).toFixed(1)} % ${off > 0 ? 'over' : 'under'}`;
+  return `${figure} ${unit}, ${way} ${wanted}`;
 }

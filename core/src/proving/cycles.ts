@@ -6,6 +6,17 @@ export type CycleAction = (typeof CYCLE_ACTIONS)[number];
 export const CYCLE_RESULTS = ['good', 'bad', 'slow', 'helped'] as const;
 export type CycleResult = (typeof CYCLE_RESULTS)[number];
 
+/** Which disc was in, by what is at risk: a worthless one, the bench's own, the owner's. */
+export const TEST_DISCS = ['notSaid', 'none', 'junk', 'own', 'owners'] as const;
+export type TestDisc = (typeof TEST_DISCS)[number];
+export const TEST_DISC_NAMES: Readonly<Record<TestDisc, string>> = {
+  notSaid: 'a disc',
+  none: 'empty',
+  junk: 'junk disc',
+  own: 'own disc',
+  owners: 'owner’s disc',
+};
+
 /** One counted cycle. `seconds` from the press at eject to the verdict, where a watch ran. */
 export interface Cycle {
   readonly id: string;
@@ -15,6 +26,7 @@ export interface Cycle {
   readonly seconds: number | null;
   /** Empty or loaded: the clamp magnet holds harder with no disc between. */
   readonly loaded: boolean;
+  readonly disc: TestDisc;
   /** Which deck or slot; empty where there is one. */
   readonly place: string;
   /** Other conditions, in the bench's words: cold, lid off, on its side. */

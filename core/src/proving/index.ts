@@ -2,15 +2,32 @@ export {
   CYCLE_ACTIONS,
   CYCLE_RESULTS,
   isFailure,
+  TEST_DISC_NAMES,
+  TEST_DISCS,
   tally,
   type Cycle,
   type CycleAction,
   type CycleResult,
   type CycleRow,
   type Tally,
+  type TestDisc,
 } from './cycles';
 export { cycleTable } from './table';
 export { cleanWanted, TOO_MANY_CYCLES, type CleanWanted } from './wanted';
 export { mayBeginProof, proofState, type Proof, type ProofState, type Treatment } from './proof';
 export { ACTION_NAMES, chanceWords, proofWords, RESULT_NAMES, tallyWords, unprovableWords, wantedWords } from './words';
-export { CHECK_KINDS, CHECK_STATES, CHECKS, checksFor, type Check, type CheckKind, type CheckState } from './checks';
+export {
+  CHECK_KINDS,
+  CHECK_STATES,
+  CHECKS,
+  checksFor,
+  figureWords,
+  newCheck,
+  type Check,
+  type CheckFigure,
+  type CheckKind,
+  type CheckState,
+} from './checks';
+export { circumstanceWords, failedUnder, ownersDiscTooEarly, type FailedUnder } from './conditions';
+export { RECHECK_NAMES, RECHECK_RESULTS, type Recheck } from './recheck';
+export { TIMING_SIDES, timedPairs, timedTestsFor, timesWords, type TimedPair, type Timing } from './timing';

@@ -24,6 +24,7 @@ const cycle = (result: CycleResult, more: Partial<Cycle> = {}): Cycle => ({
   result,
   seconds: null,
   loaded: false,
+  disc: 'none',
   place: '',
   conditions: [],
   proofId: null,

@@ -1,7 +1,8 @@
 import { mayBeginProof } from '../proving';
 import { ok, refuse, type Result } from '../units';
 import type { TicketEvent } from './events';
-import { STATIONS, type Complaint, type DriveRecord, type StationId, type Ticket } from './types';
+import type { Complaint } from './arrival';
+import { STATIONS, type DriveRecord, type StationId, type Ticket, type Try } from './types';
 
 const eachStation = <T>(value: T): Record<StationId, T> =>
   Object.fromEntries(STATIONS.map((station) => [station, value])) as Record<StationId, T>;
@@ -50,6 +51,16 @@ function upsert<T extends { readonly id: string }>(list: readonly T[], item: T):
   return list.some(({ id }) => id === item.id) ? list.map((old) => (old.id === item.id ? item : old)) : [...list, item];
 }
 
+/** A list without the item of an id. */
+const without = <T extends { readonly id: string }>(list: readonly T[], gone: string): readonly T[] =>
+  list.filter(({ id }) => id !== gone);
+
+/** A drive with one of its tries changed. */
+const onTry = (drive: DriveRecord, tryId: string, changes: Partial<Try>): DriveRecord => ({
+  ...drive,
+  tries: drive.tries.map((one) => (one.id === tryId ? { ...one, ...changes } : one)),
+});
+
 /**
  * The ticket after one event. Pure; the same events always give the same ticket.
  *
@@ -63,7 +74,14 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       id: event.ticketId,
       ...event.details,
       complaints: event.complaint ? [event.complaint] : [],
+      story: '',
+      evidence: [],
+      afterUnplugging: null,
+      pictures: [],
+      questionSheets: [],
+      ownerAnswers: [],
       mains: null,
+      lid: null,
       timers: [],
       discs: [],
       openedAt: event.at,
@@ -77,7 +95,19 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       treatments: [],
       proofs: [],
       checks: [],
-      handBack: { found: '', done: '', left: '', notTested: '', provisional: '', dueOn: '' },
+      timings: [],
+      rechecks: [],
+      offers: [],
+      handBack: {
+        found: '',
+        done: '',
+        left: '',
+        notTested: '',
+        provisional: '',
+        dueOn: '',
+        minutes: null,
+        cost: '',
+      },
     });
   }
   if (!ticket) return refuse('The first event of a ticket must open it.');
@@ -89,7 +119,34 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
     case 'complaintPut':
       return ok({ ...ticket, complaints: upsert(ticket.complaints, event.complaint) });
     case 'complaintRemoved':
-      return ok({ ...ticket, complaints: ticket.complaints.filter(({ id }) => id !== event.complaintId) });
+      return ok({ ...ticket, complaints: without(ticket.complaints, event.complaintId) });
+    case 'storyTold':
+      return ok({ ...ticket, story: event.story });
+    case 'evidencePut':
+      return ok({ ...ticket, evidence: upsert(ticket.evidence, event.evidence) });
+    case 'evidenceRemoved':
+      return ok({ ...ticket, evidence: without(ticket.evidence, event.evidenceId) });
+    case 'triedAgain':
+      return ok({ ...ticket, afterUnplugging: event.afterUnplugging });
+    case 'picturePut':
+      return ok({ ...ticket, pictures: upsert(ticket.pictures, event.picture) });
+    case 'pictureRemoved':
+      return ok({ ...ticket, pictures: without(ticket.pictures, event.pictureId) });
+    case 'questionsSent':
+      return ok({ ...ticket, questionSheets: upsert(ticket.questionSheets, event.sheet) });
+    case 'answersTaken':
+      if (!ticket.questionSheets.some(({ id }) => id === event.answers.sheetId)) {
+        return refuse('These answers belong to questions that this ticket never sent.');
+      }
+      return ok({
+        ...ticket,
+        ownerAnswers: [
+          ...ticket.ownerAnswers.filter(({ sheetId }) => sheetId !== event.answers.sheetId),
+          event.answers,
+        ],
+      });
+    case 'lidSaid':
+      return ok({ ...ticket, lid: event.lid });
     case 'mainsSaid':
       return ok({ ...ticket, mains: event.mains });
     case 'timerPut':
@@ -97,11 +154,26 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
     case 'discPut':
       return ok({ ...ticket, discs: upsert(ticket.discs, event.disc) });
     case 'discRemoved':
-      return ok({ ...ticket, discs: ticket.discs.filter(({ id }) => id !== event.discId) });
+      return ok({ ...ticket, discs: without(ticket.discs, event.discId) });
     case 'checkPut': {
       const others = ticket.checks.filter(({ kind }) => kind !== event.check.kind);
       return ok({ ...ticket, checks: [...others, event.check] });
     }
+    case 'timingPut':
+      return ok({ ...ticket, timings: upsert(ticket.timings, event.timing) });
+    case 'timingRemoved':
+      return ok({ ...ticket, timings: without(ticket.timings, event.timingId) });
+    case 'recheckPut': {
+      const { recheck } = event;
+      const others = ticket.rechecks.filter(
+        ({ treatmentId, of }) => treatmentId !== recheck.treatmentId || of !== recheck.of,
+      );
+      return ok({ ...ticket, rechecks: [...others, recheck] });
+    }
+    case 'offerPut':
+      return ok({ ...ticket, offers: upsert(ticket.offers, event.offer) });
+    case 'offerRemoved':
+      return ok({ ...ticket, offers: without(ticket.offers, event.offerId) });
     case 'cycleLogged':
       if (event.cycle.proofId !== null && !ticket.proofs.some(({ id }) => id === event.cycle.proofId)) {
         return refuse('The cycle belongs to a proof that was never begun.');
@@ -126,23 +198,22 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       return onDrive(ticket, event.driveId, (drive) => ({ ...drive, ...event.changes }));
     case 'driveRemoved':
       if (ticket.drives.length === 1) return refuse('A ticket keeps at least one drive.');
-      return ok({ ...ticket, drives: ticket.drives.filter(({ id }) => id !== event.driveId) });
+      return ok({ ...ticket, drives: without(ticket.drives, event.driveId) });
     case 'readingTaken':
       return onDrive(ticket, event.driveId, (drive) => ({ ...drive, readings: upsert(drive.readings, event.reading) }));
     case 'readingRemoved':
       return onDrive(ticket, event.driveId, (drive) => ({
         ...drive,
-        readings: drive.readings.filter(({ id }) => id !== event.readingId),
+        readings: without(drive.readings, event.readingId),
       }));
     case 'tryLogged':
       return onDrive(ticket, event.driveId, (drive) => ({ ...drive, tries: upsert(drive.tries, event.try) }));
     case 'tryJudged':
-      return onDrive(ticket, event.driveId, (drive) => ({
-        ...drive,
-        tries: drive.tries.map((one) =>
-          one.id === event.tryId ? { ...one, verdict: event.verdict, note: event.note } : one,
-        ),
-      }));
+      return onDrive(ticket, event.driveId, (drive) =>
+        onTry(drive, event.tryId, { verdict: event.verdict, note: event.note }),
+      );
+    case 'tryLabelled':
+      return onDrive(ticket, event.driveId, (drive) => onTry(drive, event.tryId, event.changes));
     case 'handBackWritten':
       return ok({ ...ticket, handBack: { ...ticket.handBack, ...event.changes } });
     case 'ticketClosed':

@@ -1,18 +1,19 @@
 import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
-import type { Check, Cycle, Proof, Treatment } from '../proving';
+import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
 import type {
+  AfterUnplugging,
   Complaint,
   Disc,
-  DriveRecord,
-  HandBack,
+  Evidence,
+  Lid,
   Mains,
-  StationId,
-  StationMark,
-  Ticket,
-  Try,
-  Verdict,
-} from './types';
+  Offer,
+  OwnerAnswers,
+  Picture,
+  QuestionSheet,
+} from './arrival';
+import type { DriveRecord, HandBack, StationId, StationMark, Ticket, Try, Verdict } from './types';
 
 /** What every event carries: its own id, when it happened, and the gesture it belongs to where typing goes on. */
 interface Stamp {
@@ -54,11 +55,25 @@ export type Happening =
   | { readonly type: 'waitingChanged'; readonly waiting: Ticket['waiting'] }
   | { readonly type: 'complaintPut'; readonly complaint: Complaint }
   | { readonly type: 'complaintRemoved'; readonly complaintId: string }
+  | { readonly type: 'storyTold'; readonly story: string }
+  | { readonly type: 'evidencePut'; readonly evidence: Evidence }
+  | { readonly type: 'evidenceRemoved'; readonly evidenceId: string }
+  | { readonly type: 'triedAgain'; readonly afterUnplugging: AfterUnplugging }
+  | { readonly type: 'picturePut'; readonly picture: Picture }
+  | { readonly type: 'pictureRemoved'; readonly pictureId: string }
+  | { readonly type: 'questionsSent'; readonly sheet: QuestionSheet }
+  | { readonly type: 'answersTaken'; readonly answers: OwnerAnswers }
   | { readonly type: 'mainsSaid'; readonly mains: Mains }
+  | { readonly type: 'lidSaid'; readonly lid: Lid }
   | { readonly type: 'timerPut'; readonly timer: Timer }
   | { readonly type: 'discPut'; readonly disc: Disc }
   | { readonly type: 'discRemoved'; readonly discId: string }
   | { readonly type: 'checkPut'; readonly check: Check }
+  | { readonly type: 'timingPut'; readonly timing: Timing }
+  | { readonly type: 'timingRemoved'; readonly timingId: string }
+  | { readonly type: 'recheckPut'; readonly recheck: Recheck }
+  | { readonly type: 'offerPut'; readonly offer: Offer }
+  | { readonly type: 'offerRemoved'; readonly offerId: string }
   | { readonly type: 'cycleLogged'; readonly cycle: Cycle }
   | { readonly type: 'treatmentRecorded'; readonly treatment: Treatment }
   | { readonly type: 'proofBegun'; readonly proof: Proof }
@@ -76,6 +91,12 @@ export type Happening =
       readonly tryId: string;
       readonly verdict: Verdict;
       readonly note: string;
+    }
+  | {
+      readonly type: 'tryLabelled';
+      readonly driveId: string;
+      readonly tryId: string;
+      readonly changes: Partial<Pick<Try, 'source' | 'label' | 'because'>>;
     }
   | { readonly type: 'handBackWritten'; readonly changes: Partial<HandBack> }
   | { readonly type: 'ticketClosed'; readonly despite: string }

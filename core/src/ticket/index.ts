@@ -1,3 +1,4 @@
+export * from './arrival';
 export * from './types';
 export type { Details, DriveSettings, EventType, Happening, TicketEvent } from './events';
 export { applyEvent, newComplaint, newDrive } from './apply';
@@ -13,18 +14,26 @@ export {
   type TicketRecord,
 } from './record';
 export {
+  AFTER_UNPLUGGING_NAMES,
   CHECK_STATE_NAMES,
   COMPLAINT_STATE_NAMES,
   describeEvent,
+  EVIDENCE_NAMES,
   eventPlace,
+  FITTED_BECAUSE_NAMES,
   headline,
+  LID_NAMES,
   LOADER_NAMES,
   MAINS_NAMES,
   MARK_NAMES,
   MEASURAND_NAMES,
+  OFFER_NAMES,
   SOUND_NAMES,
   STATION_NAMES,
   VERDICT_NAMES,
   type EventPlace,
 } from './names';
-export { factsOf, grooveOf, nextStation, summarise, type TicketSummary } from './summary';
+export { factsOf, grooveOf, nextStation, picturesNamed, summarise, type TicketSummary } from './summary';
+export { carryOver, knownFrom, type KnownFrom } from './carryOver';
+export { recheckTargets, type RecheckTarget } from './rechecks';
+export { predictedPull, type PredictedPull } from './predictedPull';

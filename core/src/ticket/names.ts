@@ -3,7 +3,8 @@ import { findMethod, type Measurand } from '../measuring';
 import { formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
 import { RESULT_NAMES, ACTION_NAMES, type CheckState } from '../proving';
-import type { ComplaintState, Loader, Mains, Sound, StationId, StationMark, Ticket, Verdict } from './types';
+import type { AfterUnplugging, ComplaintState, EvidenceKind, Lid, Mains, Offer, Sound } from './arrival';
+import type { FittedBecause, Loader, StationId, StationMark, Ticket, Verdict } from './types';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
   takeIn: 'Take in',
@@ -84,6 +85,39 @@ export const SOUND_NAMES: Readonly<Record<Sound, string>> = {
   thump: 'thumps when wound by hand',
 };
 
+export const EVIDENCE_NAMES: Readonly<Record<EvidenceKind, string>> = {
+  screwsMissing: 'screws missing',
+  screwsLoose: 'screws loose',
+  screwsWrong: 'wrong screws',
+  tabsBroken: 'tabs broken',
+  beltForeign: 'a foreign belt',
+  earlierRepair: 'an earlier repair',
+  looseInside: 'something loose inside',
+  other: 'something else',
+};
+
+export const AFTER_UNPLUGGING_NAMES: Readonly<Record<AfterUnplugging['result'], string>> = {
+  works: 'it works again',
+  same: 'just the same',
+  changed: 'it changed',
+};
+
+export const LID_NAMES: Readonly<Record<Lid['state'], string>> = { off: 'off', on: 'on' };
+
+export const OFFER_NAMES: Readonly<Record<Offer['answer'], string>> = {
+  open: 'not answered',
+  accepted: 'accepted',
+  declined: 'declined',
+};
+
+export const FITTED_BECAUSE_NAMES: Readonly<Record<FittedBecause, string>> = {
+  notSaid: 'not said',
+  failed: 'the old one failed',
+  preventive: 'before it fails',
+  pair: 'the other of a pair',
+  ownersWish: 'the owner’s wish',
+};
+
 /** The first complaint, which a ticket is known by. @example headline(ticket) // 'shy on cold mornings' */
 export const headline = (ticket: Pick<Ticket, 'complaints'>): string => ticket.complaints[0]?.words ?? '';
 
@@ -107,13 +141,19 @@ export function eventPlace(event: TicketEvent): EventPlace {
       return { station: 'measure', driveId: event.driveId };
     case 'tryLogged':
     case 'tryJudged':
+    case 'tryLabelled':
       return { station: 'size', driveId: event.driveId };
     case 'cycleLogged':
       return { station: event.cycle.proofId === null ? 'takeIn' : 'prove' };
     case 'treatmentRecorded':
     case 'proofBegun':
     case 'checkPut':
+    case 'recheckPut':
       return { station: 'prove' };
+    case 'timingPut':
+      return { station: event.timing.side === 'before' ? 'takeIn' : 'prove' };
+    case 'offerPut':
+    case 'offerRemoved':
     case 'handBackWritten':
     case 'ticketClosed':
     case 'ticketReopened':
@@ -135,6 +175,11 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
   notTested: 'not tested',
   provisional: 'provisional',
   dueOn: 'due on',
+  minutes: 'bench minutes',
+  cost: 'cost',
+  source: 'where the belt came from',
+  label: 'the belt’s label',
+  because: 'why it was fitted',
   name: 'name',
   role: 'what it drives',
   mechanism: 'mechanism',
@@ -170,6 +215,24 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return `complaint “${event.complaint.words}”`;
     case 'complaintRemoved':
       return 'a complaint taken out';
+    case 'storyTold':
+      return 'what happened before it failed';
+    case 'evidencePut':
+      return `on arrival: ${EVIDENCE_NAMES[event.evidence.kind]}`;
+    case 'evidenceRemoved':
+      return 'evidence taken out';
+    case 'triedAgain':
+      return `tried again after unplugging: ${AFTER_UNPLUGGING_NAMES[event.afterUnplugging.result]}`;
+    case 'picturePut':
+      return event.picture.caption ? `picture “${event.picture.caption}”` : 'a picture';
+    case 'pictureRemoved':
+      return 'a picture taken out';
+    case 'questionsSent':
+      return `${event.sheet.questions.length} questions for the owner`;
+    case 'answersTaken':
+      return `${event.answers.answers.length} answers of the owner taken in`;
+    case 'lidSaid':
+      return `lid ${LID_NAMES[event.lid.state]}`;
     case 'mainsSaid':
       return `mains: ${MAINS_NAMES[event.mains.state]}`;
     case 'timerPut':
@@ -180,6 +243,16 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return 'a disc taken out of the list';
     case 'checkPut':
       return `a proof marked ${CHECK_STATE_NAMES[event.check.state]}`;
+    case 'timingPut':
+      return `timed, ${event.timing.what}`;
+    case 'timingRemoved':
+      return 'a timed test taken out';
+    case 'recheckPut':
+      return 'looked at again after a treatment';
+    case 'offerPut':
+      return `offered: ${event.offer.what}, ${OFFER_NAMES[event.offer.answer]}`;
+    case 'offerRemoved':
+      return 'an offer taken out';
     case 'cycleLogged':
       return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
     case 'treatmentRecorded':
@@ -210,6 +283,8 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
     }
     case 'tryJudged':
       return `try judged ${VERDICT_NAMES[event.verdict]}`;
+    case 'tryLabelled':
+      return `a try’s ${changed(event.changes)}`;
     case 'handBackWritten':
       return `hand back, ${changed(event.changes)}`;
     case 'ticketClosed':

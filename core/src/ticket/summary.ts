@@ -22,6 +22,8 @@ export interface TicketSummary {
   readonly next: StationId;
   readonly driveCount: number;
   readonly mechanisms: readonly string[];
+  /** Every picture that the ticket ever named: what the picture store keeps for it. */
+  readonly pictures: readonly string[];
   /** First drive, for its small drawing; absent while not measured. */
   readonly sketch?: {
     readonly motorMm: number;
@@ -56,6 +58,11 @@ export function nextStation(ticket: Ticket): StationId {
   return STATIONS.find((station) => ticket.stations[station] === 'open') ?? 'handBack';
 }
 
+/** Every picture that a ticket ever named, those taken out included: undo may bring them back. */
+export const picturesNamed = ({ events }: Pick<TicketRecord, 'events'>): string[] => [
+  ...new Set(events.flatMap((event) => (event.type === 'picturePut' ? [event.picture.id] : []))),
+];
+
 /** The summary of a record. Cost: that of the first drive's facts. */
 export function summarise(record: TicketRecord): TicketSummary {
   const { ticket, events } = record;
@@ -80,6 +87,7 @@ export function summarise(record: TicketRecord): TicketSummary {
     next: nextStation(ticket),
     driveCount: ticket.drives.length,
     mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
+    pictures: picturesNamed(record),
     ...(drive && {
       sketch: {
         motorMm: drive.motor.bottomDiameterMm,

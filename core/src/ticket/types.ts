@@ -1,8 +1,21 @@
 import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
-import type { Check, Cycle, Proof, Treatment } from '../proving';
+import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
 import type { Surface } from '../sizing';
 import type { SectionShape } from '../units';
+import type {
+  AfterUnplugging,
+  Complaint,
+  Disc,
+  ErrorCode,
+  Evidence,
+  Lid,
+  Mains,
+  Offer,
+  OwnerAnswers,
+  Picture,
+  QuestionSheet,
+} from './arrival';
 
 /** The nine stations in working order. */
 export const STATIONS = [
@@ -31,49 +44,9 @@ export const SHAPES = ['square', 'round', 'flat'] as const satisfies readonly Se
 export const GROOVE_FORMS = ['flat', 'round', 'vee'] as const;
 export const VERDICTS = ['untried', 'right', 'tooLoose', 'tooTight', 'twisted'] as const;
 export type Verdict = (typeof VERDICTS)[number];
-
-export const COMPLAINT_STATES = ['open', 'cured', 'anotherTrade', 'left', 'notReproduced'] as const;
-export type ComplaintState = (typeof COMPLAINT_STATES)[number];
-
-/** What a machine can be heard to do; our own words for it are in `names`. */
-export const SOUNDS = ['silence', 'click', 'runsFree', 'screech', 'growl', 'rattle', 'thump'] as const;
-export type Sound = (typeof SOUNDS)[number];
-
-/** One thing that is wrong, in the owner's words, and what became of it. */
-export interface Complaint {
-  readonly id: string;
-  readonly words: string;
-  readonly state: ComplaintState;
-  /** False for work outside the drivetrain, which is a line all the same. */
-  readonly drivetrain: boolean;
-  readonly sounds: readonly Sound[];
-  /** How it was when it came, and how it is now. */
-  readonly before: string;
-  readonly after: string;
-}
-
-/** An error code of a mechanism and what it means. */
-export interface ErrorCode {
-  readonly code: string;
-  readonly meaning: string;
-}
-
-/** How the machine stands to the mains, since when. The app cannot see it: the bench says it. */
-export const MAINS_STATES = ['plugged', 'unplugged', 'poweredOpen'] as const;
-export interface Mains {
-  readonly state: (typeof MAINS_STATES)[number];
-  readonly since: string;
-}
-
-/** A disc that was in the machine or came with it: whose it is, and whether it went back. */
-export interface Disc {
-  readonly id: string;
-  readonly whose: string;
-  /** Where it was found, and in what condition. */
-  readonly where: string;
-  readonly condition: string;
-  readonly returned: boolean;
-}
+/** Why a belt was fitted: the old one failed, before it fails, as the other of a pair, because the owner wished it. */
+export const FITTED_BECAUSE = ['notSaid', 'failed', 'preventive', 'pair', 'ownersWish'] as const;
+export type FittedBecause = (typeof FITTED_BECAUSE)[number];
 
 /** A groove as kept: a vee's full angle in degrees, null otherwise. */
 export interface GrooveRecord {
@@ -89,8 +62,11 @@ export interface Try {
   /** Of a flat belt, where it is known. */
   readonly widthMm: number | null;
   readonly innerLengthMm: number;
-  /** What the label said, or where it came from. */
+  /** Where it came from. */
   readonly source: string;
+  /** What its label said, kept so that the same can be had again. */
+  readonly label: string;
+  readonly because: FittedBecause;
   readonly verdict: Verdict;
   readonly note: string;
 }
@@ -127,6 +103,9 @@ export interface HandBack {
   /** What will not last, and the day it should be looked at again, `2027-05-01`; empty where nothing is provisional. */
   readonly provisional: string;
   readonly dueOn: string;
+  /** Bench time and price, where the bench keeps them. */
+  readonly minutes: number | null;
+  readonly cost: string;
 }
 
 /** One machine on the bench, as its events have made it. Times are ISO 8601 in UTC. */
@@ -138,8 +117,17 @@ export interface Ticket {
   readonly serial: string;
   readonly owner: string;
   readonly complaints: readonly Complaint[];
+  /** What happened before it failed. */
+  readonly story: string;
+  readonly evidence: readonly Evidence[];
+  /** Null until it was tried again after some minutes unplugged. */
+  readonly afterUnplugging: AfterUnplugging | null;
+  readonly pictures: readonly Picture[];
+  readonly questionSheets: readonly QuestionSheet[];
+  readonly ownerAnswers: readonly OwnerAnswers[];
   /** Null until it was said. */
   readonly mains: Mains | null;
+  readonly lid: Lid | null;
   readonly timers: readonly Timer[];
   readonly discs: readonly Disc[];
   readonly openedAt: string;
@@ -156,5 +144,9 @@ export interface Ticket {
   readonly proofs: readonly Proof[];
   /** What was shown of the repair, one entry a kind. */
   readonly checks: readonly Check[];
+  readonly timings: readonly Timing[];
+  /** What was looked at again after a treatment. */
+  readonly rechecks: readonly Recheck[];
+  readonly offers: readonly Offer[];
   readonly handBack: HandBack;
 }

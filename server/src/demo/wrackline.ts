@@ -24,7 +24,8 @@ const notNeeded = (station: 'find' | 'strip' | 'clean' | 'rebuild' | 'prove'): H
 const fitted = (
   number: string,
   letter: string,
-  size: Pick<Try, 'shape' | 'thicknessMm' | 'innerLengthMm' | 'source'> & Partial<Pick<Try, 'widthMm'>>,
+  size: Pick<Try, 'shape' | 'thicknessMm' | 'innerLengthMm' | 'source'> &
+    Partial<Pick<Try, 'widthMm' | 'label' | 'because'>>,
   verdict: Try['verdict'],
   remark: string,
 ): Happening[] => {
@@ -33,7 +34,7 @@ const fitted = (
     {
       type: 'tryLogged',
       driveId: driveId(number, letter),
-      try: { id, widthMm: null, ...size, verdict: 'untried', note: '' },
+      try: { id, widthMm: null, label: '', because: 'notSaid', ...size, verdict: 'untried', note: '' },
     },
     ...(verdict === 'untried'
       ? []
@@ -59,6 +60,7 @@ const cycles = (
       // Believable times: a tray takes about a second and a half, a slow one twice that, a failed one is given up on.
       seconds: Math.round((verdict === 'b' ? 4.6 : verdict === 's' ? 3.1 : 1.5 + ((index * 7) % 5) * 0.08) * 100) / 100,
       loaded,
+      disc: loaded ? 'junk' : 'none',
       place: '',
       conditions,
       proofId,

@@ -1,0 +1,53 @@
+import { databaseName, pictureTable } from './storage';
+
+/*
+ * Pictures are kept beside the tickets, under the hash of their content. One is written before the ticket that names
+ * it; what no ticket ever named, because a tab died in between, is swept at start.
+ */
+
+/** A blob made anew from what the store holds; null where this machine has no such picture. */
+export async function loadPicture(id: string): Promise<Blob | null> {
+  const bytes = await pictureTable.getItem<ArrayBuffer>(id);
+  return bytes && new Blob([bytes], { type: 'image/jpeg' });
+}
+
+/** Bytes of the pictures that are here, of those asked for. */
+export async function loadPictures(ids: readonly string[]): Promise<Record<string, Uint8Array>> {
+  const found: Record<string, Uint8Array> = {};
+  for (const id of ids) {
+    const bytes = await pictureTable.getItem<ArrayBuffer>(id);
+    if (bytes) found[id] = new Uint8Array(bytes);
+  }
+  return found;
+}
+
+/** Writes one picture. Rejects with what the browser threw. */
+export async function savePicture(id: string, bytes: Uint8Array): Promise<void> {
+  if (await hasPicture(id)) return;
+  await pictureTable.setItem(id, bytes.slice().buffer);
+}
+
+const hasPicture = async (id: string): Promise<boolean> => (await pictureTable.getItem(id)) !== null;
+
+const LOCK = `${databaseName}/pictures`;
+
+/** Does something that writes pictures before their ticket, while no other tab sweeps. */
+export async function whilePicturesStay<T>(work: () => Promise<T>): Promise<T> {
+  if (!('locks' in navigator)) return work();
+  return navigator.locks.request(LOCK, { mode: 'shared' }, work) as Promise<T>;
+}
+
+/** Drops the pictures that no ticket names. Leaves it where another tab is just putting some in. @returns how many */
+export async function sweepPictures(named: () => Promise<ReadonlySet<string>>): Promise<number> {
+  const sweep = async (): Promise<number> => {
+    const ids = await pictureTable.keys();
+    if (ids.length === 0) return 0;
+    const wanted = await named();
+    const stray = ids.filter((id) => !wanted.has(id));
+    for (const id of stray) await pictureTable.removeItem(id);
+    return stray.length;
+  };
+  // Without locks tabs cannot see each other, so nothing is swept.
+  if (!('locks' in navigator)) return 0;
+  return navigator.locks.request(LOCK, { ifAvailable: true }, (lock) => (lock ? sweep() : 0));
+}

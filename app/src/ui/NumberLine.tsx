@@ -1,0 +1,64 @@
+import { nanoid } from 'nanoid';
+import { useId, useRef, useState } from 'react';
+import { parseNumber, type Result } from '@loose-pulley/core/units';
+
+interface Props {
+  readonly label: string;
+  readonly value: number | null;
+  readonly unit: string;
+  readonly least?: number;
+  readonly most: number;
+  readonly disabled?: boolean;
+  /** How what is typed becomes a number in the unit. */
+  readonly parse?: (text: string) => Result<number>;
+  /** Null where the field is emptied. Called while typing, with a gesture that lasts until the field is left. */
+  readonly onNumber: (value: number | null, gesture: string) => void;
+}
+
+/** A number that keeps itself while it is typed. What cannot be taken stays in the field and is refused in words. */
+export function NumberLine({ label, value, unit, least = 0, most, disabled, parse = parseNumber, onNumber }: Props) {
+  const id = useId();
+  const gesture = useRef('');
+  const [text, setText] = useState<string | null>(null);
+  const read = (typed: string): Result<number | null> => {
+    if (typed.trim() === '') return { ok: true, value: null };
+    const parsed = parse(typed);
+    if (!parsed.ok || (parsed.value >= least && parsed.value <= most)) return parsed;
+    return { ok: false, problem: `Read ${typed.trim()}. Allowed: ${least} to ${most} ${unit}.` };
+  };
+  const result = text === null ? null : read(text);
+  const refusal = result && !result.ok ? result.problem : null;
+  return (
+    <div className="grid content-start gap-1">
+      <label htmlFor={id} className="text-sm text-soft">
+        {label}, {unit}
+      </label>
+      <input
+        id={id}
+        inputMode="decimal"
+        autoComplete="off"
+        disabled={disabled}
+        value={text ?? (value === null ? '' : String(value))}
+        aria-invalid={refusal !== null}
+        aria-describedby={refusal ? `${id}-refusal` : undefined}
+        className="field w-36 text-lg"
+        onFocus={() => {
+          gesture.current = nanoid(10);
+        }}
+        onChange={(event) => {
+          setText(event.target.value);
+          const typed = read(event.target.value);
+          if (typed.ok && typed.value !== value) onNumber(typed.value, gesture.current);
+        }}
+        onBlur={() => {
+          if (!refusal) setText(null);
+        }}
+      />
+      {refusal && (
+        <p id={`${id}-refusal`} role="alert" className="text-sm text-live">
+          {refusal}
+        </p>
+      )}
+    </div>
+  );
+}

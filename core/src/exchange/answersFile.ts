@@ -1,0 +1,83 @@
+import * as yup from 'yup';
+import { ANSWERS_FORMAT, ANSWERS_VERSION } from '../faraway';
+import type { Ticket } from '../ticket';
+import { ok, refuse, type Result } from '../units';
+
+/** A file of answers with its pictures, above which it is none. */
+export const ANSWERS_MOST_BYTES = 80_000_000;
+
+/** What an owner answered, with the pictures still as they came: data addresses. */
+export interface AnswersFile {
+  readonly sheetId: string;
+  readonly answers: ReadonlyArray<{
+    readonly questionId: string;
+    readonly text: string;
+    readonly pictures: readonly string[];
+  }>;
+}
+
+const text = (most: number) => yup.string().strict().defined().max(most);
+const schema = yup
+  .object({
+    sheetId: text(64).min(1),
+    ticket: text(20),
+    answers: yup
+      .array(
+        yup
+          .object({
+            id: text(64).min(1),
+            text: text(4000),
+            pictures: yup
+              .array(text(15_000_000).matches(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/))
+              .strict()
+              .defined()
+              .max(8),
+          })
+          .strict()
+          .defined(),
+      )
+      .strict()
+      .defined()
+      .max(100),
+  })
+  .strict()
+  .defined();
+
+/**
+ * Reads the file that an owner's page saved, for the ticket whose questions it answers.
+ *
+ * @returns the answers to questions that were asked, empty ones left out; or a sentence
+ */
+export function readAnswersFile(
+  content: string,
+  name: string,
+  ticket: Pick<Ticket, 'number' | 'questionSheets'>,
+): Result<AnswersFile> {
+  if (content.length > ANSWERS_MOST_BYTES) return refuse(`“${name}” is larger than 80 MB, too large for answers.`);
+  let document: { format?: unknown; version?: unknown } | null;
+  try {
+    document = JSON.parse(content) as typeof document;
+  } catch {
+    return refuse(`“${name}” is broken or cut short. Ask for it again; nothing was changed.`);
+  }
+  if (typeof document !== 'object' || document?.format !== ANSWERS_FORMAT) {
+    return refuse(`“${name}” is no file of answers. The last button of the owner’s page saves one.`);
+  }
+  if (typeof document.version === 'number' && document.version > ANSWERS_VERSION) {
+    return refuse(`“${name}” was written by a newer Loose Pulley. Update this bench first.`);
+  }
+  if (!schema.isValidSync(document, { strict: true })) {
+    return refuse(`“${name}” is not shaped like answers: it looks edited by hand. Nothing was changed.`);
+  }
+  const sheet = ticket.questionSheets.find(({ id }) => id === document.sheetId);
+  if (!sheet) {
+    return refuse(
+      `“${name}” answers questions of ticket ${document.ticket || 'unknown'}, which this ticket, ${ticket.number}, never asked. Open that one first.`,
+    );
+  }
+  const asked = new Set(sheet.questions.map(({ id }) => id));
+  const answers = document.answers
+    .filter((one) => asked.has(one.id) && (one.text.trim() !== '' || one.pictures.length > 0))
+    .map((one) => ({ questionId: one.id, text: one.text.trim(), pictures: one.pictures }));
+  return ok({ sheetId: sheet.id, answers });
+}

@@ -1,0 +1,2 @@
+export { questionsFor, type Question } from './questions';
+export { ANSWERS_FORMAT, ANSWERS_VERSION, questionPage } from './questionPage';

@@ -1,0 +1,63 @@
+import { isFailure, type Cycle } from './cycles';
+import type { Proof } from './proof';
+
+/** Circumstances under which it failed, and how many clean cycles a proof has under them. */
+export interface FailedUnder {
+  readonly place: string;
+  readonly loaded: boolean;
+  readonly conditions: readonly string[];
+  /** Failures so counted before anything was done. */
+  readonly failures: number;
+  /** Clean cycles of the proof under all of them. */
+  readonly clean: number;
+}
+
+/** Whether the lid is on is how one works, not what a fault hangs on; the proof after the lid is asked for apart. */
+const NOT_CIRCUMSTANCES = new Set(['lid on', 'lid off']);
+const circumstances = ({ conditions }: Pick<Cycle, 'conditions'>): string[] =>
+  conditions.filter((one) => !NOT_CIRCUMSTANCES.has(one)).sort();
+
+/**
+ * The circumstances under which it failed before, most failures first, each with the clean cycles that a proof has
+ * under them: the same place, the same disc or none, and every condition of the failure (others may be added).
+ *
+ * @example failedUnder(cycles, proof)[0] // { place: 'deck 2', loaded: false, conditions: ['cold'], failures: 4, clean: 9 }
+ */
+export function failedUnder(cycles: readonly Cycle[], proof: Proof | undefined): FailedUnder[] {
+  const groups = new Map<string, FailedUnder>();
+  for (const cycle of cycles) {
+    if (cycle.proofId !== null || !isFailure(cycle)) continue;
+    const { place, loaded } = cycle;
+    const conditions = circumstances(cycle);
+    const key = JSON.stringify([place, loaded, conditions]);
+    const clean = cycles.filter(
+      (one) =>
+        proof !== undefined &&
+        one.proofId === proof.id &&
+        !isFailure(one) &&
+        one.place === place &&
+        one.loaded === loaded &&
+        conditions.every((condition) => one.conditions.includes(condition)),
+    ).length;
+    const failures = (groups.get(key)?.failures ?? 0) + 1;
+    groups.set(key, { place, loaded, conditions, failures, clean });
+  }
+  return [...groups.values()].sort((a, b) => b.failures - a.failures);
+}
+
+/** Circumstances in a few words. @example circumstanceWords({ place: 'deck 2', loaded: false, conditions: ['cold'] }) // 'deck 2, empty, cold' */
+export const circumstanceWords = ({
+  place,
+  loaded,
+  conditions,
+}: Pick<FailedUnder, 'place' | 'loaded' | 'conditions'>): string =>
+  [place, loaded ? 'loaded' : 'empty', ...conditions].filter((word) => word !== '').join(', ');
+
+/**
+ * Whether the owner's disc went in before a worthless one ran clean since the last treatment: junk first, one's own,
+ * the owner's last.
+ */
+export function ownersDiscTooEarly(cycles: readonly Cycle[], sinceAt: string): boolean {
+  const since = cycles.filter(({ at }) => at >= sinceAt);
+  return !since.some((cycle) => (cycle.disc === 'junk' || cycle.disc === 'own') && !isFailure(cycle));
+}

@@ -1,0 +1,48 @@
+/** Before anything was done, or after. */
+export const TIMING_SIDES = ['before', 'after'] as const;
+
+/** One timed test by name: how long it took, and how often it had to be tried. */
+export interface Timing {
+  readonly id: string;
+  readonly at: string;
+  /** Such as “time to load”. */
+  readonly what: string;
+  readonly side: (typeof TIMING_SIDES)[number];
+  /** Null where it never got there. */
+  readonly seconds: number | null;
+  readonly retries: number;
+}
+
+/** Tests worth timing, by what a machine does. Common practice, no source. */
+export const timedTestsFor = (loader: string): readonly string[] =>
+  loader === 'diskDrive'
+    ? ['time to spin up', 'time to read the contents']
+    : ['time to load', 'time to spin up', 'time to read the contents'];
+
+/** One named test, before beside after. */
+export interface TimedPair {
+  readonly what: string;
+  readonly before: readonly Timing[];
+  readonly after: readonly Timing[];
+}
+
+/** The timed tests by name, in the order in which they were first taken. */
+export function timedPairs(timings: readonly Timing[]): TimedPair[] {
+  return [...new Set(timings.map(({ what }) => what))].map((what) => {
+    const own = timings.filter((one) => one.what === what);
+    return {
+      what,
+      before: own.filter(({ side }) => side === 'before'),
+      after: own.filter(({ side }) => side === 'after'),
+    };
+  });
+}
+
+/** Times as said. @example timesWords([{ seconds: 9.2, retries: 2, … }]) // '9.2 s after 2 retries' */
+export const timesWords = (timings: readonly Pick<Timing, 'seconds' | 'retries'>[]): string =>
+  timings
+    .map(({ seconds, retries }) => {
+      const time = seconds === null ? 'never got there' : `${seconds.toFixed(1)} s`;
+      return retries === 0 ? time : `${time} after ${retries} ${retries === 1 ? 'retry' : 'retries'}`;
+    })
+    .join(', ');
