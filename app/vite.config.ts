@@ -7,8 +7,15 @@ import { defineConfig } from 'vite';
 const FIRST_LOAD = [
   /node_modules\/(react|react-dom|scheduler|react-redux|redux|redux-thunk|reselect|immer|@reduxjs|react-router|use-sync-external-store|localforage|nanoid|get-nonce)\//,
   /node_modules\/@radix-ui\/(react-toggle|react-toggle-group|react-roving-focus|react-collection|react-slot|react-context|react-primitive|primitive|react-compose-refs|react-direction|react-id|react-use-[a-z-]+)\//,
-  /core\/src\/(units|statistics|geometry|rubber|drive|measuring|planning)\//,
-  /app\/src\/(app|store|keeping|keys|ui|clock)\//,
+  /core\/src\/(units|geometry|rubber|drive|measuring|planning)\//,
+  /core\/src\/statistics\/combine/,
+  /core\/src\/ticket\/(apply|arrival|index|names|record|summary|types)/,
+  /core\/src\/proving\/(cycles|proof)/,
+  /core\/src\/sizing\/(limits|situation)/,
+  /preload-helper/,
+  /app\/src\/(app|store|keys|clock)\//,
+  /app\/src\/(keeping\/(?!pictures|sweep)|ui\/(?!NumberLine|SectionSign))/,
+  /app\/src\/ticket\/(stationPages|useTicket|StationPage|StationFoot|StationRail|DriveTabs|TicketPage)/,
 ];
 
 export default defineConfig({
@@ -28,7 +35,11 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     rolldownOptions: {
       output: {
-        codeSplitting: { groups: [{ name: 'first', test: (id: string) => FIRST_LOAD.some((part) => part.test(id)) }] },
+        // Not with everything that its parts may lead to: a room's door leads to rooms that only later pages enter.
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [{ name: 'first', test: (id: string) => FIRST_LOAD.some((part) => part.test(id)) }],
+        },
       },
     },
   },

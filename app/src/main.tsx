@@ -16,6 +16,9 @@ import { store } from './store/store';
 
 if (nonce) setNonce(nonce);
 
+/** Sweeping can wait until whoever opened the page is at work. */
+const SWEEP_AFTER_MS = 4000;
+
 async function start(): Promise<void> {
   const path = window.location.pathname;
   const id = /^\/t\/([^/]+)/.exec(path)?.[1];
@@ -40,7 +43,7 @@ async function start(): Promise<void> {
   );
   await store.dispatch(loadBench());
   void askToPersist();
-  void import('./keeping/sweep').then(({ sweep }) => sweep()).catch(() => undefined);
+  setTimeout(() => void import('./keeping/sweep').then(({ sweep }) => sweep()).catch(() => undefined), SWEEP_AFTER_MS);
   fetchIdly();
 }
 

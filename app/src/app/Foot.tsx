@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { describeEvent, redoTarget, undoTarget } from '@loose-pulley/core/ticket';
-import { MainsLine } from '../clock/MainsLine';
+import { LidLine, MainsLine } from '../clock/MainsLine';
 import { TimerStrip } from '../clock/TimerStrip';
 import { redo, undo } from '../keeping/actions';
 import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
@@ -40,6 +40,7 @@ export function Foot() {
         </>
       )}
       {open && <MainsLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+      {open && <LidLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
       <TimerStrip />
       <span aria-live="polite" className="ml-auto py-1 text-right">
         {said &&

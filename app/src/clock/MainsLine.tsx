@@ -1,4 +1,12 @@
-import { MAINS_NAMES, MAINS_STATES, type Mains, type Ticket } from '@loose-pulley/core/ticket';
+import {
+  LID_NAMES,
+  LID_STATES,
+  MAINS_NAMES,
+  MAINS_STATES,
+  type Lid,
+  type Mains,
+  type Ticket,
+} from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 
@@ -44,6 +52,43 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
           since {new Date(mains.since).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
         </time>
       )}
+    </span>
+  );
+}
+
+/** Whether the lid is on: what was not powered since it went on is not proved. Said, since the app cannot see it. */
+export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
+  const dispatch = useAppDispatch();
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      <label htmlFor="lid" className="font-semibold">
+        Lid
+      </label>
+      <select
+        id="lid"
+        value={ticket.lid?.state ?? NOT_SAID}
+        disabled={!canWrite}
+        className="min-h-11 bg-transparent"
+        onChange={(event) =>
+          dispatch(
+            happen({
+              type: 'lidSaid',
+              lid: { state: event.target.value as Lid['state'], since: new Date().toISOString() },
+            }),
+          )
+        }
+      >
+        {ticket.lid === null && (
+          <option value={NOT_SAID} disabled className="bg-sheet text-ink">
+            not said
+          </option>
+        )}
+        {LID_STATES.map((state) => (
+          <option key={state} value={state} className="bg-sheet text-ink">
+            {LID_NAMES[state]}
+          </option>
+        ))}
+      </select>
     </span>
   );
 }

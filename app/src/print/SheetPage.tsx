@@ -1,10 +1,10 @@
+import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod } from '@loose-pulley/core/measuring';
 import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
-import { CHECKS, checksFor, proofState, proofWords, tally, tallyWords } from '@loose-pulley/core/proving';
 import {
-  CHECK_STATE_NAMES,
   COMPLAINT_STATE_NAMES,
+  FITTED_BECAUSE_NAMES,
   factsOf,
   LOADER_NAMES,
   MEASURAND_NAMES,
@@ -13,7 +13,6 @@ import {
   STATIONS,
   VERDICT_NAMES,
   type DriveRecord,
-  type Ticket,
 } from '@loose-pulley/core/ticket';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { figure } from '../measure/useReading';
@@ -21,7 +20,11 @@ import { useUnit } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { BeltName } from '../ui/SectionSign';
+import { writeTicketName } from '../handback/names';
+import { download } from '../ui/download';
+import { onePage } from './onePage';
 import { PaperDrawing } from './PaperDrawing';
+import { AnswersOnPaper, ArrivalOnPaper, ChecksOnPaper, CyclesOnPaper, OffersOnPaper, PicturesOnPaper } from './parts';
 
 const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
 
@@ -30,6 +33,12 @@ export function SheetPage() {
   const { ticket } = useTicket();
   const unit = useUnit();
   const { handBack } = ticket;
+  const paper = useRef<HTMLElement>(null);
+  const save = (): void => {
+    if (!paper.current) return;
+    const title = `Bench sheet ${ticket.number} ${ticket.machine}`;
+    download(`${writeTicketName(ticket)}-sheet.html`, onePage(title, paper.current), 'text/html');
+  };
   const paragraphs = [
     ['Found', handBack.found],
     ['Done', handBack.done],
@@ -39,8 +48,14 @@ export function SheetPage() {
     [
       'Discs',
       ticket.discs
-        .map(({ whose, where, condition, returned }) =>
-          [whose || 'whose is not known', where, condition, returned ? 'returned' : 'NOT returned']
+        .map(({ whose, where, condition, out, returned }) =>
+          [
+            whose || 'whose is not known',
+            where,
+            condition,
+            out && `out at ${out}`,
+            returned ? 'returned' : 'NOT returned',
+          ]
             .filter(Boolean)
             .join(', '),
         )
@@ -54,9 +69,11 @@ export function SheetPage() {
         <Button look="strong" onClick={() => window.print()}>
           Print this sheet
         </Button>
-        <span className="text-soft">A4 or Letter, one or two pages.</span>
+        <Button onClick={save}>Save it as one page</Button>
+        <span className="text-soft">A4 or Letter. The page opens in any browser, by itself.</span>
       </div>
       <article
+        ref={paper}
         aria-label="Bench sheet"
         className="mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
       >
@@ -102,6 +119,8 @@ export function SheetPage() {
             ))}
           </section>
         )}
+        <ArrivalOnPaper ticket={ticket} />
+        <AnswersOnPaper ticket={ticket} />
         <CyclesOnPaper ticket={ticket} />
         <ChecksOnPaper ticket={ticket} />
         {ticket.drives.map((drive) => (
@@ -115,6 +134,13 @@ export function SheetPage() {
               <p className="whitespace-pre-wrap">{text}</p>
             </section>
           ))}
+        <OffersOnPaper ticket={ticket} />
+        {(handBack.minutes !== null || handBack.cost !== '') && (
+          <p className="border-b border-hair py-2">
+            {handBack.minutes !== null && `Bench time ${handBack.minutes} minutes. `}
+            {handBack.cost !== '' && `Cost ${handBack.cost}.`}
+          </p>
+        )}
         {ticket.closedDespite !== '' && (
           <p className="break-inside-avoid border-b border-hair py-2">
             <strong>Handed back with ends open, because:</strong> {ticket.closedDespite}
@@ -130,6 +156,7 @@ export function SheetPage() {
             ))}
           </section>
         )}
+        <PicturesOnPaper ticket={ticket} />
         <footer className="flex justify-between gap-8 pt-8 text-sm">
           <span className="grow border-t border-ink pt-1">technician</span>
           <span className="grow border-t border-ink pt-1">date</span>
@@ -140,45 +167,6 @@ export function SheetPage() {
         </p>
       </article>
     </div>
-  );
-}
-
-/** What was counted before and after, and how each proof ended. */
-function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
-  if (ticket.cycles.length === 0) return null;
-  const before = ticket.cycles.filter(({ proofId }) => proofId === null);
-  return (
-    <section className="break-inside-avoid border-b border-hair py-2">
-      <h3 className="text-base">Counted cycles</h3>
-      {before.length > 0 && <p>Before: {tallyWords(tally(before))}</p>}
-      {ticket.treatments.map(({ id, what }) => (
-        <p key={id}>Treated: {what}</p>
-      ))}
-      {ticket.proofs.map((proof, index) => (
-        <p key={proof.id}>
-          Proof {index + 1}: {proofWords(proofState(proof, ticket.cycles))}
-        </p>
-      ))}
-    </section>
-  );
-}
-
-/** What was shown of the repair, what failed, and what was not shown and why. */
-function ChecksOnPaper({ ticket }: { readonly ticket: Ticket }) {
-  const said = checksFor(ticket.loader).flatMap((kind) =>
-    ticket.checks.filter((check) => check.kind === kind && check.state !== 'blank'),
-  );
-  if (said.length === 0) return null;
-  return (
-    <section className="break-inside-avoid border-b border-hair py-2">
-      <h3 className="text-base">Proofs</h3>
-      {said.map(({ kind, state, note }) => (
-        <p key={kind}>
-          {CHECKS[kind].name}: <strong>{CHECK_STATE_NAMES[state]}</strong>
-          {note && `, ${note}`}
-        </p>
-      ))}
-    </section>
   );
 }
 
@@ -251,6 +239,10 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
               </span>
               : {VERDICT_NAMES[one.verdict]}
               {one.note && `, ${one.note}`}
+              {one.verdict === 'right' &&
+                one.because !== 'notSaid' &&
+                `, fitted because: ${FITTED_BECAUSE_NAMES[one.because]}`}
+              {one.label && `, label “${one.label}”`}
             </li>
           ))}
         </ol>

@@ -1,6 +1,6 @@
 import { proofState, tally } from '../proving';
 import { beltLabel, type LengthUnit } from '../units';
-import type { ComplaintState, Ticket } from '../ticket';
+import { OFFER_NAMES, type ComplaintState, type Ticket } from '../ticket';
 
 /** A part of the letter: a heading, and its sentences. */
 export interface LetterPart {
@@ -75,6 +75,12 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
     { heading: 'What we found', sentences: lines(handBack.found) },
     { heading: 'What we did', sentences: lines(handBack.done) },
     { heading: 'What is in it now', sentences: fitted },
+    {
+      heading: 'What we offered',
+      sentences: ticket.offers
+        .filter(({ what }) => what.trim() !== '')
+        .map(({ what, answer, by }) => `${what}: ${OFFER_NAMES[answer]}${by.trim() === '' ? '' : ` (${by.trim()})`}.`),
+    },
     { heading: 'What we saw it do', sentences: shown(ticket) },
     {
       heading: 'What will not last',
@@ -85,6 +91,13 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
     },
     { heading: 'What we noticed and left', sentences: lines(handBack.left) },
     { heading: 'What we did not try', sentences: lines(handBack.notTested) },
+    {
+      heading: 'Time and cost',
+      sentences: [
+        ...(handBack.minutes === null ? [] : [`${handBack.minutes} minutes at the bench.`]),
+        ...(handBack.cost.trim() === '' ? [] : [`It costs ${handBack.cost.trim()}.`]),
+      ],
+    },
   ];
   return parts.filter(({ sentences }) => sentences.length > 0);
 }

@@ -6,6 +6,21 @@ export type CycleAction = (typeof CYCLE_ACTIONS)[number];
 export const CYCLE_RESULTS = ['good', 'bad', 'slow', 'helped'] as const;
 export type CycleResult = (typeof CYCLE_RESULTS)[number];
 
+export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
+  open: 'open',
+  close: 'close',
+  load: 'load',
+  eject: 'eject',
+  spinUp: 'spin up',
+};
+
+export const RESULT_NAMES: Readonly<Record<CycleResult, string>> = {
+  good: 'good',
+  bad: 'bad',
+  slow: 'slow',
+  helped: 'helped',
+};
+
 /** Which disc was in, by what is at risk: a worthless one, the bench's own, the owner's. */
 export const TEST_DISCS = ['notSaid', 'none', 'junk', 'own', 'owners'] as const;
 export type TestDisc = (typeof TEST_DISCS)[number];

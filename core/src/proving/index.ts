@@ -1,7 +1,9 @@
 export {
+  ACTION_NAMES,
   CYCLE_ACTIONS,
   CYCLE_RESULTS,
   isFailure,
+  RESULT_NAMES,
   TEST_DISC_NAMES,
   TEST_DISCS,
   tally,
@@ -15,7 +17,7 @@ export {
 export { cycleTable } from './table';
 export { cleanWanted, TOO_MANY_CYCLES, type CleanWanted } from './wanted';
 export { mayBeginProof, proofState, type Proof, type ProofState, type Treatment } from './proof';
-export { ACTION_NAMES, chanceWords, proofWords, RESULT_NAMES, tallyWords, unprovableWords, wantedWords } from './words';
+export { chanceWords, proofWords, tallyWords, unprovableWords, wantedWords } from './words';
 export {
   CHECK_KINDS,
   CHECK_STATES,

@@ -1,23 +1,8 @@
 import { exactInterval, noneFailedBound } from '../statistics';
 import { formatPercent } from '../units';
-import type { CycleAction, CycleResult, CycleRow, Tally } from './cycles';
+import type { CycleRow, Tally } from './cycles';
 import type { ProofState } from './proof';
 import { TOO_MANY_CYCLES, type CleanWanted } from './wanted';
-
-export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
-  open: 'open',
-  close: 'close',
-  load: 'load',
-  eject: 'eject',
-  spinUp: 'spin up',
-};
-
-export const RESULT_NAMES: Readonly<Record<CycleResult, string>> = {
-  good: 'good',
-  bad: 'bad',
-  slow: 'slow',
-  helped: 'helped',
-};
 
 /**
  * A count with its exact interval, saying which bound is shown.

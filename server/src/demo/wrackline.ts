@@ -66,6 +66,26 @@ const cycles = (
       proofId,
     },
   }));
+/** One timed test. */
+const timed = (
+  number: string,
+  what: string,
+  side: 'before' | 'after',
+  seconds: number,
+  retries: number,
+): Happening[] => [
+  {
+    type: 'timingPut',
+    timing: {
+      id: `demo-${number}-${side}-${what}`.replaceAll(' ', '-'),
+      at: '2026-11-18T09:00:00Z',
+      what,
+      side,
+      seconds,
+      retries,
+    },
+  },
+];
 /** The first complaint of a ticket, answered. */
 const answered = (number: string, words: string, state: ComplaintState, after: string): Happening[] => [
   {
@@ -144,6 +164,23 @@ export const WRACKLINE: readonly DemoTicket[] = [
       complaint: 'shy on cold mornings',
     },
     happenings: [
+      { type: 'storyTold', story: 'Stood unused over the summer; the booth is unheated.' },
+      {
+        type: 'evidencePut',
+        evidence: { id: 'demo-0147-v1', kind: 'screwsMissing', words: 'one of four under the case', age: '' },
+      },
+      {
+        type: 'evidencePut',
+        evidence: {
+          id: 'demo-0147-v2',
+          kind: 'earlierRepair',
+          words: 'a drop of oil on the tray guides',
+          age: 'years',
+        },
+      },
+      { type: 'triedAgain', afterUnplugging: { result: 'same', at: '2026-11-18T08:55:00Z' } },
+      ...timed('0147', 'time to load', 'before', 6.4, 0),
+      ...timed('0147', 'time to read the contents', 'before', 9.1, 1),
       ...cycles('0147', 'empty', 'bgggbgsgbgbg', false, ['cold']),
       ...cycles('0147', 'loaded', 'gggggsgggggg', true, ['cold']),
       ...doneStations('takeIn'),
@@ -192,6 +229,9 @@ export const WRACKLINE: readonly DemoTicket[] = [
         treatment: { id: 'demo-0146-h1', at: '2026-11-17T10:00:00Z', what: 'belt renewed, both pulleys cleaned' },
       },
       { type: 'proofBegun', proof: { id: 'demo-0146-p1', startedAt: '2026-11-17T11:00:00Z' } },
+      ...timed('0146', 'time to read the contents', 'before', 11.2, 2),
+      ...timed('0146', 'time to read the contents', 'after', 5.3, 0),
+      { type: 'lidSaid', lid: { state: 'on', since: '2026-11-17T10:30:00Z' } },
       ...cycles('0146', 'after', 'ggggggsgggggggg', false, ['cold', 'lid on'], 'demo-0146-p1'),
     ],
   },
@@ -305,6 +345,29 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ]),
       ...fitted('0118', 'A', ring070('-029', 1.489), 'tooTight', 'motor labours, tray creeps'),
       ...fitted('0118', 'A', square12(116), 'right', 'every time'),
+      {
+        type: 'tryLabelled',
+        driveId: driveId('0118', 'A'),
+        tryId: 'demo-0118-A-try-116',
+        changes: { because: 'failed', label: 'drawer 3, square 1.2, 116' },
+      },
+      {
+        type: 'driveChanged',
+        driveId: driveId('0118', 'A'),
+        changes: {
+          normal: 'Says “no disc” when empty. Pauses a second before it closes.',
+          codes: [{ code: 'E3', meaning: 'the tray did not reach its end in time' }],
+        },
+      },
+      {
+        type: 'offerPut',
+        offer: {
+          id: 'demo-0118-o1',
+          what: 'the same belt in the other booth decks, before they fail',
+          answer: 'declined',
+          by: 'the archive: one by one, as they fail',
+        },
+      },
       ...doneStations('strip', 'measure', 'size', 'clean', 'rebuild', 'prove'),
       {
         type: 'handBackWritten',
@@ -313,6 +376,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
           done: 'Belt renewed, both pulleys cleaned with isopropyl alcohol.',
           left: 'Front left foot is missing.',
           notTested: 'Not run on its side.',
+          minutes: 50,
         },
       },
       ...doneStations('handBack'),
