@@ -16,5 +16,8 @@ export const LAUNCH = {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
+    // A camera that films a test card.
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
   ],
 };

@@ -31,7 +31,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
   await page.getByRole('heading', { level: 1 }).click();
   await count(page, 'xgxgxgxggggg');
   await expect(log).toContainText('4 of 12 failed: 33.3 %, between 9.9 and 65.1 % (exact, 19 in 20).');
-  await log.getByRole('radio', { name: 'loaded' }).click();
+  await log.getByRole('radio', { name: 'junk disc' }).click();
   await page.getByRole('heading', { level: 1 }).click();
   await count(page, 'gggggggggggg');
   const open = log.getByRole('row', { name: /deck 2, open/ });
@@ -123,12 +123,16 @@ test('proofs follow the kind of loader, are shown, failed or not shown and why, 
     .or(checks.getByRole('radiogroup', { name: 'Spindle speed' }))
     .getByRole('radio', { name: 'failed' })
     .click();
-  await checks.getByLabel('Under which conditions, and what was felt or read').fill('288 rpm, warm');
+  await checks.getByLabel('It turns at, rpm').fill('288');
+  await checks.getByLabel('It should turn at, rpm').fill('300');
+  await expect(checks.getByText('288 rpm, 4.0 % under 300')).toBeVisible();
+  await checks.getByRole('button', { name: 'warm' }).click();
+  await checks.getByLabel('What was felt or read').fill('strobe');
   await station(page, 9);
   await expect(page.getByText('Failed: Spindle speed.')).toBeVisible();
   await expect(page.getByText('4 of 5 proofs are blank.')).toBeVisible();
   await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
   await expect(page.getByRole('article', { name: 'Bench sheet' })).toContainText(
-    'Spindle speed: failed, 288 rpm, warm',
+    'Spindle speed: failed, 288 rpm, 4.0 % under 300, warm, strobe',
   );
 });

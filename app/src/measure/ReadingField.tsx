@@ -213,6 +213,7 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
               <span className="text-soft">± {formatSpread(2 * result.read.std, unit)}</span>
             </p>
           )}
+        {reading?.from && <p className="text-soft">Carried over from {reading.from}: taken on another machine.</p>}
         {result?.odd && (
           <p className="text-live">Lies more than two standard uncertainties from the others. Read it again?</p>
         )}

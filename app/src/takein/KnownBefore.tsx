@@ -50,13 +50,14 @@ export function KnownBefore() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const past = usePastTickets();
-  if (past.length === 0) return null;
+  const knowing = past.filter((one) => knownFrom(one).words.length > 0);
+  if (knowing.length === 0) return null;
   return (
     <section aria-labelledby="known-before" className="grid gap-2 border border-ink px-4 py-3">
       <h3 id="known-before" className="text-lg">
         Known from before
       </h3>
-      {past.map((one) => {
+      {knowing.map((one) => {
         const { words } = knownFrom(one);
         const events = carryOver(one, ticket, () => nanoid(12));
         const ran = one.drives.flatMap(({ name, tries }) =>
@@ -68,8 +69,7 @@ export function KnownBefore() {
         return (
           <div key={one.id} className="flex flex-wrap items-center justify-between gap-2 border-t border-hair pt-2">
             <p>
-              <strong>{one.number}</strong> {one.machine}:{' '}
-              {[...words, ...ran].join('; ') || 'nothing that carries over'}.
+              <strong>{one.number}</strong> {one.machine}: {[...words, ...ran].join('; ')}.
             </p>
             {events.length > 0 && (
               <Button

@@ -4,12 +4,18 @@ import { noneAfterChance } from '../statistics';
 import {
   chanceWords,
   checksFor,
+  circumstanceWords,
   cleanWanted,
   cycleTable,
+  failedUnder,
+  figureWords,
   mayBeginProof,
+  ownersDiscTooEarly,
   proofState,
   tally,
   tallyWords,
+  timedPairs,
+  timesWords,
   unprovableWords,
   wantedWords,
   type Cycle,
@@ -134,4 +140,49 @@ test('what there is to show follows the kind of loader: no tray on a disk drive,
     expect(new Set(asked).size).toBe(asked.length);
     expect(asked[asked.length - 1]).toBe('afterTheLid');
   }
+});
+
+describe('the circumstances of a failure', () => {
+  const under = (changes: Partial<Cycle>): Cycle => cycle('bad', changes);
+  const proof = { id: 'p1', startedAt: '2026-01-12T10:10:00Z' };
+  const cycles = [
+    under({ conditions: ['cold', 'lid off'] }),
+    under({ conditions: ['cold', 'lid on'] }),
+    under({ conditions: ['tapped'], loaded: true, place: 'deck 2' }),
+  ];
+  test('are told apart by place, disc and conditions; whether the lid is on is none', () => {
+    expect(failedUnder(cycles, undefined).map((one) => [circumstanceWords(one), one.failures])).toEqual([
+      ['empty, cold', 2],
+      ['deck 2, loaded, tapped', 1],
+    ]);
+  });
+  test('count a proof’s clean cycles only where all of them held', () => {
+    const clean = (changes: Partial<Cycle>): Cycle => cycle('good', { proofId: 'p1', ...changes });
+    const proved = [...cycles, clean({ conditions: ['cold', 'dark'] }), clean({ conditions: ['warm'] })];
+    expect(failedUnder(proved, proof).map((one) => one.clean)).toEqual([1, 0]);
+  });
+  test('the owner’s disc is too early until a worthless one ran clean since', () => {
+    const junk = cycle('good', { disc: 'junk', loaded: true, at: '2026-01-12T10:00:00Z' });
+    expect(ownersDiscTooEarly([], '')).toBe(true);
+    expect(ownersDiscTooEarly([junk], '')).toBe(false);
+    expect(ownersDiscTooEarly([junk], '2026-01-12T11:00:00Z')).toBe(true);
+    expect(ownersDiscTooEarly([{ ...junk, result: 'helped' }], '')).toBe(true);
+  });
+});
+
+test('timed tests stand before beside after, with their retries', () => {
+  const timing = (side: 'before' | 'after', seconds: number | null, retries: number) =>
+    ({ id: `${side}${retries}`, at: '', what: 'time to load', side, seconds, retries }) as const;
+  const [pair] = timedPairs([timing('before', 9.24, 2), timing('before', null, 0), timing('after', 4, 1)]);
+  expect(pair && [timesWords(pair.before), timesWords(pair.after)]).toEqual([
+    '9.2 s after 2 retries, never got there',
+    '4.0 s after 1 retry',
+  ]);
+});
+
+test('a figure says how far it is off', () => {
+  expect(figureWords('spindleSpeed', { figure: 301.2, wanted: 300 })).toBe('301.2 rpm, 0.4 % over 300');
+  expect(figureWords('spindleSpeed', { figure: 300, wanted: 300 })).toBe('300 rpm, as it should be, 300');
+  expect(figureWords('trayHeld', { figure: 3, wanted: null })).toBe('3 N');
+  expect(figureWords('beforeTheLid', { figure: 3, wanted: 1 })).toBe('');
 });

@@ -11,10 +11,17 @@ export interface KnownFrom {
   readonly words: readonly string[];
 }
 
-/** The drive of the new ticket that a past drive speaks of: the same mechanism, else the same letter. */
+/** The drive of the new ticket that a past drive speaks of: the same mechanism, else the same letter where that cannot clash. */
 const drivePartner = (ticket: Ticket, past: DriveRecord): DriveRecord | undefined =>
   ticket.drives.find(({ mechanism }) => mechanism !== '' && mechanism === past.mechanism) ??
-  ticket.drives.find(({ name, mechanism }) => name === past.name && mechanism === '');
+  ticket.drives.find(({ name, mechanism }) => name === past.name && (mechanism === '' || past.mechanism === ''));
+
+/** Whether a past drive knows anything worth carrying. */
+const knows = (drive: DriveRecord): boolean =>
+  drive.mechanism !== '' ||
+  drive.normal !== '' ||
+  drive.codes.length > 0 ||
+  drive.readings.some(({ measurand }) => CARRIED.includes(measurand));
 
 /** What a past ticket knows of a mechanism: for the line that offers it. */
 export function knownFrom(past: Ticket): KnownFrom {
@@ -45,7 +52,7 @@ export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): Ha
     letters.add(letter);
     return letter;
   };
-  return past.drives.flatMap((known): Happening[] => {
+  return past.drives.filter(knows).flatMap((known): Happening[] => {
     const here = drivePartner(ticket, known);
     const driveId = here?.id ?? newId();
     const changes = {
