@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   ACTION_NAMES,
   chanceWords,
@@ -33,7 +33,7 @@ const figures = ({ n, failures, slow }: Tally): string =>
 export function CycleLog({ proofId }: { readonly proofId: string | null }) {
   const { ticket, canWrite } = useTicket();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
-  const cycles = ticket.cycles.filter((cycle) => cycle.proofId === proofId);
+  const cycles = useMemo(() => ticket.cycles.filter((cycle) => cycle.proofId === proofId), [ticket.cycles, proofId]);
   const counting = useCounting(ticket.loader, proofId, cycles);
   const { action, actions, setting, setSetting, running } = counting;
   const [own, setOwn] = useState('');
@@ -63,7 +63,7 @@ export function CycleLog({ proofId }: { readonly proofId: string | null }) {
         ? setting.conditions.filter((one) => one !== condition)
         : [...setting.conditions, condition].slice(0, 20),
     });
-  const rows = cycleTable(cycles);
+  const rows = useMemo(() => cycleTable(cycles), [cycles]);
 
   return (
     <section aria-labelledby={`cycles-${proofId ?? 'before'}`} className="grid grid-cols-1 gap-4">

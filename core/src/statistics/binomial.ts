@@ -1,6 +1,7 @@
 /**
  * Chance of at most k failures in n tries of failure rate p, summed term by term. Exact to rounding for the few
- * thousand tries a bench ever counts; cost linear in k.
+ * thousand tries a bench ever counts; cost linear in the smaller
+ * of k and n − k.
  *
  * @example atMost(0, 20, 0.05) // 0.358…
  */
@@ -8,6 +9,8 @@ export function atMost(k: number, n: number, p: number): number {
   if (k >= n) return 1;
   if (p <= 0) return 1;
   if (p >= 1) return 0;
+  // The shorter side is summed: failures counted from below are successes counted from above.
+  if (k > n / 2) return 1 - atMost(n - k - 1, n, 1 - p);
   const odds = Math.log(p) - Math.log1p(-p);
   let logTerm = n * Math.log1p(-p);
   let sum = Math.exp(logTerm);

@@ -1,9 +1,13 @@
-/** Logarithm of the number of ways to choose k of n. */
-function logChoose(n: number, k: number): number {
-  let sum = 0;
-  for (let i = 1; i <= Math.min(k, n - k); i++) sum += Math.log((n - i + 1) / i);
-  return sum;
+/** Logarithms of the factorials from 0 to n. */
+function logFactorials(n: number): Float64Array {
+  const list = new Float64Array(n + 1);
+  for (let i = 1; i <= n; i++) list[i] = (list[i - 1] ?? 0) + Math.log(i);
+  return list;
 }
+
+/** Logarithm of the number of ways to choose k of n, by a table that reaches n. */
+const logChoose = (table: Float64Array, n: number, k: number): number =>
+  (table[n] ?? 0) - (table[k] ?? 0) - (table[n - k] ?? 0);
 
 /** A table of two groups, each counted as failed and good. */
 export interface TwoByTwo {
@@ -11,11 +15,6 @@ export interface TwoByTwo {
   readonly goodA: number;
   readonly failedB: number;
   readonly goodB: number;
-}
-
-/** Chance of exactly this many failures in A, the margins given. */
-function chance(failedA: number, nA: number, nB: number, failed: number): number {
-  return Math.exp(logChoose(nA, failedA) + logChoose(nB, failed - failedA) - logChoose(nA + nB, failed));
 }
 
 /**
@@ -30,11 +29,16 @@ function chance(failedA: number, nA: number, nB: number, failed: number): number
 export function fisherTwoSided({ failedA, goodA, failedB, goodB }: TwoByTwo): number {
   const [nA, nB, failed] = [failedA + goodA, failedB + goodB, failedA + failedB];
   if (nA === 0 || nB === 0) return 1;
+  const table = logFactorials(nA + nB);
+  const all = logChoose(table, nA + nB, failed);
+  /** Chance of exactly this many failures in A, the margins given. */
+  const chance = (inA: number): number =>
+    Math.exp(logChoose(table, nA, inA) + logChoose(table, nB, failed - inA) - all);
   // Rounding must not part tables of the very same chance.
-  const seen = chance(failedA, nA, nB, failed) * (1 + 1e-9);
+  const seen = chance(failedA) * (1 + 1e-9);
   let sum = 0;
   for (let k = Math.max(0, failed - nB); k <= Math.min(nA, failed); k++) {
-    const likely = chance(k, nA, nB, failed);
+    const likely = chance(k);
     if (likely <= seen) sum += likely;
   }
   return Math.min(1, sum);
@@ -46,5 +50,7 @@ export function fisherTwoSided({ failedA, goodA, failedB, goodB }: TwoByTwo): nu
  * @example noneAfterChance(4, 12, 12) // 0.0466
  */
 export function noneAfterChance(k: number, n: number, m: number): number {
-  return Math.exp(logChoose(n, k) - logChoose(n + m, k));
+  let log = 0;
+  for (let i = 0; i < k; i++) log += Math.log((n - i) / (n + m - i));
+  return Math.exp(log);
 }
