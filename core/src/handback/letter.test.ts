@@ -36,6 +36,14 @@ describe('the letter to the owner', () => {
       'Since the repair it ran 2 times in a row without failing.',
     ]);
   });
+  test('says what was offered and who declined it, and the time it took', () => {
+    const told = parts([
+      { type: 'offerPut', offer: { id: 'o1', what: 'both decks', answer: 'declined', by: 'you' } },
+      { type: 'handBackWritten', changes: { minutes: 45, cost: '30' } },
+    ]);
+    expect(told.get('What we offered')).toEqual(['both decks: declined (you).']);
+    expect(told.get('Time and cost')).toEqual(['45 minutes at the bench.', 'It costs 30.']);
+  });
   test('never calls cured what failed again', () => {
     const saw = parts([proof, { type: 'cycleLogged', cycle: cycle('c1', 'bad', 'p1') }]).get('What we saw it do');
     expect(saw).toEqual(['Since the repair it failed again, at try 1. It is not cured.']);
@@ -51,6 +59,8 @@ describe('the letter to the owner', () => {
         widthMm: null,
         innerLengthMm,
         source: 'own stock',
+        label: '',
+        because: 'notSaid',
         verdict,
         note: '',
       },

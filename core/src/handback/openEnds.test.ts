@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
-import { checksFor } from '../proving';
+import { checksFor, newCheck } from '../proving';
 import { STATIONS, summarise, type Happening } from '../ticket';
 import { openEnds } from '.';
 
@@ -9,7 +9,7 @@ describe('what speaks against handing back', () => {
   const proof: Happening = { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
   const stationsDone: Happening[] = [
     ...STATIONS.map((station): Happening => ({ type: 'stationMarked', station, mark: 'done' })),
-    ...checksFor('tray').map((kind): Happening => ({ type: 'checkPut', check: { kind, state: 'shown', note: '' } })),
+    ...checksFor('tray').map((kind): Happening => ({ type: 'checkPut', check: { ...newCheck(kind), state: 'shown' } })),
   ];
   const answered: Happening = { type: 'complaintPut', complaint: { ...complaint('k1', 'shy'), state: 'cured' } };
   const done: Happening = { type: 'handBackWritten', changes: { done: 'Belt renewed.' } };
@@ -40,14 +40,43 @@ describe('what speaks against handing back', () => {
   });
   test('proofs that are blank or failed; none where Prove is not needed', () => {
     const base: Happening[] = [opening, ...stationsDone, answered, done];
-    const failed: Happening = { type: 'checkPut', check: { kind: 'trayHeld', state: 'failed', note: '' } };
+    const failed: Happening = { type: 'checkPut', check: { ...newCheck('trayHeld'), state: 'failed', note: '' } };
     expect(words([...base, failed])).toEqual(['Failed: A hand cannot stall it.']);
-    const blank: Happening = { type: 'checkPut', check: { kind: 'trayHeld', state: 'blank', note: '' } };
+    const blank: Happening = { type: 'checkPut', check: { ...newCheck('trayHeld'), state: 'blank', note: '' } };
     expect(words([...base, blank])).toEqual(['1 of 6 proofs are blank.']);
     const notNeeded: Happening = { type: 'stationMarked', station: 'prove', mark: 'notNeeded' };
     expect(words([...base, blank, notNeeded])).toEqual([]);
-    const notShown: Happening = { type: 'checkPut', check: { kind: 'trayHeld', state: 'notShown', note: 'no scale' } };
+    const notShown: Happening = {
+      type: 'checkPut',
+      check: { ...newCheck('trayHeld'), state: 'notShown', note: 'no scale' },
+    };
     expect(words([...base, notShown])).toEqual([]);
+  });
+  test('the lid: off, or on and nothing run since', () => {
+    const base: Happening[] = [opening, ...stationsDone, answered, done];
+    const lid = (state: 'on' | 'off', since: string): Happening => ({ type: 'lidSaid', lid: { state, since } });
+    expect(words([...base, lid('off', '2026-01-12T10:00:00Z')])).toEqual(['The lid is off.']);
+    const run: Happening = { type: 'cycleLogged', cycle: { ...cycle('c1', 'good'), loaded: true, disc: 'junk' } };
+    expect(words([...base, run, lid('on', '2026-01-12T10:30:00Z')])).toEqual([
+      'Not powered since the lid went on: no cycle was counted.',
+    ]);
+    expect(words([...base, run, lid('on', '2026-01-12T09:30:00Z')])).toEqual([]);
+  });
+  test('what it failed under and was not proved under, and a belt not looked at after a treatment', () => {
+    const list: Happening[] = [
+      opening,
+      ...stationsDone,
+      answered,
+      done,
+      { type: 'cycleLogged', cycle: cycle('c1', 'bad') },
+      { type: 'treatmentRecorded', treatment: { id: 'h1', at: '2026-01-12T10:00:00Z', what: 'cleaned' } },
+      proof,
+      { type: 'cycleLogged', cycle: { ...cycle('c2', 'good', 'p1'), loaded: true, conditions: ['warm'] } },
+    ];
+    expect(words(list)).toEqual([
+      'It failed empty, cold; the proof has no cycle so.',
+      'Not looked at after the last treatment. Drive A: the same test of its belt.',
+    ]);
   });
   test('a disc that did not go back, and something provisional without its day', () => {
     const base: Happening[] = [opening, ...stationsDone, answered, done];

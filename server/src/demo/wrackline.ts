@@ -1,107 +1,10 @@
-import type { ComplaintState, Happening, Try } from '@loose-pulley/core/ticket';
 import { doneStations, driveId, readings, type DemoTicket } from './build';
+import { answered, cycles, fitted, mechanism, note, notNeeded, ring070, square12, timed } from './happenings';
 
 /*
  * The Wrackline Folk Archive, invented: a coastal archive of spoken memories with listening booths and a digitising
  * room, and its one technician. All machines are invented too. Newest first.
  */
-
-const mechanism = (number: string, letter: string, role: string, name: string): Happening => ({
-  type: 'driveChanged',
-  driveId: driveId(number, letter),
-  changes: { role, mechanism: name },
-});
-const note = (station: 'find' | 'strip' | 'clean' | 'rebuild' | 'prove', text: string): Happening => ({
-  type: 'noteWritten',
-  station,
-  text,
-});
-const notNeeded = (station: 'find' | 'strip' | 'clean' | 'rebuild' | 'prove'): Happening => ({
-  type: 'stationMarked',
-  station,
-  mark: 'notNeeded',
-});
-const fitted = (
-  number: string,
-  letter: string,
-  size: Pick<Try, 'shape' | 'thicknessMm' | 'innerLengthMm' | 'source'> &
-    Partial<Pick<Try, 'widthMm' | 'label' | 'because'>>,
-  verdict: Try['verdict'],
-  remark: string,
-): Happening[] => {
-  const id = `demo-${number}-${letter}-try-${size.innerLengthMm}`;
-  return [
-    {
-      type: 'tryLogged',
-      driveId: driveId(number, letter),
-      try: { id, widthMm: null, label: '', because: 'notSaid', ...size, verdict: 'untried', note: '' },
-    },
-    ...(verdict === 'untried'
-      ? []
-      : [{ type: 'tryJudged', driveId: driveId(number, letter), tryId: id, verdict, note: remark } as const]),
-  ];
-};
-/** Cycles counted one after another: `g` good, `b` bad, `s` slow, `h` helped; open and close in turn. */
-const cycles = (
-  number: string,
-  run: string,
-  verdicts: string,
-  loaded: boolean,
-  conditions: readonly string[],
-  proofId: string | null = null,
-): Happening[] =>
-  [...verdicts].map((verdict, index) => ({
-    type: 'cycleLogged',
-    cycle: {
-      id: `demo-${number}-${run}-${index}`,
-      at: new Date(Date.parse('2026-11-18T09:00:00Z') + index * 20_000).toISOString(),
-      action: index % 2 === 0 ? 'open' : 'close',
-      result: verdict === 'b' ? 'bad' : verdict === 's' ? 'slow' : verdict === 'h' ? 'helped' : 'good',
-      // Believable times: a tray takes about a second and a half, a slow one twice that, a failed one is given up on.
-      seconds: Math.round((verdict === 'b' ? 4.6 : verdict === 's' ? 3.1 : 1.5 + ((index * 7) % 5) * 0.08) * 100) / 100,
-      loaded,
-      disc: loaded ? 'junk' : 'none',
-      place: '',
-      conditions,
-      proofId,
-    },
-  }));
-/** One timed test. */
-const timed = (
-  number: string,
-  what: string,
-  side: 'before' | 'after',
-  seconds: number,
-  retries: number,
-): Happening[] => [
-  {
-    type: 'timingPut',
-    timing: {
-      id: `demo-${number}-${side}-${what}`.replaceAll(' ', '-'),
-      at: '2026-11-18T09:00:00Z',
-      what,
-      side,
-      seconds,
-      retries,
-    },
-  },
-];
-/** The first complaint of a ticket, answered. */
-const answered = (number: string, words: string, state: ComplaintState, after: string): Happening[] => [
-  {
-    type: 'complaintPut',
-    complaint: { id: `demo-${number}-k1`, words, state, drivetrain: true, sounds: ['runsFree'], before: '', after },
-  },
-];
-const square12 = (innerLengthMm: number) =>
-  ({ shape: 'square', thicknessMm: 1.2, innerLengthMm, source: 'square assortment' }) as const;
-const ring070 = (dash: string, innerDiameterIn: number) =>
-  ({
-    shape: 'round',
-    thicknessMm: 1.778,
-    innerLengthMm: Math.PI * innerDiameterIn * 25.4,
-    source: `AS568 ${dash}`,
-  }) as const;
 
 export const WRACKLINE: readonly DemoTicket[] = [
   {
