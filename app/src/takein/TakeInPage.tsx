@@ -38,6 +38,9 @@ export function TakeInPage() {
     <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Take in</h2>
+        <Caution>
+          Unplug first and leave it so for a few minutes; parts may stay charged. Then try it again before opening.
+        </Caution>
         <Complaints />
         <div className="grid gap-5 md:grid-cols-2">
           {line('machine', 'Machine', 120)}
@@ -85,9 +88,6 @@ export function TakeInPage() {
         <StationFoot station="takeIn" note />
       </div>
       <aside aria-label="What it waits for" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
-        <Caution>
-          Unplug first and leave it so for a few minutes; parts may stay charged. Then try it again before opening.
-        </Caution>
         <PluggedCaution ticket={ticket} />
         <UnplugFirst />
         <TriedAgain />

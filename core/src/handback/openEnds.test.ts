@@ -69,7 +69,7 @@ describe('what speaks against handing back', () => {
       answered,
       done,
       { type: 'cycleLogged', cycle: cycle('c1', 'bad') },
-      { type: 'treatmentRecorded', treatment: { id: 'h1', at: '2026-01-12T10:00:00Z', what: 'cleaned' } },
+      { type: 'treatmentRecorded', treatment: { id: 'h1', at: '2026-01-12T09:59:00Z', what: 'cleaned' } },
       proof,
       { type: 'cycleLogged', cycle: { ...cycle('c2', 'good', 'p1'), loaded: true, conditions: ['warm'] } },
     ];
