@@ -7,7 +7,7 @@ const station = (page: Page, number: number) => page.keyboard.press(`Alt+${numbe
 const count = async (page: Page, keys: string): Promise<void> => {
   for (const key of keys) {
     await page.keyboard.press(key);
-    await page.waitForTimeout(60);
+    await page.waitForTimeout(100);
   }
 };
 

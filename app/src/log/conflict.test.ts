@@ -1,6 +1,11 @@
 import { expect, test } from 'vitest';
 import { everything, recordOf } from '../../../core/fixtures/sample';
+import type { TicketRecord } from '@loose-pulley/core/ticket';
 import { conflictWords } from './conflict';
+
+/** Sample events are a minute apart from 09:00. */
+const historyWords = ({ events }: TicketRecord): string =>
+  `${events.length} events, last ${events[events.length - 1]?.at.slice(0, 16).replace('T', ' ')}`;
 
 test('what differs is said by place, as the bench names it, with the lengths of both histories', async () => {
   const mine = recordOf(everything);
@@ -8,7 +13,7 @@ test('what differs is said by place, as the bench names it, with the lengths of 
   const { rows, more } = await conflictWords(mine, theirs);
   expect(rows).toEqual([
     { path: 'notes, Find', mine: 'Motor heard, tray still.', theirs: 'Oil on the pulley.' },
-    { path: 'history', mine: '33 events, last 2026-01-12 09:32', theirs: '34 events, last 2026-01-12 09:33' },
+    { path: 'history', mine: historyWords(mine), theirs: historyWords(theirs) },
   ]);
   expect(more).toBe('');
 });

@@ -25,6 +25,7 @@ import {
   SURFACES,
   TICKET_FORMAT,
   TICKET_VERSION,
+  VERDICT_STATES,
   VERDICTS,
   WAITING_FOR,
   type EventType,
@@ -203,6 +204,8 @@ const timing = () =>
     retries: number(0, 999),
   });
 const recheck = () => shape({ treatmentId: id(), of: id(), result: one(RECHECK_RESULTS) });
+const observation = () => shape({ id: id(), at: time(), testId: id(), outcome: id(), driveId: id().nullable() });
+const verdict = () => shape({ causeId: id(), state: one(VERDICT_STATES), words: text(200), at: time() });
 const offer = () => shape({ id: id(), what: text(400), answer: one(OFFER_ANSWERS), by: text(400) });
 const questionSheet = () =>
   shape({ id: id(), at: time(), questions: listOf(shape({ id: id(), text: text(1000) }), 100) });
@@ -258,6 +261,8 @@ const ticket = shape({
   timings: listOf(timing(), 500),
   rechecks: listOf(recheck(), 1000),
   offers: listOf(offer(), 100),
+  observations: listOf(observation(), 1000),
+  verdicts: listOf(verdict(), 200),
   handBack: shape(handBack),
 });
 
@@ -284,6 +289,10 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   timingPut: { timing: timing() },
   timingRemoved: { timingId: id() },
   recheckPut: { recheck: recheck() },
+  observed: { observation: observation() },
+  observationRemoved: { observationId: id() },
+  verdictGiven: { verdict: verdict() },
+  verdictRemoved: { causeId: id() },
   offerPut: { offer: offer() },
   offerRemoved: { offerId: id() },
   cycleLogged: { cycle: cycle() },

@@ -30,6 +30,8 @@ const TICKET_2 = {
   timings: [],
   rechecks: [],
   offers: [],
+  observations: [],
+  verdicts: [],
 };
 
 /** Version 2 knows arrival evidence, pictures, the lid, timed tests, offers and the owner's answers. */

@@ -1,3 +1,4 @@
 export { combineEstimates, oddOnesOut, rootSumSquares, totalStd, type Combined, type Estimate } from './combine';
 export { atMost, exactInterval, noneFailedBound } from './binomial';
 export { fisherTwoSided, noneAfterChance, type TwoByTwo } from './fisher';
+export { seeded, type Random } from './random';

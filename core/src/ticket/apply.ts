@@ -98,6 +98,8 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       timings: [],
       rechecks: [],
       offers: [],
+      observations: [],
+      verdicts: [],
       handBack: {
         found: '',
         done: '',
@@ -170,6 +172,16 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       );
       return ok({ ...ticket, rechecks: [...others, recheck] });
     }
+    case 'observed':
+      return ok({ ...ticket, observations: upsert(ticket.observations, event.observation) });
+    case 'observationRemoved':
+      return ok({ ...ticket, observations: without(ticket.observations, event.observationId) });
+    case 'verdictGiven': {
+      const others = ticket.verdicts.filter(({ causeId }) => causeId !== event.verdict.causeId);
+      return ok({ ...ticket, verdicts: [...others, event.verdict] });
+    }
+    case 'verdictRemoved':
+      return ok({ ...ticket, verdicts: ticket.verdicts.filter(({ causeId }) => causeId !== event.causeId) });
     case 'offerPut':
       return ok({ ...ticket, offers: upsert(ticket.offers, event.offer) });
     case 'offerRemoved':

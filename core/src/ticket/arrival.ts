@@ -119,3 +119,24 @@ export interface OwnerAnswers {
     readonly pictureIds: readonly string[];
   }>;
 }
+
+/** An answer to one of the adviser's tests, as kept. The words are the knowledge's own ids: a bench may have its own. */
+export interface ObservationRecord {
+  readonly id: string;
+  readonly at: string;
+  readonly testId: string;
+  /** An outcome of the test, or `unclear`, or `notTried`. */
+  readonly outcome: string;
+  /** The drive whose belt it was about; null where it was about the whole machine. */
+  readonly driveId: string | null;
+}
+
+/** What the technician says of a cause. It always wins over the adviser. */
+export const VERDICT_STATES = ['found', 'cured', 'ruledOut'] as const;
+export interface CauseVerdict {
+  readonly causeId: string;
+  readonly state: (typeof VERDICT_STATES)[number];
+  /** The cause's name when it was said, so that a ticket can be read without the knowledge. */
+  readonly words: string;
+  readonly at: string;
+}

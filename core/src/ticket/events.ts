@@ -3,6 +3,8 @@ import type { Timer } from '../planning';
 import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
 import type {
   AfterUnplugging,
+  CauseVerdict,
+  ObservationRecord,
   Complaint,
   Disc,
   Evidence,
@@ -72,6 +74,10 @@ export type Happening =
   | { readonly type: 'timingPut'; readonly timing: Timing }
   | { readonly type: 'timingRemoved'; readonly timingId: string }
   | { readonly type: 'recheckPut'; readonly recheck: Recheck }
+  | { readonly type: 'observed'; readonly observation: ObservationRecord }
+  | { readonly type: 'observationRemoved'; readonly observationId: string }
+  | { readonly type: 'verdictGiven'; readonly verdict: CauseVerdict }
+  | { readonly type: 'verdictRemoved'; readonly causeId: string }
   | { readonly type: 'offerPut'; readonly offer: Offer }
   | { readonly type: 'offerRemoved'; readonly offerId: string }
   | { readonly type: 'cycleLogged'; readonly cycle: Cycle }

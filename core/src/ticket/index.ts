@@ -31,6 +31,7 @@ export {
   SOUND_NAMES,
   STATION_NAMES,
   VERDICT_NAMES,
+  VERDICT_STATE_NAMES,
   type EventPlace,
 } from './names';
 export { factsOf, grooveOf, nextStation, picturesNamed, summarise, type TicketSummary } from './summary';

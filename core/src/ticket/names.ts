@@ -3,7 +3,7 @@ import { findMethod, type Measurand } from '../measuring';
 import { formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
 import { RESULT_NAMES, ACTION_NAMES, type CheckState } from '../proving';
-import type { AfterUnplugging, ComplaintState, EvidenceKind, Lid, Mains, Offer, Sound } from './arrival';
+import type { AfterUnplugging, CauseVerdict, ComplaintState, EvidenceKind, Lid, Mains, Offer, Sound } from './arrival';
 import type { FittedBecause, Loader, StationId, StationMark, Ticket, Verdict } from './types';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
@@ -104,6 +104,12 @@ export const AFTER_UNPLUGGING_NAMES: Readonly<Record<AfterUnplugging['result'], 
 
 export const LID_NAMES: Readonly<Record<Lid['state'], string>> = { off: 'off', on: 'on' };
 
+export const VERDICT_STATE_NAMES: Readonly<Record<CauseVerdict['state'], string>> = {
+  found: 'it is this',
+  cured: 'cured',
+  ruledOut: 'not this',
+};
+
 export const OFFER_NAMES: Readonly<Record<Offer['answer'], string>> = {
   open: 'not answered',
   accepted: 'accepted',
@@ -150,6 +156,11 @@ export function eventPlace(event: TicketEvent): EventPlace {
     case 'checkPut':
     case 'recheckPut':
       return { station: 'prove' };
+    case 'observed':
+    case 'observationRemoved':
+    case 'verdictGiven':
+    case 'verdictRemoved':
+      return { station: 'find' };
     case 'timingPut':
       return { station: event.timing.side === 'before' ? 'takeIn' : 'prove' };
     case 'offerPut':
@@ -249,6 +260,14 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return 'a timed test taken out';
     case 'recheckPut':
       return 'looked at again after a treatment';
+    case 'observed':
+      return 'a test answered';
+    case 'observationRemoved':
+      return 'an answer taken back';
+    case 'verdictGiven':
+      return `${event.verdict.words}: ${VERDICT_STATE_NAMES[event.verdict.state]}`;
+    case 'verdictRemoved':
+      return 'a verdict taken back';
     case 'offerPut':
       return `offered: ${event.offer.what}, ${OFFER_NAMES[event.offer.answer]}`;
     case 'offerRemoved':

@@ -5,12 +5,14 @@ import type { Surface } from '../sizing';
 import type { SectionShape } from '../units';
 import type {
   AfterUnplugging,
+  CauseVerdict,
   Complaint,
   Disc,
   ErrorCode,
   Evidence,
   Lid,
   Mains,
+  ObservationRecord,
   Offer,
   OwnerAnswers,
   Picture,
@@ -148,5 +150,7 @@ export interface Ticket {
   /** What was looked at again after a treatment. */
   readonly rechecks: readonly Recheck[];
   readonly offers: readonly Offer[];
+  readonly observations: readonly ObservationRecord[];
+  readonly verdicts: readonly CauseVerdict[];
   readonly handBack: HandBack;
 }

@@ -1,0 +1,12 @@
+import type { Knowledge } from '../types';
+import { CAUSES } from './causes';
+import { INSIDE } from './inside';
+import { SYMPTOMS } from './symptoms';
+
+/** What comes with the app. Judgement of common practice, no source; docs/KNOWLEDGE.md tells how to read and change it. */
+export const KNOWLEDGE: Knowledge = {
+  name: 'as it comes',
+  pairShare: 0.12,
+  causes: CAUSES,
+  tests: [...SYMPTOMS, ...INSIDE],
+};

@@ -1,0 +1,61 @@
+import { outcomeChances } from './likelihood';
+import type { BenchTest, Cause, DiagnosedLoader, Knowledge } from './types';
+
+/** A set of causes that may be present together: none, one, or two. */
+export type Hypothesis = readonly number[];
+
+/** What the adviser knows of one kind of loader, laid out for computing. Made once, used for every question. */
+export interface Machine {
+  readonly loader: DiagnosedLoader;
+  readonly causes: readonly Cause[];
+  /** Shares by cause, adding up to 1. */
+  readonly shares: readonly number[];
+  readonly tests: readonly BenchTest[];
+  readonly pairShare: number;
+  /** None, then each cause, then each pair; by places in `causes`. */
+  readonly hypotheses: readonly Hypothesis[];
+  /** By test and outcome, the chance under each hypothesis. */
+  readonly chances: ReadonlyArray<ReadonlyArray<Float64Array>>;
+  /** Their logarithms to base 2. */
+  readonly logs: ReadonlyArray<ReadonlyArray<Float64Array>>;
+}
+
+/**
+ * Lays the knowledge out for one kind of loader. Cost: hypotheses × outcomes, some 100,000 small steps.
+ *
+ * @example machineOf(KNOWLEDGE, 'slot').hypotheses.length // 1 + 27 + 351
+ */
+export function machineOf(knowledge: Knowledge, loader: DiagnosedLoader): Machine {
+  const causes = knowledge.causes.filter(({ priors }) => priors[loader] > 0);
+  const total = causes.reduce((sum, { priors }) => sum + priors[loader], 0);
+  const tests = knowledge.tests.filter(({ loaders }) => loaders.includes(loader));
+  const hypotheses: Hypothesis[] = [
+    [],
+    ...causes.map((_, index) => [index]),
+    ...causes.flatMap((_, a) => causes.slice(a + 1).map((__, b) => [a, a + 1 + b])),
+  ];
+  const chances = tests.map((test) => {
+    const byOutcome = test.outcomes.map(() => new Float64Array(hypotheses.length));
+    hypotheses.forEach((hypothesis, h) => {
+      const list = outcomeChances(
+        test,
+        hypothesis.map((index) => causes[index]?.id ?? ''),
+      );
+      list.forEach((chance, outcome) => {
+        const row = byOutcome[outcome];
+        if (row) row[h] = chance;
+      });
+    });
+    return byOutcome;
+  });
+  return {
+    loader,
+    causes,
+    shares: causes.map(({ priors }) => priors[loader] / total),
+    tests,
+    pairShare: knowledge.pairShare,
+    hypotheses,
+    chances,
+    logs: chances.map((byOutcome) => byOutcome.map((row) => row.map(Math.log2))),
+  };
+}

@@ -1,0 +1,40 @@
+import type { BenchTest, Cause, DiagnosedLoader } from './types';
+
+const TRAY: Readonly<Record<DiagnosedLoader, string>> = {
+  tray: 'tray',
+  twinTray: 'tray',
+  carousel: 'drawer',
+  slot: 'disc',
+  lift: 'drawer',
+  diskDrive: 'disk',
+  wire: 'tray',
+};
+const OPEN: Readonly<Record<DiagnosedLoader, string>> = {
+  tray: 'open',
+  twinTray: 'open',
+  carousel: 'open',
+  slot: 'take a disc in',
+  lift: 'open',
+  diskDrive: 'spin up',
+  wire: 'open',
+};
+
+/** Text of the knowledge in the words of a machine. @example inWords('ask it to {open}', 'slot') // 'ask it to take a disc in' */
+export const inWords = (text: string, loader: DiagnosedLoader): string => {
+  const said = text.replaceAll('{tray}', TRAY[loader]).replaceAll('{open}', OPEN[loader]);
+  return loader === 'diskDrive' ? said.replace(/\bdisc\b/g, 'disk') : said;
+};
+
+/** A cause's name for a kind of loader. @example causeName(lensDirty, 'diskDrive') // 'Head dirty' */
+export const causeName = ({ name, names }: Pick<Cause, 'name' | 'names'>, loader: DiagnosedLoader): string =>
+  names?.[loader] ?? inWords(name, loader);
+
+/** A test's name for a kind of loader. */
+export const testName = ({ name }: Pick<BenchTest, 'name'>, loader: DiagnosedLoader): string => inWords(name, loader);
+
+/** How likely, as the bench says it. @example oddsWords(0.624) // '62 in 100' */
+export function oddsWords(chance: number): string {
+  if (chance >= 0.995) return 'over 99 in 100';
+  if (chance < 0.005) return 'under 1 in 100';
+  return `${Math.round(chance * 100)} in 100`;
+}

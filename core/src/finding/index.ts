@@ -1,0 +1,2 @@
+export { answersOf, caseOf, type Answer } from './caseOf';
+export { takenFrom, type Taken } from './fromTicket';
