@@ -5,3 +5,4 @@ export { recordSchema } from './schema';
 export { upcast, type Upcaster } from './upcast';
 export { PICTURE_MOST_BYTES, pictureKind, pictureName, PICTURES_MOST, type PictureKind } from './pictureKind';
 export { ANSWERS_MOST_BYTES, readAnswersFile, type AnswersFile } from './answersFile';
+export { KNOWLEDGE_FORMAT, KNOWLEDGE_MOST_BYTES, readKnowledgeFile, writeKnowledgeFile } from './knowledgeFile';

@@ -4,6 +4,7 @@ import { ok, refuse, type Result } from '../units';
 import { differences } from './difference';
 import { recordSchema } from './schema';
 import { upcast } from './upcast';
+import { sentence, shown } from './yupSentence';
 
 /** Files above this are no ticket. */
 export const TICKET_FILE_MOST_BYTES = 20_000_000;
@@ -11,44 +12,6 @@ export const TICKET_FILE_MOST_BYTES = 20_000_000;
 /** A ticket as a file: readable JSON. @example writeTicketFile(record).startsWith('{') // true */
 export function writeTicketFile(record: TicketRecord): string {
   return `${JSON.stringify(record, null, 1)}\n`;
-}
-
-const shown = (value: unknown): string => {
-  const json = JSON.stringify(value) ?? 'nothing';
-  return json.length > 60 ? `${json.slice(0, 57)}…` : json;
-};
-
-/** What Yup found first, as a sentence: where, what was read, what is allowed. */
-function sentence(error: ValidationError): string {
-  const where = error.path ? `at ${error.path}` : 'at the top';
-  const params = error.params as
-    | {
-        originalValue?: unknown;
-        value?: unknown;
-        values?: string;
-        min?: number;
-        max?: number;
-        unknown?: string;
-        type?: string;
-      }
-    | undefined;
-  const read = `${where}, read ${shown(params?.originalValue ?? params?.value)}`;
-  switch (error.type) {
-    case 'typeError':
-      return `${read}; ${params?.type === 'array' ? 'a list' : `a ${params?.type}`} belongs there`;
-    case 'oneOf':
-      return `${read}; allowed: ${params?.values}`;
-    case 'min':
-      return `${read}; the least is ${params?.min}`;
-    case 'max':
-      return `${read}; the most is ${params?.max}`;
-    case 'matches':
-      return `${read}; a time such as 2026-01-31T09:00:00Z belongs there`;
-    case 'noUnknown':
-      return `${where}, there is something unknown: ${params?.unknown}`;
-    default:
-      return `${where}, something is missing`;
-  }
 }
 
 /**
