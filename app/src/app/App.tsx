@@ -2,7 +2,16 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, Route, Routes } from 'react-router';
 import { useKeys } from '../keys/useKeys';
 import { useAppSelector } from '../store/store';
-import { BenchPage, LetterPage, LogPage, SheetPage, StationPage, TicketPage, TimelinePage } from './pages';
+import {
+  BenchPage,
+  KnowledgePage,
+  LetterPage,
+  LogPage,
+  SheetPage,
+  StationPage,
+  TicketPage,
+  TimelinePage,
+} from './pages';
 import { Words } from '../ui/Words';
 import { Foot } from './Foot';
 import { Head } from './Head';
@@ -45,6 +54,7 @@ export function App() {
       <Route element={<Frame />}>
         <Route index element={<BenchPage />} />
         <Route path="log" element={<LogPage />} />
+        <Route path="knowledge" element={<KnowledgePage />} />
         <Route path="t/:id" element={<TicketPage />}>
           <Route index element={<StationPage />} />
           <Route path="timeline" element={<TimelinePage />} />

@@ -4,6 +4,7 @@ import { page } from './page';
 /** The pages, each in a file of its own. */
 export const BenchPage = page(async () => (await import('../bench/BenchPage')).BenchPage);
 export const LogPage = page(async () => (await import('../log/LogPage')).LogPage);
+export const KnowledgePage = page(async () => (await import('../knowledge/KnowledgePage')).KnowledgePage);
 export const TicketPage = page(async () => (await import('../ticket/TicketPage')).TicketPage);
 export const StationPage = page(async () => (await import('../ticket/StationPage')).StationPage);
 export const TimelinePage = page(async () => (await import('../ticket/TimelinePage')).TimelinePage);
@@ -42,7 +43,7 @@ export async function fetchAhead(path: string): Promise<void> {
                 ? [TimelinePage]
                 : [StationPage]),
         ]
-      : [place === 'log' ? LogPage : BenchPage];
+      : [place === 'log' ? LogPage : place === 'knowledge' ? KnowledgePage : BenchPage];
   if (place === 't' && isStation(station)) wanted.push(STATION_PAGES[station]);
   await Promise.all(wanted.map((one) => one.fetch())).catch(() => undefined);
 }

@@ -15,6 +15,15 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   cycleBad: 'Counting cycles: bad',
   cycleSlow: 'Counting cycles: slow',
   cycleHelped: 'Counting cycles: helped',
+  answer1: 'On Find: the first answer',
+  answer2: 'On Find: the second',
+  answer3: 'On Find: the third',
+  answer4: 'On Find: the fourth',
+  answer5: 'On Find: the fifth',
+  answer6: 'On Find: the sixth',
+  answerUnclear: 'On Find: unclear',
+  answerNotTried: 'On Find: not tried, ask another',
+  answerOther: 'On Find: another test, by typing',
 };
 const FIXED = [
   ['Alt+1 … Alt+9', 'stations, in working order'],

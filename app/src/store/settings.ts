@@ -13,7 +13,19 @@ export type KeyAction =
   | 'cycleGood'
   | 'cycleBad'
   | 'cycleSlow'
-  | 'cycleHelped';
+  | 'cycleHelped'
+  | 'answer1'
+  | 'answer2'
+  | 'answer3'
+  | 'answer4'
+  | 'answer5'
+  | 'answer6'
+  | 'answerUnclear'
+  | 'answerNotTried'
+  | 'answerOther';
+
+/** The answers of a test, in their order. */
+export const ANSWER_KEYS = ['answer1', 'answer2', 'answer3', 'answer4', 'answer5', 'answer6'] as const;
 
 export interface Settings {
   readonly unit: LengthUnit;
@@ -34,6 +46,15 @@ export const DEFAULT_KEYS: Settings['keys'] = {
   cycleBad: 'x',
   cycleSlow: 's',
   cycleHelped: 'h',
+  answer1: '1',
+  answer2: '2',
+  answer3: '3',
+  answer4: '4',
+  answer5: '5',
+  answer6: '6',
+  answerUnclear: 'u',
+  answerNotTried: 't',
+  answerOther: 'o',
 };
 
 const initialState: Settings = { unit: 'mm', theme: 'light', singleKeys: true, keys: DEFAULT_KEYS };

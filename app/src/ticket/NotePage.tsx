@@ -5,17 +5,12 @@ import { PluggedCaution } from '../clock/MainsLine';
 import { StationFoot } from './StationFoot';
 import { useTicket } from './useTicket';
 
-type NoteStation = Exclude<StationId, 'takeIn' | 'measure' | 'size' | 'prove' | 'handBack'>;
+type NoteStation = Exclude<StationId, 'takeIn' | 'find' | 'measure' | 'size' | 'prove' | 'handBack'>;
 
 /** What the stations not built yet will hold, in one honest line, and the caution that applies already. */
 const STATIONS_TO_COME: Readonly<
   Record<NoteStation, { readonly will: string; readonly ask: string; readonly mind: string }>
 > = {
-  find: {
-    will: 'It will rank the likely causes and name the test that says most per minute. Until then it takes a note.',
-    ask: 'Motor heard? Does the pulley turn while the tray stands? Do other belts pass the same test?',
-    mind: 'Keep fingers out of a moving tray, stall tests included.',
-  },
   strip: {
     will: 'It will log each screw, plug and part as it comes off, and keep what is bridged or taken out in sight. Until then it takes a note.',
     ask: 'Screws by hole and length, which plug faces which way, what was bridged or taken out and must go back.',

@@ -1,6 +1,7 @@
 import { STATIONS, type StationId } from '@loose-pulley/core/ticket';
 import { page, type Page } from '../app/page';
 
+const FindPage = page(async () => (await import('../find/FindPage')).FindPage);
 const MeasurePage = page(async () => (await import('../measure/MeasurePage')).MeasurePage);
 const SizePage = page(async () => (await import('../size/SizePage')).SizePage);
 const TakeInPage = page(async () => (await import('../takein/TakeInPage')).TakeInPage);
@@ -11,7 +12,7 @@ const NotePage = page(async () => (await import('./NotePage')).NotePage);
 /** The stations, each in a file of its own. Those not built yet share one that takes a note. */
 export const STATION_PAGES: Readonly<Record<StationId, Page>> = {
   takeIn: TakeInPage,
-  find: NotePage,
+  find: FindPage,
   strip: NotePage,
   measure: MeasurePage,
   size: SizePage,

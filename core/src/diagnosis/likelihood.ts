@@ -15,27 +15,47 @@ export const LEAST = 0.02;
  * @example outcomeChances(tapped, ['beltSlack']) // [0.45, 0.55]
  */
 export function outcomeChances(test: Pick<BenchTest, 'sound' | 'given'>, causeIds: readonly string[]): number[] {
-  const sound = test.sound.map((percent) => percent / 100);
   const tables = causeIds.flatMap((id) => {
     const own = test.given[id];
     return own ? [own.map((percent) => percent / 100)] : [];
   });
+  return combine(
+    test.sound.map((percent) => percent / 100),
+    tables,
+  );
+}
+
+/** The same, of rows laid out as chances already: those of the causes that the test knows. */
+export function combine(sound: readonly number[], tables: ReadonlyArray<readonly number[]>): number[] {
   const [first] = tables;
   if (!first) return bounded(sound);
   if (tables.length === 1) return bounded(first);
   const soundFirst = sound[0] ?? 0;
-  const normal = tables.reduce((chance, own) => chance * Math.min(1, (own[0] ?? 0) / soundFirst), soundFirst);
-  const raised = sound.map((chance, outcome) =>
-    outcome === 0 ? 0 : tables.reduce((sum, own) => sum + Math.max(0, (own[outcome] ?? 0) - chance), chance * 0.1),
-  );
-  const total = raised.reduce((sum, part) => sum + part, 0);
+  let normal = soundFirst;
+  for (const own of tables) normal *= Math.min(1, (own[0] ?? 0) / soundFirst);
+  const raised = sound.map((chance, outcome) => {
+    if (outcome === 0) return 0;
+    let sum = chance * 0.1;
+    for (const own of tables) sum += Math.max(0, (own[outcome] ?? 0) - chance);
+    return sum;
+  });
+  let total = 0;
+  for (const part of raised) total += part;
   return bounded(raised.map((part, outcome) => (outcome === 0 ? normal : ((1 - normal) * part) / total)));
 }
 
 /** Lifts what is too near 0 and brings the sum back to 1. */
 function bounded(chances: readonly number[]): number[] {
-  const lifted = chances.map((chance) => Math.max(LEAST, chance));
-  const spare = lifted.reduce((sum, chance) => sum + chance, 0) - 1;
-  const free = lifted.reduce((sum, chance) => sum + (chance - LEAST), 0);
-  return lifted.map((chance) => (free > 0 ? chance - (spare * (chance - LEAST)) / free : chance));
+  let spare = -1;
+  let free = 0;
+  for (const chance of chances) {
+    const lifted = Math.max(LEAST, chance);
+    spare += lifted;
+    free += lifted - LEAST;
+  }
+  const share = free > 0 ? spare / free : 0;
+  return chances.map((chance) => {
+    const lifted = Math.max(LEAST, chance);
+    return lifted - share * (lifted - LEAST);
+  });
 }

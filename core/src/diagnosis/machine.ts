@@ -1,4 +1,4 @@
-import { outcomeChances } from './likelihood';
+import { combine } from './likelihood';
 import type { BenchTest, Cause, DiagnosedLoader, Knowledge } from './types';
 
 /** A set of causes that may be present together: none, one, or two. */
@@ -36,15 +36,24 @@ export function machineOf(knowledge: Knowledge, loader: DiagnosedLoader): Machin
   ];
   const chances = tests.map((test) => {
     const byOutcome = test.outcomes.map(() => new Float64Array(hypotheses.length));
+    const sound = test.sound.map((percent) => percent / 100);
+    const rows = causes.map(({ id }) => test.given[id]?.map((percent) => percent / 100));
+    const plain = combine(sound, []);
     hypotheses.forEach((hypothesis, h) => {
-      const list = outcomeChances(
-        test,
-        hypothesis.map((index) => causes[index]?.id ?? ''),
-      );
-      list.forEach((chance, outcome) => {
+      const known = hypothesis.some((index) => rows[index] !== undefined);
+      const list = known
+        ? combine(
+            sound,
+            hypothesis.flatMap((index) => {
+              const row = rows[index];
+              return row ? [row] : [];
+            }),
+          )
+        : plain;
+      for (let outcome = 0; outcome < list.length; outcome++) {
         const row = byOutcome[outcome];
-        if (row) row[h] = chance;
-      });
+        if (row) row[h] = list[outcome] ?? 0;
+      }
     });
     return byOutcome;
   });
