@@ -16,6 +16,8 @@ const views = [
   ['Sheet', '/t/demo-0118/sheet'],
   ['Letter', '/t/demo-0118/letter'],
   ['History', '/t/demo-0147/timeline'],
+  ['What the adviser knows', '/knowledge'],
+  ['Find, nothing answered', '/t/demo-0150/find'],
   ['Measure, hardly anything known', '/t/demo-0149/measure'],
 ] as const;
 
@@ -24,7 +26,7 @@ for (const [name, path] of views) {
     await page.goto(path);
     await expect(page.getByRole('main')).not.toContainText('One moment');
     for (const lamp of [false, true]) {
-      if (lamp) await page.getByRole('button', { name: 'Lamp' }).click();
+      if (lamp) await page.getByRole('button', { name: 'Lamp', exact: true }).click();
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
       expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);

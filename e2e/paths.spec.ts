@@ -165,7 +165,7 @@ test('the Bench groups by what is waited for; the Log finds by any word; handed 
 test('unit and lamp are kept', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('radio', { name: 'in', exact: true }).click();
-  await page.getByRole('button', { name: 'Lamp' }).click();
+  await page.getByRole('button', { name: 'Lamp', exact: true }).click();
   await page.waitForTimeout(300);
   await page.reload();
   await expect(page.getByRole('radio', { name: 'in', exact: true })).toBeChecked();

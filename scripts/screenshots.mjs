@@ -16,6 +16,7 @@ const SHOTS = [
   { file: 'size-lamp', path: '/t/demo-0147/size', lamp: true },
   { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
   { file: 'takein', path: '/t/demo-0147/takeIn' },
+  { file: 'find', path: '/t/demo-0147/find', height: 1120 },
   { file: 'prove', path: '/t/demo-0146/prove' },
   { file: 'handback', path: '/t/demo-0118/handBack' },
   // A4 at 96 dots an inch.
@@ -34,7 +35,7 @@ for (const { file, path, width = 1280, height = 800, lamp, print } of SHOTS) {
   await page.goto(`${url}${path}`);
   await page.getByRole('main').getByText('One moment').waitFor({ state: 'detached' });
   await page.waitForTimeout(500);
-  if (lamp) await page.getByRole('button', { name: 'Lamp' }).click();
+  if (lamp) await page.getByRole('button', { name: 'Lamp', exact: true }).click();
   if (print) await page.emulateMedia({ media: 'print' });
   await page.waitForTimeout(200);
   await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });

@@ -25,9 +25,11 @@ export function OtherTests({
   const rank = new Map(suggestions.map(({ testId }, index) => [testId, index]));
   const found = machine.tests
     .filter((test) => {
-      const said =
-        `${testName(test, machine.loader)} ${test.outcomes.map(({ label }) => label).join(' ')}`.toLowerCase();
-      return words.every((word) => said.includes(word));
+      const said = `${testName(test, machine.loader)} ${test.outcomes.map(({ label }) => label).join(' ')}`
+        .toLowerCase()
+        .split(/[^\p{L}\p{N}]+/u);
+      // By the beginning of a word: “lamp” is not meant by “clamp”.
+      return words.every((word) => said.some((one) => one.startsWith(word)));
     })
     .sort((a, b) => (rank.get(a.id) ?? Infinity) - (rank.get(b.id) ?? Infinity))
     .slice(0, SHOWN);

@@ -24,7 +24,7 @@ describe('the row on which a cause drifts', () => {
     fc.assert(
       fc.property(width, (px) => {
         const named = driftAxis(px).filter(({ label }) => label !== null);
-        named.slice(1).forEach(({ x }, i) => expect(x - (named[i]?.x ?? 0)).toBeGreaterThanOrEqual(70));
+        named.slice(1).forEach(({ x }, i) => expect(x - (named[i]?.x ?? 0)).toBeGreaterThanOrEqual(46));
       }),
     );
   });

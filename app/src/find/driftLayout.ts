@@ -2,17 +2,17 @@ import { scaleLinear } from 'd3-scale';
 
 /** Chances that the axis names, from hardly to almost surely. */
 const NAMED: ReadonlyArray<readonly [chance: number, label: string]> = [
-  [0.001, '1 in 1000'],
-  [0.01, '1 in 100'],
-  [0.1, '1 in 10'],
+  [0.001, '0.1 %'],
+  [0.01, '1 %'],
+  [0.1, '10 %'],
   [0.5, 'even'],
-  [0.9, '9 in 10'],
-  [0.99, '99 in 100'],
+  [0.9, '90 %'],
+  [0.99, '99 %'],
 ];
 const LEAST = 0.0005;
 const EDGE_PX = 10;
 /** Names nearer than this to one another are left out, the outer ones first. */
-const LABEL_PX = 70;
+const LABEL_PX = 46;
 
 const logit = (chance: number): number => {
   const inside = Math.min(1 - LEAST, Math.max(LEAST, chance));

@@ -66,8 +66,8 @@ export function KnowledgePage() {
   };
   const test = knowledge.tests.find(({ id }) => id === testId) ?? knowledge.tests[0];
   return (
-    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="grid content-start gap-6 bg-sheet px-5 py-5 lg:px-7">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid min-w-0 grid-cols-1 content-start gap-6 bg-sheet px-5 py-5 lg:px-7">
         <h1 className="text-[30px] leading-tight font-bold">What the adviser knows</h1>
         <p className="max-w-prose">
           Two tables, both judgement of common practice and neither measured: how often each cause is the one, and what

@@ -26,13 +26,17 @@ export function TestTable({
   const put = (id: string | null, row: readonly number[]): void =>
     onChange(id === null ? { ...test, sound: row } : { ...test, given: { ...test.given, [id]: row } });
   return (
-    <section aria-labelledby="tests" className="grid gap-3">
+    <section aria-labelledby="tests" className="grid min-w-0 grid-cols-1 gap-3">
       <h2 id="tests" className="border-b border-ink pb-1 text-lg">
         What a test shows
       </h2>
-      <label className="grid gap-1 text-sm text-soft">
+      <label className="grid min-w-0 gap-1 text-sm text-soft">
         Test
-        <select value={test.id} className="field text-lg text-ink" onChange={(event) => onTest(event.target.value)}>
+        <select
+          value={test.id}
+          className="field w-full min-w-0 text-lg text-ink"
+          onChange={(event) => onTest(event.target.value)}
+        >
           {knowledge.tests.map((one) => (
             <option key={one.id} value={one.id}>
               {testName(one, one.loaders[0] ?? 'tray')}

@@ -37,13 +37,25 @@ export function answersOf(ticket: Ticket): Answer[] {
   );
 }
 
-/** How far it is open: said by the lid, or shown by a test that needed it. */
+/** Readings that nobody takes with the lid on. */
+const INSIDE_READINGS: ReadonlySet<string> = new Set([
+  'motorDiameter',
+  'driveDiameter',
+  'centreDistance',
+  'stringPath',
+]);
+
+/** How far it is open: said by the lid, or shown by a test or a reading that needed it. */
 function openedOf(ticket: Ticket, knowledge: Knowledge): Depth {
   const lidOnAt = ticket.lid?.state === 'on' ? ticket.lid.since : '';
   const depths = ticket.observations
     .filter(({ at, outcome }) => at > lidOnAt && outcome !== 'notTried')
     .map(({ testId }) => knowledge.tests.find(({ id }) => id === testId)?.depth ?? 'lidOn');
-  return depths.reduce<Depth>(deeper, ticket.lid?.state === 'off' ? 'lidOff' : 'lidOn');
+  const measured = ticket.drives.some(({ readings }) =>
+    readings.some(({ measurand, from }) => INSIDE_READINGS.has(measurand) && from === undefined),
+  );
+  const said = ticket.lid?.state === 'off' || (measured && ticket.lid === null);
+  return depths.reduce<Depth>(deeper, said ? 'lidOff' : 'lidOn');
 }
 
 /**

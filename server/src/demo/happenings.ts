@@ -99,3 +99,19 @@ export const ring070 = (dash: string, innerDiameterIn: number) =>
     innerLengthMm: Math.PI * innerDiameterIn * 25.4,
     source: `AS568 ${dash}`,
   }) as const;
+
+/** Answers to the adviser's tests, one after another. */
+export const observed = (
+  number: string,
+  ...answers: ReadonlyArray<readonly [testId: string, outcome: string]>
+): Happening[] =>
+  answers.map(([testId, outcome], index) => ({
+    type: 'observed',
+    observation: {
+      id: `demo-${number}-b${index}`,
+      at: new Date(Date.parse('2026-11-18T09:40:00Z') + index * 120_000).toISOString(),
+      testId,
+      outcome,
+      driveId: null,
+    },
+  }));

@@ -1,5 +1,5 @@
 import { doneStations, driveId, readings, type DemoTicket } from './build';
-import { answered, cycles, fitted, mechanism, note, notNeeded, ring070, square12, timed } from './happenings';
+import { answered, cycles, fitted, mechanism, note, notNeeded, observed, ring070, square12, timed } from './happenings';
 
 /*
  * The Wrackline Folk Archive, invented: a coastal archive of spoken memories with listening booths and a digitising
@@ -19,6 +19,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
     },
     happenings: [
       ...doneStations('takeIn'),
+      ...observed('0151', ['behaviour', 'part'], ['rattle', 'rattles'], ['sound', 'usual']),
       note('find', 'Roller turns, the link looks home. A faint rattle when tipped; not found yet.'),
     ],
   },
@@ -87,6 +88,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...cycles('0147', 'empty', 'bgggbgsgbgbg', false, ['cold']),
       ...cycles('0147', 'loaded', 'gggggsgggggg', true, ['cold']),
       ...doneStations('takeIn'),
+      ...observed('0147', ['sound', 'runsFree'], ['tapped', 'helps'], ['behaviour', 'part'], ['reads', 'well']),
       note('find', 'Motor heard, pulley turns, tray stays. Opens when tapped. Belt shiny, not oily.'),
       ...doneStations('find'),
       mechanism('0147', 'A', 'loading', 'T9 loader'),
