@@ -40,6 +40,7 @@ export function Answers({ advice }: { readonly advice: Advice }) {
             {answer.recordId && (
               <Button
                 look="quiet"
+                className="whitespace-nowrap"
                 disabled={!canWrite}
                 aria-label={`Take back: ${answerWords(advice, answer)}`}
                 onClick={() => dispatch(happen({ type: 'observationRemoved', observationId: answer.recordId ?? '' }))}

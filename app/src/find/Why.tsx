@@ -21,13 +21,14 @@ import type { Advice } from './useAdviser';
 const TELLS = 1.3;
 const MOST = 5;
 
-const LEADS_TO: Readonly<Partial<Record<Lead, StationId>>> = {
+/** The station that a finding leads to. */
+export const LEADS_TO: Readonly<Partial<Record<Lead, StationId>>> = {
   measure: 'measure',
   clean: 'clean',
   strip: 'strip',
   rebuild: 'rebuild',
 };
-const LEAD_WORDS: Readonly<Partial<Record<Lead, string>>> = {
+export const LEAD_WORDS: Readonly<Partial<Record<Lead, string>>> = {
   measure: 'Measure on drive',
   clean: 'On to Clean',
   strip: 'On to Strip',

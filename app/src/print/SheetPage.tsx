@@ -24,7 +24,15 @@ import { writeTicketName } from '../handback/names';
 import { download } from '../ui/download';
 import { onePage } from './onePage';
 import { PaperDrawing } from './PaperDrawing';
-import { AnswersOnPaper, ArrivalOnPaper, ChecksOnPaper, CyclesOnPaper, OffersOnPaper, PicturesOnPaper } from './parts';
+import {
+  AnswersOnPaper,
+  ArrivalOnPaper,
+  ChecksOnPaper,
+  CyclesOnPaper,
+  OffersOnPaper,
+  PicturesOnPaper,
+  VerdictsOnPaper,
+} from './parts';
 
 const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
 
@@ -121,6 +129,7 @@ export function SheetPage() {
         )}
         <ArrivalOnPaper ticket={ticket} />
         <AnswersOnPaper ticket={ticket} />
+        <VerdictsOnPaper ticket={ticket} />
         <CyclesOnPaper ticket={ticket} />
         <ChecksOnPaper ticket={ticket} />
         {ticket.drives.map((drive) => (

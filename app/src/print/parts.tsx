@@ -16,6 +16,7 @@ import {
   CHECK_STATE_NAMES,
   EVIDENCE_NAMES,
   OFFER_NAMES,
+  VERDICT_STATE_NAMES,
   type Picture,
   type Ticket,
 } from '@loose-pulley/core/ticket';
@@ -73,6 +74,21 @@ export function OffersOnPaper({ ticket }: { readonly ticket: Ticket }) {
         <p key={id}>
           {what}: <strong>{OFFER_NAMES[answer]}</strong>
           {by && `, ${by}`}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** What the technician said it is, and is not. */
+export function VerdictsOnPaper({ ticket }: { readonly ticket: Ticket }) {
+  if (ticket.verdicts.length === 0) return null;
+  return (
+    <section className="break-inside-avoid border-b border-hair py-2">
+      <h3 className="text-base">The technician’s verdict</h3>
+      {ticket.verdicts.map(({ causeId, words, state }) => (
+        <p key={causeId}>
+          {words}: <strong>{VERDICT_STATE_NAMES[state]}</strong>
         </p>
       ))}
     </section>

@@ -2,6 +2,7 @@ import { deeper, type Case, type Depth, type Knowledge, type Observation } from 
 import { isFailure } from '../proving';
 import type { ObservationRecord, Ticket } from '../ticket';
 import { takenFrom, type Taken } from './fromTicket';
+import { isBeltTest, isGoodBelt } from './sameTest';
 
 /** An answer as the page shows it: what the adviser hears, and where it came from. */
 export interface Answer extends Observation {
@@ -10,15 +11,12 @@ export interface Answer extends Observation {
   readonly from?: string;
 }
 
-/** Tests of one belt, which on another drive are the test of the other belts. */
-const BELT_TESTS: ReadonlySet<string> = new Set(['beltLook', 'beltFeel', 'beltMeasured', 'turnHand']);
-
 /** An answer about another drive's belt is an answer to the test of the others. */
 function heard(ticket: Ticket, record: ObservationRecord, cured: number): Answer {
   const other = record.driveId !== null && record.driveId !== ticket.drives[0]?.id;
   const answer = { testId: record.testId, outcome: record.outcome, cured, recordId: record.id };
-  if (!other || !BELT_TESTS.has(record.testId)) return answer;
-  const good = ['inPlace', 'firm', 'right', 'follows'].includes(record.outcome);
+  if (!other || !isBeltTest(record.testId)) return answer;
+  const good = isGoodBelt(record.testId, record.outcome);
   const silent = record.outcome === 'unclear' || record.outcome === 'notTried';
   return { ...answer, testId: 'otherBelts', outcome: silent ? record.outcome : good ? 'firm' : 'bad' };
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, reading, recordOf } from '../../fixtures/sample';
 import { KNOWLEDGE } from '../diagnosis';
 import type { Happening } from '../ticket';
-import { answersOf, caseOf, takenFrom } from '.';
+import { answersOf, caseOf, sameTestElsewhere, takenFrom } from '.';
 
 const ticketOf = (list: readonly Happening[]) => recordOf([opening, ...list]).ticket;
 const taken = (list: readonly Happening[]) =>
@@ -81,6 +81,19 @@ describe('answers of the ticket', () => {
       ]),
     );
     expect(answers.map(({ testId, outcome }) => `${testId} ${outcome}`)).toEqual(['beltFeel firm', 'otherBelts bad']);
+  });
+  test('after one bad belt the others are proposed for the same test, until they have had it', () => {
+    const list: Happening[] = [
+      { type: 'driveAdded', driveId: 'drive-b', name: 'B' },
+      observed('b1', 'beltFeel', 'slack', '2026-01-12T09:20:00Z', 'drive-a'),
+    ];
+    expect(sameTestElsewhere(ticketOf(list))).toEqual([{ testId: 'beltFeel', driveName: 'B' }]);
+    expect(
+      sameTestElsewhere(ticketOf([...list, observed('b2', 'beltFeel', 'firm', '2026-01-12T09:21:00Z', 'drive-b')])),
+    ).toEqual([]);
+    expect(
+      sameTestElsewhere(ticketOf([observed('b1', 'beltFeel', 'firm', '2026-01-12T09:20:00Z', 'drive-a')])),
+    ).toEqual([]);
   });
   test('a cure sets its cause aside, what was seen before it stays before it, and a failure after it is known', () => {
     const list: Happening[] = [
