@@ -10,6 +10,7 @@ const rooms = [
   'sizing',
   'proving',
   'diagnosis',
+  'strip',
   'planning',
   'ticket',
   'finding',

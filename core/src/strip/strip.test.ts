@@ -1,0 +1,271 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import {
+  addOrder,
+  applyStrip,
+  countsOf,
+  EMPTY_STRIP,
+  forbidding,
+  goneBack,
+  layersOf,
+  leftOvers,
+  newStep,
+  offAgain,
+  orderBack,
+  readLine,
+  rebuildOf,
+  stepWords,
+  type Loop,
+  type Order,
+  type Step,
+  type Strip,
+  type StripHappening,
+} from '.';
+
+const AT = '2026-01-12T09:00:00Z';
+const apply = (strip: Strip, event: StripHappening): Strip => {
+  const next = applyStrip(strip, event);
+  if (!next.ok) throw new Error(next.problem);
+  return next.value;
+};
+/** A strip made of typed lines, as the page makes it. */
+const typed = (...lines: string[]): Strip =>
+  lines.reduce((strip, line, index) => {
+    const read = readLine(line);
+    if (read?.type === 'step')
+      return apply(strip, { type: 'stepPut', step: newStep(strip, read.step, `s${index}`, AT) });
+    if (read?.type === 'loop') {
+      const loop: Loop = {
+        id: `l${index}`,
+        kind: read.kind,
+        words: read.words,
+        closes: '',
+        before: read.kind === 'laserBridged' ? 'power' : 'lid',
+        openedAt: AT,
+        closedAt: null,
+        afterStepId: null,
+      };
+      return apply(strip, { type: 'loopPut', loop });
+    }
+    return strip;
+  }, EMPTY_STRIP);
+const order = (firstId: string, thenId: string): Order => ({ id: `${firstId}<${thenId}`, firstId, thenId, why: '' });
+
+describe('one line, one step', () => {
+  test.each([
+    ['4 ph1 underside', { kind: 'fasteners', count: 4, drive: 'PH1', where: 'underside', missing: 0 }],
+    [
+      '2 hex8 pinned rear corners, one short',
+      { kind: 'fasteners', count: 3, missing: 1, drive: 'T8 pinned', where: 'rear corners' },
+    ],
+    ['2x ph0 6mm clamp bridge', { kind: 'fasteners', count: 2, drive: 'PH0', lengthMm: 6, where: 'clamp bridge' }],
+    [
+      'plug 6 grey, stripe to the left',
+      { kind: 'connector', what: 'plug 6 grey', orientation: 'stripe to the left', count: 1 },
+    ],
+    ['lid', { kind: 'cover', what: 'lid' }],
+    ['tray out', { kind: 'part', what: 'tray' }],
+    ['2 tabs front', { kind: 'tabs', count: 2, what: 'tabs front' }],
+    ['belt off, two turns on the motor', { kind: 'belt', orientation: 'two turns on the motor' }],
+    ['1 ph2 heat sink clamp, leave alone', { kind: 'fasteners', leaveAlone: 'leave alone', what: 'screw' }],
+    ['mumble', { kind: 'note', what: 'mumble' }],
+  ])('%s', (line, step) => expect(readLine(line)).toMatchObject({ type: 'step', step }));
+  test('loops, moments, things found, and what comes off again', () => {
+    expect(readLine('laser pads bridged')).toMatchObject({ type: 'loop', kind: 'laserBridged' });
+    expect(readLine('stop pin out')).toMatchObject({ type: 'loop', kind: 'stopPinOut' });
+    expect(readLine('power')).toMatchObject({ type: 'moment', moment: 'power' });
+    expect(readLine('lid on')).toMatchObject({ type: 'moment', moment: 'lid' });
+    expect(readLine('found spring under the tray')).toMatchObject({
+      type: 'found',
+      what: 'spring',
+      where: 'under the tray',
+    });
+    expect(readLine('again 3')).toMatchObject({ type: 'again', number: 3 });
+    expect(readLine('   ')).toBeUndefined();
+  });
+  test('what was understood is said in words; what was not is said too', () => {
+    expect(readLine('2 hex8 pinned rear corners, one short')?.echo).toBe(
+      '2 screws, hexalobular 8, pinned, from rear corners, 1 missing on arrival.',
+    );
+    expect(readLine('mumble')?.echo).toContain('Kept as a note');
+  });
+  test('any text is read without a fault, and nothing typed is lost', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 300 }), (text) => {
+        const read = readLine(text);
+        if (text.trim() === '') expect(read).toBeUndefined();
+        else if (read?.type === 'step') {
+          expect(read.step.line).toBe(text.trim().slice(0, 400));
+          expect(read.step.count).toBeGreaterThanOrEqual(1);
+          expect(stepWords(read.step)).not.toContain('undefined');
+        }
+      }),
+    );
+  });
+});
+
+describe('numbers and layers', () => {
+  test('numbers are given once and never again, notes have none', () => {
+    const strip = typed('3 ph1 back', 'a mumble', 'lid');
+    expect(strip.steps.map(({ number }) => number)).toEqual([1, 0, 2]);
+    const after = apply(strip, { type: 'stepRemoved', stepId: 's2' });
+    const read = readLine('tray');
+    if (read?.type !== 'step') throw new Error('not a step');
+    expect(newStep(after, read.step, 'x', AT).number).toBe(3);
+    expect(applyStrip(after, { type: 'stepPut', step: { ...newStep(after, read.step, 'x', AT), number: 2 } }).ok).toBe(
+      false,
+    );
+  });
+  test('what comes free names its layer', () =>
+    expect(
+      layersOf(typed('3 ph1 back', 'lid', '2 ph0 clamp bridge', 'plug 8', 'tray', 'belt').steps).map(
+        ({ name, steps }) => `${name} ${steps.length}`,
+      ),
+    ).toEqual(['lid 2', 'tray 3', 'still to come free 1']));
+  test('the next layer begins anew', () =>
+    expect(layersOf(typed('lid', 'front panel').steps).map(({ name }) => name)).toEqual(['lid', 'front panel']));
+});
+
+describe('the way back', () => {
+  const steps = (n: number): Step[] =>
+    typed(...Array.from({ length: n }, (_, i) => `${i + 1} ph1 place ${i}`)).steps.slice();
+  const pair = fc.tuple(fc.integer({ min: 0, max: 11 }), fc.integer({ min: 0, max: 11 }));
+  test('respects every order that could be said, keeps every step, and is the plain reverse without any', () => {
+    fc.assert(
+      fc.property(fc.array(pair, { maxLength: 20 }), (pairs) => {
+        const all = steps(12);
+        let orders: readonly Order[] = [];
+        for (const [a, b] of pairs) {
+          const next = addOrder(orders, order(`s${a}`, `s${b}`), all);
+          if (next.ok) orders = next.value;
+        }
+        const back = orderBack(all, orders).map(({ id }) => id);
+        expect([...back].sort()).toEqual(all.map(({ id }) => id).sort());
+        for (const { firstId, thenId } of orders) expect(back.indexOf(firstId)).toBeLessThan(back.indexOf(thenId));
+        if (orders.length === 0) expect(back).toEqual(all.map(({ id }) => id).reverse());
+      }),
+      { numRuns: 60 },
+    );
+  });
+  test('an order that would go round in a circle is refused, and the circle is named', () => {
+    const all = steps(3);
+    const said = [order('s0', 's1'), order('s1', 's2')];
+    const refused = addOrder(said, order('s2', 's0'), all);
+    expect(!refused.ok && refused.problem).toBe(
+      'That goes round in a circle: 1 screw before 2 screws before 3 screws was said already, so 3 screws cannot go before 1 screw.',
+    );
+    expect(addOrder([], order('s1', 's1'), all).ok).toBe(false);
+  });
+  test('loops end on the way: power before the try, the pin after it, the lid last; a plug before its pads', () => {
+    const strip = typed('4 ph1 case', 'lid', 'laser pads bridged', 'plug 8, stripe left', 'stop pin out', 'tray out');
+    const plugged = apply(strip, {
+      type: 'loopPut',
+      loop: { ...(strip.loops[0] as Loop), afterStepId: 's3' },
+    });
+    const words = rebuildOf(plugged).map((item) =>
+      item.type === 'step' ? item.step.what : item.type === 'loop' ? item.loop.words : 'TRY',
+    );
+    expect(words).toEqual(['tray', 'plug 8', 'laser pads bridged', 'TRY', 'stop pin out', 'lid', 'screws']);
+  });
+  test('every open loop and every step that is off is on the way back exactly once', () => {
+    const lines = [
+      '4 ph1 case',
+      'lid',
+      'front panel',
+      'plug 6 grey',
+      'laser bridged',
+      'stop pin out',
+      'tray',
+      'belt',
+      'mumble',
+    ];
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...lines), { maxLength: 15 }), (list) => {
+        const strip = typed(...list);
+        const items = rebuildOf(strip);
+        const ids = items.flatMap((item) =>
+          item.type === 'step' ? [item.step.id] : item.type === 'loop' ? [item.loop.id] : [],
+        );
+        const wanted = [...strip.steps.filter(({ kind }) => kind !== 'note'), ...strip.loops].map(({ id }) => id);
+        expect([...ids].sort()).toEqual([...wanted].sort());
+        const first = items.findIndex((item) => item.type === 'try');
+        const power = items.findLastIndex((item) => item.type === 'loop' && item.loop.before === 'power');
+        if (first >= 0 && power >= 0) expect(power).toBeLessThan(first);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('screws in and out', () => {
+  test('balance over several openings: off is what came off less what went back, and what is short is left over', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 1, max: 9 }), fc.nat(9)), { minLength: 1, maxLength: 5 }),
+        (rounds) => {
+          let strip = typed('9 ph1 case');
+          let there = 9;
+          for (const [index, [, back]] of rounds.entries()) {
+            const step = strip.steps[0] as Step;
+            if (index > 0) {
+              strip = apply(strip, { type: 'openedAgain' });
+              const again = offAgain(strip, step);
+              if (!again.ok) throw new Error(again.problem);
+              strip = apply(strip, { type: 'stepPut', step: again.value });
+            }
+            expect(countsOf(strip).out).toBe(there);
+            expect(countsOf(strip).leftOver).toBe(0);
+            const went = Math.min(back, there);
+            strip = apply(strip, { type: 'stepPut', step: goneBack(strip.steps[0] as Step, went) });
+            expect(countsOf(strip).out).toBe(0);
+            expect(countsOf(strip).leftOver).toBe(there - went);
+            there = went;
+            if (there === 0) break;
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test('impossible counts are refused in words', () => {
+    const strip = typed('4 ph1 case');
+    const five = applyStrip(strip, { type: 'stepPut', step: goneBack(strip.steps[0] as Step, 5) });
+    expect(!five.ok && five.problem).toContain('4 came off, so 5 cannot go back');
+    const twice = offAgain(strip, strip.steps[0] as Step);
+    expect(!twice.ok && twice.problem).toBe('Number 1 is off already.');
+  });
+  test('missing on arrival is no left-over; what is left alone is not counted out', () => {
+    const strip = typed('2 hex8 rear, one short', '1 ph2 heat sink, leave alone');
+    expect(countsOf(strip)).toMatchObject({ out: 2, shouldBe: 3, missingOnArrival: 1, leftOver: 0 });
+  });
+  test('what is left over, and what was found and has no home, is said', () => {
+    const strip = typed('4 ph1 case');
+    const short = apply(strip, { type: 'stepPut', step: goneBack(strip.steps[0] as Step, 3) });
+    const found = apply(short, {
+      type: 'foundPut',
+      found: { id: 'f1', what: 'spring', where: 'under the tray', guess: '', homed: false, pictureIds: [] },
+    });
+    expect(leftOvers(found)).toEqual([
+      'Of number 1, screws, 1 is left over.',
+      'Found and not placed: spring, under the tray.',
+    ]);
+  });
+});
+
+describe('loops', () => {
+  test('what must end before power forbids the lid and handing back as well', () => {
+    const { loops } = typed('laser bridged', 'stop pin out');
+    const names = (moment: 'power' | 'lid' | 'handBack') => forbidding(loops, moment).map(({ words }) => words);
+    expect(names('power')).toEqual(['laser bridged']);
+    expect(names('lid')).toEqual(['laser bridged', 'stop pin out']);
+    expect(names('handBack')).toEqual(['laser bridged', 'stop pin out']);
+  });
+  test('a loop ends once', () => {
+    const strip = typed('laser bridged');
+    const loop = { ...(strip.loops[0] as Loop), closedAt: AT };
+    const closed = apply(strip, { type: 'loopPut', loop });
+    expect(forbidding(closed.loops, 'handBack')).toEqual([]);
+    const again = applyStrip(closed, { type: 'loopPut', loop: { ...loop, closedAt: null } });
+    expect(!again.ok && again.problem).toBe('“laser bridged” has ended. Open it anew.');
+  });
+});
