@@ -8,6 +8,7 @@ import {
   TEST_DISCS,
   TIMING_SIDES,
 } from '../proving';
+import { GEAR_RESULTS, LOOP_KINDS, LOOP_LIMITS, STEP_KINDS } from '../strip';
 import {
   AFTER_UNPLUGGING,
   COMPLAINT_STATES,
@@ -206,6 +207,49 @@ const timing = () =>
 const recheck = () => shape({ treatmentId: id(), of: id(), result: one(RECHECK_RESULTS) });
 const observation = () => shape({ id: id(), at: time(), testId: id(), outcome: id(), driveId: id().nullable() });
 const verdict = () => shape({ causeId: id(), state: one(VERDICT_STATES), words: text(200), at: time() });
+const step = () =>
+  shape({
+    id: id(),
+    at: time(),
+    number: number(0, 10_000),
+    kind: one(STEP_KINDS),
+    what: text(400),
+    line: text(400),
+    count: number(0, 1000),
+    missing: number(0, 1000),
+    drive: text(40),
+    lengthMm: number(0, 1000).nullable(),
+    where: text(400),
+    orientation: text(400),
+    leaveAlone: text(400),
+    notNextTime: text(400),
+    pictureIds: listOf(pictureId(), 20),
+    rounds: listOf(shape({ opening: number(1, 1000), off: number(0, 1000), back: number(0, 1000).nullable() }), 200),
+  });
+const loop = () =>
+  shape({
+    id: id(),
+    kind: one(LOOP_KINDS),
+    words: text(400),
+    closes: text(400),
+    before: one(LOOP_LIMITS),
+    openedAt: time(),
+    closedAt: time().nullable(),
+    afterStepId: id().nullable(),
+  });
+const order = () => shape({ id: id(), firstId: id(), thenId: id(), why: text(400) });
+const found = () =>
+  shape({
+    id: id(),
+    what: text(400),
+    where: text(400),
+    guess: text(400),
+    homed: flag(),
+    pictureIds: listOf(pictureId(), 20),
+  });
+const gearTrial = () =>
+  shape({ id: id(), at: time(), what: text(400), teeth: number(-99, 99), result: one(GEAR_RESULTS) });
+const park = () => shape({ since: time(), lies: text(1000), awaited: text(1000) });
 const offer = () => shape({ id: id(), what: text(400), answer: one(OFFER_ANSWERS), by: text(400) });
 const questionSheet = () =>
   shape({ id: id(), at: time(), questions: listOf(shape({ id: id(), text: text(1000) }), 100) });
@@ -263,6 +307,16 @@ const ticket = shape({
   offers: listOf(offer(), 100),
   observations: listOf(observation(), 1000),
   verdicts: listOf(verdict(), 200),
+  strip: shape({
+    steps: listOf(step(), 5000),
+    lastNumber: number(0, 10_000),
+    opening: number(1, 1000),
+    loops: listOf(loop(), 500),
+    orders: listOf(order(), 2000),
+    found: listOf(found(), 500),
+    gearTrials: listOf(gearTrial(), 500),
+    park: park().nullable(),
+  }),
   handBack: shape(handBack),
 });
 
@@ -289,6 +343,16 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   timingPut: { timing: timing() },
   timingRemoved: { timingId: id() },
   recheckPut: { recheck: recheck() },
+  stepPut: { step: step() },
+  stepRemoved: { stepId: id() },
+  openedAgain: {},
+  loopPut: { loop: loop() },
+  orderSaid: { order: order() },
+  orderRemoved: { orderId: id() },
+  foundPut: { found: found() },
+  foundRemoved: { foundId: id() },
+  gearTried: { trial: gearTrial() },
+  parked: { park: park().nullable() },
   observed: { observation: observation() },
   observationRemoved: { observationId: id() },
   verdictGiven: { verdict: verdict() },

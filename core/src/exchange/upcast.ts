@@ -32,6 +32,7 @@ const TICKET_2 = {
   offers: [],
   observations: [],
   verdicts: [],
+  strip: { steps: [], lastNumber: 0, opening: 1, loops: [], orders: [], found: [], gearTrials: [], park: null },
 };
 
 /** Version 2 knows arrival evidence, pictures, the lid, timed tests, offers and the owner's answers. */

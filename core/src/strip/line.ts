@@ -1,4 +1,4 @@
-import { loopNamed, LOOPS } from './loops';
+import { loopNamed, LOOPS } from './loopKinds';
 import type { LoopKind, LoopLimit, Step, StepKind } from './types';
 
 /** What one typed line means. */

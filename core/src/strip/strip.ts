@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../units';
-import { addOrder } from './rebuild';
+import { addOrder } from './order';
 import type { FoundPart, GearTrial, Loop, Order, Park, Step, Strip } from './types';
 
 export const EMPTY_STRIP: Strip = {

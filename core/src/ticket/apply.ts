@@ -1,4 +1,5 @@
 import { mayBeginProof } from '../proving';
+import { applyStrip, EMPTY_STRIP } from '../strip';
 import { ok, refuse, type Result } from '../units';
 import type { TicketEvent } from './events';
 import type { Complaint } from './arrival';
@@ -100,6 +101,7 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       offers: [],
       observations: [],
       verdicts: [],
+      strip: EMPTY_STRIP,
       handBack: {
         found: '',
         done: '',
@@ -232,6 +234,19 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       return ok({ ...ticket, closedAt: event.at, closedDespite: event.despite });
     case 'ticketReopened':
       return ok({ ...ticket, closedAt: null, closedDespite: '' });
+    case 'stepPut':
+    case 'stepRemoved':
+    case 'openedAgain':
+    case 'loopPut':
+    case 'orderSaid':
+    case 'orderRemoved':
+    case 'foundPut':
+    case 'foundRemoved':
+    case 'gearTried':
+    case 'parked': {
+      const strip = applyStrip(ticket.strip, event);
+      return strip.ok ? ok({ ...ticket, strip: strip.value }) : strip;
+    }
     case 'undone':
     case 'redone':
       return refuse('Undoing replays the events; it is not applied by itself.');

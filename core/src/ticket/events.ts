@@ -1,5 +1,6 @@
 import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
+import type { StripHappening } from '../strip';
 import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
 import type {
   AfterUnplugging,
@@ -46,6 +47,7 @@ export type DriveSettings = Pick<
 
 /** Everything that can happen to a ticket, at the size of a gesture. */
 export type Happening =
+  | StripHappening
   | {
       readonly type: 'ticketOpened';
       readonly ticketId: string;

@@ -156,6 +156,20 @@ export function eventPlace(event: TicketEvent): EventPlace {
     case 'checkPut':
     case 'recheckPut':
       return { station: 'prove' };
+    case 'stepPut':
+      return { station: event.step.rounds.some(({ back }) => back !== null) ? 'rebuild' : 'strip' };
+    case 'loopPut':
+      return { station: event.loop.closedAt === null ? 'strip' : 'rebuild' };
+    case 'stepRemoved':
+    case 'openedAgain':
+    case 'foundPut':
+    case 'foundRemoved':
+    case 'parked':
+      return { station: 'strip' };
+    case 'orderSaid':
+    case 'orderRemoved':
+    case 'gearTried':
+      return { station: 'rebuild' };
     case 'observed':
     case 'observationRemoved':
     case 'verdictGiven':
@@ -260,6 +274,30 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return 'a timed test taken out';
     case 'recheckPut':
       return 'looked at again after a treatment';
+    case 'stepPut': {
+      const { number, what, rounds } = event.step;
+      const last = rounds[rounds.length - 1];
+      const how = last ? (last.back === null ? 'off' : 'back') : 'noted';
+      return number === 0 ? `note “${what}”` : `${number} ${what}, ${how}`;
+    }
+    case 'stepRemoved':
+      return 'a step taken out';
+    case 'openedAgain':
+      return 'opened once more';
+    case 'loopPut':
+      return event.loop.closedAt === null ? `loop: ${event.loop.words}` : `ended: ${event.loop.words}`;
+    case 'orderSaid':
+      return 'this before that';
+    case 'orderRemoved':
+      return 'an order taken out';
+    case 'foundPut':
+      return event.found.homed ? `placed: ${event.found.what}` : `found: ${event.found.what}`;
+    case 'foundRemoved':
+      return 'something found taken out';
+    case 'gearTried':
+      return `gear tried: ${event.trial.what}`;
+    case 'parked':
+      return event.park ? 'parked' : 'taken up again';
     case 'observed':
       return 'a test answered';
     case 'observationRemoved':

@@ -2,6 +2,7 @@ import type { Reading } from '../measuring';
 import type { Timer } from '../planning';
 import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
 import type { Surface } from '../sizing';
+import type { Strip } from '../strip';
 import type { SectionShape } from '../units';
 import type {
   AfterUnplugging,
@@ -152,5 +153,6 @@ export interface Ticket {
   readonly offers: readonly Offer[];
   readonly observations: readonly ObservationRecord[];
   readonly verdicts: readonly CauseVerdict[];
+  readonly strip: Strip;
   readonly handBack: HandBack;
 }
