@@ -5,10 +5,12 @@ import { useAppSelector } from '../store/store';
 import {
   BenchPage,
   KnowledgePage,
+  LabelsPage,
   LetterPage,
   LogPage,
   SheetPage,
   StationPage,
+  TagPage,
   TicketPage,
   TimelinePage,
 } from './pages';
@@ -60,6 +62,8 @@ export function App() {
           <Route path="timeline" element={<TimelinePage />} />
           <Route path="sheet" element={<SheetPage />} />
           <Route path="letter" element={<LetterPage />} />
+          <Route path="labels" element={<LabelsPage />} />
+          <Route path="tag" element={<TagPage />} />
           <Route path=":station" element={<StationPage />} />
         </Route>
         <Route

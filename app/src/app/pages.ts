@@ -9,6 +9,8 @@ export const TicketPage = page(async () => (await import('../ticket/TicketPage')
 export const StationPage = page(async () => (await import('../ticket/StationPage')).StationPage);
 export const TimelinePage = page(async () => (await import('../ticket/TimelinePage')).TimelinePage);
 export const LetterPage = page(async () => (await import('../print/LetterPage')).LetterPage);
+export const LabelsPage = page(async () => (await import('../print/LabelsPage')).LabelsPage);
+export const TagPage = page(async () => (await import('../print/TagPage')).TagPage);
 export const SheetPage = page(async () => (await import('../print/SheetPage')).SheetPage);
 
 /** Fetches the pages next in line once the first one stands, so that going there waits for nothing. */

@@ -53,7 +53,12 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
         <span className="text-soft">{summary.number}</span>
         <span className="min-w-0">
           <span className="block truncate leading-snug font-semibold">{summary.machine || 'Unnamed machine'}</span>
-          <span className="block truncate text-sm leading-snug text-soft">{summary.complaint}</span>
+          <span className="block truncate text-sm leading-snug text-soft">
+            {summary.parked ? `parked in pieces, ${summary.parked.lies}` : summary.complaint}
+            {summary.loops.length > 0 && summary.closedAt === null && (
+              <span className="text-live"> ↺ {summary.loops.join(', ')}</span>
+            )}
+          </span>
         </span>
         <span className="hidden sm:block">
           <Strokes summary={summary} />

@@ -1,13 +1,6 @@
-import {
-  LID_NAMES,
-  LID_STATES,
-  MAINS_NAMES,
-  MAINS_STATES,
-  type Lid,
-  type Mains,
-  type Ticket,
-} from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES, type Ticket } from '@loose-pulley/core/ticket';
+import { usePageKey } from '../keys/useKeys';
+import { sayMoment } from '../keeping/moments';
 import { useAppDispatch } from '../store/store';
 
 const NOT_SAID = 'notSaid';
@@ -16,6 +9,7 @@ const NOT_SAID = 'notSaid';
 export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const dispatch = useAppDispatch();
   const { mains } = ticket;
+  usePageKey('power', () => canWrite && dispatch(sayMoment(mains?.state === 'plugged' ? 'unplugged' : 'power')));
   const danger = mains !== null && mains.state !== 'unplugged';
   return (
     <span className="inline-flex items-center gap-1.5">
@@ -28,12 +22,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
         disabled={!canWrite}
         className={danger ? 'min-h-11 bg-transparent font-semibold text-live' : 'min-h-11 bg-transparent'}
         onChange={(event) =>
-          dispatch(
-            happen({
-              type: 'mainsSaid',
-              mains: { state: event.target.value as Mains['state'], since: new Date().toISOString() },
-            }),
-          )
+          dispatch(sayMoment(event.target.value === 'plugged' ? 'power' : (event.target.value as 'unplugged')))
         }
       >
         {mains === null && (
@@ -59,6 +48,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
 /** Whether the lid is on: what was not powered since it went on is not proved. Said, since the app cannot see it. */
 export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const dispatch = useAppDispatch();
+  usePageKey('lid', () => canWrite && dispatch(sayMoment(ticket.lid?.state === 'on' ? 'lidOff' : 'lid')));
   return (
     <span className="inline-flex items-center gap-1.5">
       <label htmlFor="lid" className="font-semibold">
@@ -69,14 +59,7 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
         value={ticket.lid?.state ?? NOT_SAID}
         disabled={!canWrite}
         className="min-h-11 bg-transparent"
-        onChange={(event) =>
-          dispatch(
-            happen({
-              type: 'lidSaid',
-              lid: { state: event.target.value as Lid['state'], since: new Date().toISOString() },
-            }),
-          )
-        }
+        onChange={(event) => dispatch(sayMoment(event.target.value === 'on' ? 'lid' : 'lidOff'))}
       >
         {ticket.lid === null && (
           <option value={NOT_SAID} disabled className="bg-sheet text-ink">

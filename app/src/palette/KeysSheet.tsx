@@ -15,6 +15,8 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   cycleBad: 'Counting cycles: bad',
   cycleSlow: 'Counting cycles: slow',
   cycleHelped: 'Counting cycles: helped',
+  power: 'On a ticket: power, plugged in or unplugged',
+  lid: 'On a ticket: the lid, on or off',
   answer1: 'On Find: the first answer',
   answer2: 'On Find: the second',
   answer3: 'On Find: the third',

@@ -3,6 +3,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/ticket';
 import { redo, undo } from '../keeping/actions';
+import { sayMoment } from '../keeping/moments';
 import { themeChosen, unitChosen } from '../store/settings';
 import { selectSummaries, store, useAppDispatch, useAppSelector } from '../store/store';
 import { cx } from '../ui/cx';
@@ -39,6 +40,16 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
           { id: 'sheet', name: 'Bench sheet', note: 'this ticket, to print', run: go(`/t/${open.id}/sheet`) },
           { id: 'letter', name: 'Letter to the owner', note: 'this ticket, to print', run: go(`/t/${open.id}/letter`) },
           { id: 'history', name: 'History', note: 'this ticket', run: go(`/t/${open.id}/timeline`) },
+          { id: 'labels', name: 'Labels for the bags', note: 'this ticket, to print', run: go(`/t/${open.id}/labels`) },
+          { id: 'power', name: 'Power', note: 'it is plugged in now', run: () => dispatch(sayMoment('power')) },
+          {
+            id: 'unplugged',
+            name: 'Unplugged',
+            note: 'the plug is out now',
+            run: () => dispatch(sayMoment('unplugged')),
+          },
+          { id: 'lidOn', name: 'Lid on', note: 'the lid is on now', run: () => dispatch(sayMoment('lid')) },
+          { id: 'lidOff', name: 'Lid off', note: 'the lid is off now', run: () => dispatch(sayMoment('lidOff')) },
           { id: 'undo', name: 'Undo', note: 'Ctrl+Z', run: () => dispatch(undo()) },
           { id: 'redo', name: 'Bring back', note: 'Ctrl+Shift+Z', run: () => dispatch(redo()) },
         ]
@@ -68,9 +79,19 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
     note: one.closedAt ? 'handed back' : one.complaint,
     run: go(`/t/${one.id}/${one.next}`),
   }));
+  // The code of a label, typed or scanned, opens its step.
+  const code = /^(\S+)-(\d+)$/.exec(text.trim());
+  const labelled: Entry[] = summaries
+    .filter(({ number }) => number === code?.[1])
+    .map((one) => ({
+      id: `label-${one.id}`,
+      name: `Number ${code?.[2]} of ${one.number} ${one.machine}`,
+      note: `label ${text.trim()}`,
+      run: go(`/t/${one.id}/strip?step=${code?.[2]}`),
+    }));
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = (entry: Entry) => words.every((word) => `${entry.name} ${entry.note}`.toLowerCase().includes(word));
-  const list = [...here, ...commands, ...tickets].filter(fits).slice(0, MOST);
+  const list = [...labelled, ...[...here, ...commands, ...tickets].filter(fits)].slice(0, MOST);
   const chosen = list[Math.min(at, list.length - 1)];
   const run = (entry: Entry | undefined): void => {
     if (!entry) return;

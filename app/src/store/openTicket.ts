@@ -29,16 +29,18 @@ export interface OpenTicketState {
   readonly drafts: Readonly<Record<string, Draft>>;
   /** The last thing said aloud: undo and its place, refusals. */
   readonly said: { readonly text: string; readonly to: string | null } | null;
+  /** Power or lid that was said while an open loop forbids it: asked about before it is kept. */
+  readonly asked: 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff' | null;
 }
 
-const initialState = { ticket: { status: 'none' }, drafts: {}, said: null } as OpenTicketState;
+const initialState = { ticket: { status: 'none' }, drafts: {}, said: null, asked: null } as OpenTicketState;
 
 const slice = createSlice({
   name: 'openTicket',
   initialState,
   reducers: {
     ticketStatus(state, { payload }: PayloadAction<OpenTicket>) {
-      return { ...state, ticket: payload };
+      return { ...state, ticket: payload, asked: null };
     },
     recordChanged(state, { payload }: PayloadAction<TicketRecord>) {
       const { ticket } = state;
@@ -57,11 +59,15 @@ const slice = createSlice({
       if (payload.draft === null) delete state.drafts[payload.field];
       else state.drafts[payload.field] = payload.draft;
     },
+    momentAsked(state, { payload }: PayloadAction<OpenTicketState['asked']>) {
+      state.asked = payload;
+    },
     saidAloud(state, { payload }: PayloadAction<OpenTicketState['said']>) {
       state.said = payload;
     },
   },
 });
 
-export const { ticketStatus, recordChanged, accessChanged, savingChanged, drafted, saidAloud } = slice.actions;
+export const { ticketStatus, recordChanged, accessChanged, savingChanged, drafted, momentAsked, saidAloud } =
+  slice.actions;
 export const openTicketReducer = slice.reducer;

@@ -14,6 +14,8 @@ export type KeyAction =
   | 'cycleBad'
   | 'cycleSlow'
   | 'cycleHelped'
+  | 'power'
+  | 'lid'
   | 'answer1'
   | 'answer2'
   | 'answer3'
@@ -46,6 +48,8 @@ export const DEFAULT_KEYS: Settings['keys'] = {
   cycleBad: 'x',
   cycleSlow: 's',
   cycleHelped: 'h',
+  power: 'p',
+  lid: 'l',
   answer1: '1',
   answer2: '2',
   answer3: '3',

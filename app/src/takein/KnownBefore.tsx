@@ -1,48 +1,11 @@
 import { nanoid } from 'nanoid';
-import { useEffect, useMemo, useState } from 'react';
-import { carryOver, knownFrom, type Ticket } from '@loose-pulley/core/ticket';
+import { carryOver, knownFrom } from '@loose-pulley/core/ticket';
 import { beltLabel } from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
-import { loadTicket } from '../keeping/tickets';
-import { selectSummaries, useAppDispatch, useAppSelector, useUnit } from '../store/store';
+import { useAppDispatch, useUnit } from '../store/store';
+import { usePastTickets } from '../ticket/usePastTickets';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
-
-const SHOWN = 3;
-
-/** Past tickets of the same machine or mechanism, newest first, as far as they can be read. */
-function usePastTickets(): readonly Ticket[] {
-  const { ticket } = useTicket();
-  const summaries = useAppSelector(selectSummaries);
-  const machine = ticket.machine.trim().toLowerCase();
-  const mechanisms = ticket.drives.map(({ mechanism }) => mechanism).join('\n');
-  const ids = useMemo(() => {
-    const wanted = new Set(mechanisms.split('\n').filter((name) => name !== ''));
-    return summaries
-      .filter(
-        (one) =>
-          one.id !== ticket.id &&
-          ((machine !== '' && one.machine.trim().toLowerCase() === machine) ||
-            one.mechanisms.some((name) => wanted.has(name))),
-      )
-      .sort((a, b) => b.openedAt.localeCompare(a.openedAt))
-      .map(({ id }) => id)
-      .slice(0, SHOWN)
-      .join(' ');
-  }, [summaries, machine, mechanisms, ticket.id]);
-  const [past, setPast] = useState<readonly Ticket[]>([]);
-  useEffect(() => {
-    let current = true;
-    const read = ids === '' ? [] : ids.split(' ').map((id) => loadTicket(id).catch(() => null));
-    void Promise.all(read).then((records) => {
-      if (current) setPast(records.flatMap((record) => (record ? [record.ticket] : [])));
-    });
-    return () => {
-      current = false;
-    };
-  }, [ids]);
-  return past;
-}
 
 /** What earlier tickets of this machine or mechanism know, to start from. */
 export function KnownBefore() {

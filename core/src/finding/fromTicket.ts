@@ -97,6 +97,9 @@ export function takenFrom(ticket: Ticket): Taken[] {
       const answer = EVIDENCE_ANSWERS[kind];
       return answer ? [{ testId: answer[0], outcome: answer[1], cured: 0, from: 'how it arrived' }] : [];
     }),
+    ...(ticket.strip.found.length > 0
+      ? [{ testId: 'path', outcome: 'part', cured: 0, from: `found at Strip: ${ticket.strip.found[0]?.what ?? ''}` }]
+      : []),
     ...emptyAgainstLoaded(ticket),
     ...measured(ticket),
   ];

@@ -1,4 +1,5 @@
 import { CHECKS, checksFor, circumstanceWords, failedUnder, proofState, tally } from '../proving';
+import { isOpen, leftOvers, roundOff } from '../strip';
 import { recheckTargets, STATION_NAMES, STATIONS, type StationId, type Ticket } from '../ticket';
 
 /** Something that still speaks against handing back, and where to look. */
@@ -46,6 +47,13 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     end(`Not looked at after the last treatment. ${words}`, 'prove', driveName);
   for (const { driveName, words, result } of recheckTargets(ticket)) {
     if (result === 'faulty') end(`Found faulty again. ${words}`, 'prove', driveName);
+  }
+  for (const { words, closes } of ticket.strip.loops.filter(isOpen)) end(`Still open: ${words}. ${closes}.`, 'rebuild');
+  for (const sentence of leftOvers(ticket.strip)) end(sentence, 'rebuild');
+  const off = ticket.strip.steps.filter((step) => roundOff(step));
+  if (off.length > 0) {
+    const numbers = off.map(({ number }) => number).join(', ');
+    end(`Not back yet: ${off.length === 1 ? 'number' : 'numbers'} ${numbers}.`, 'rebuild');
   }
   if (ticket.lid?.state === 'off') end('The lid is off.', 'handBack');
   if (ticket.lid?.state === 'on' && !ticket.cycles.some(({ at }) => at >= (ticket.lid?.since ?? ''))) {

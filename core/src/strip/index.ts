@@ -6,3 +6,4 @@ export { countsOf, layersOf, leftOvers, roundOff, STILL_TO_COME, type Counts, ty
 export { addOrder } from './order';
 export { orderBack, rebuildOf, type RebuildItem } from './rebuild';
 export { applyStrip, EMPTY_STRIP, goneBack, newStep, offAgain, type StripHappening } from './strip';
+export { GUIDES, type GuideLine } from './guides';

@@ -22,6 +22,10 @@ export interface TicketSummary {
   readonly next: StationId;
   readonly driveCount: number;
   readonly mechanisms: readonly string[];
+  /** Where it lies and what is awaited, while it is parked in pieces. */
+  readonly parked: { readonly lies: string; readonly awaited: string } | null;
+  /** Temporary states that are still open. */
+  readonly loops: readonly string[];
   /** Every picture that the ticket ever named: what the picture store keeps for it. */
   readonly pictures: readonly string[];
   /** First drive, for its small drawing; absent while not measured. */
@@ -87,6 +91,8 @@ export function summarise(record: TicketRecord): TicketSummary {
     next: nextStation(ticket),
     driveCount: ticket.drives.length,
     mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
+    parked: ticket.strip.park && { lies: ticket.strip.park.lies, awaited: ticket.strip.park.awaited },
+    loops: ticket.strip.loops.filter(({ closedAt }) => closedAt === null).map(({ words }) => words),
     pictures: picturesNamed(record),
     ...(drive && {
       sketch: {

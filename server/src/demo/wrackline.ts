@@ -1,5 +1,17 @@
 import { doneStations, driveId, readings, type DemoTicket } from './build';
-import { answered, cycles, fitted, mechanism, note, notNeeded, observed, ring070, square12, timed } from './happenings';
+import {
+  answered,
+  cycles,
+  fitted,
+  mechanism,
+  note,
+  notNeeded,
+  observed,
+  stripped,
+  ring070,
+  square12,
+  timed,
+} from './happenings';
 
 /*
  * The Wrackline Folk Archive, invented: a coastal archive of spoken memories with listening booths and a digitising
@@ -91,6 +103,20 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...observed('0147', ['sound', 'runsFree'], ['tapped', 'helps'], ['behaviour', 'part'], ['reads', 'well']),
       note('find', 'Motor heard, pulley turns, tray stays. Opens when tapped. Belt shiny, not oily.'),
       ...doneStations('find'),
+      ...stripped(
+        '0147',
+        '3 ph1 back edge',
+        '2 hex8 pinned sides, one short',
+        'lid, slides back, then up',
+        'front panel, push up, two claws',
+        'laser pads bridged',
+        '2 ph0 6mm clamp bridge',
+        'plug 8 flat cable, stripe to the left',
+        'stop pin out',
+        'tray out, clear the switch on the left',
+        'belt off, two turns on the motor',
+      ),
+      { type: 'mainsSaid', mains: { state: 'unplugged', since: '2026-11-18T09:12:00.000Z' } },
       mechanism('0147', 'A', 'loading', 'T9 loader'),
       ...readings('0147', 'A', [
         ['section', 'sectionJaws', 1.2],
@@ -204,6 +230,19 @@ export const WRACKLINE: readonly DemoTicket[] = [
       {
         type: 'waitingChanged',
         waiting: { for: 'post', what: 'O-ring for the carriage, due Friday. No belt fitted: do not power.' },
+      },
+      ...stripped(
+        '0139',
+        '4 ph2 underside',
+        'lid',
+        'transport lock taken off',
+        'carriage wound aside',
+        'belt lift off, in pieces',
+        'no belt fitted',
+      ),
+      {
+        type: 'parked',
+        park: { since: '2026-11-04T16:00:00.000Z', lies: 'shelf B, tray 3', awaited: 'the O-ring, by post on Friday' },
       },
     ],
   },

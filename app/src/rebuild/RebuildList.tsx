@@ -1,0 +1,205 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import {
+  goneBack,
+  LIMIT_WORDS,
+  LOOPS,
+  roundOff,
+  stepWords,
+  type RebuildItem,
+  type Step,
+} from '@loose-pulley/core/strip';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { BalloonMark } from '../strip/StepList';
+import { SmallPicture } from '../strip/StepPictures';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { NumberLine } from '../ui/NumberLine';
+
+/** What is asked before a belt counts as fitted. Common practice, no source. */
+const BELT_ASKS = [
+  'residue out of both grooves',
+  'pulleys dry, fingers clean',
+  'large pulley first',
+  'untwisted',
+  'in both grooves',
+  'nothing pinched',
+  'spun by hand',
+];
+
+/** Everything on the way back, in its order. A step moves by its keys or by dragging it onto another; orders are held. */
+export function RebuildList({ items }: { readonly items: readonly RebuildItem[] }) {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const [dragged, setDragged] = useState<string | null>(null);
+  const steps = items.flatMap((item) => (item.type === 'step' ? [item.step] : []));
+  const before = (firstId: string, thenId: string): void => {
+    if (firstId === thenId) return;
+    // Said the other way round before: the newer word counts.
+    const opposite = ticket.strip.orders.find((one) => one.firstId === thenId && one.thenId === firstId);
+    if (opposite) dispatch(happen({ type: 'orderRemoved', orderId: opposite.id }));
+    dispatch(happen({ type: 'orderSaid', order: { id: nanoid(10), firstId, thenId, why: '' } }));
+  };
+  return (
+    <ol aria-label="The way back" className="grid">
+      {items.map((item, index) => {
+        if (item.type === 'try') {
+          return (
+            <li key="try" className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
+              <strong>Try it before the lid</strong>
+              <span className="text-soft">Whole, with nothing open that can be touched live.</span>
+              <Link className="underline" to={`/t/${ticket.id}/prove`}>
+                On to Prove
+              </Link>
+            </li>
+          );
+        }
+        if (item.type === 'loop') {
+          const { loop } = item;
+          return (
+            <li key={loop.id} className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
+              <span className="grow">
+                <span aria-hidden className="text-live">
+                  ↺{' '}
+                </span>
+                <strong>{loop.words}</strong>: {loop.closes}, before {LIMIT_WORDS[loop.before]}.{' '}
+                <span className="text-sm text-soft">{LOOPS[loop.kind].mind}</span>
+              </span>
+              <Button
+                disabled={!canWrite}
+                onClick={() =>
+                  dispatch(happen({ type: 'loopPut', loop: { ...loop, closedAt: new Date().toISOString() } }))
+                }
+              >
+                It is done
+              </Button>
+            </li>
+          );
+        }
+        const place = steps.indexOf(item.step);
+        const earlier = steps[place - 1];
+        const later = steps[place + 1];
+        return (
+          <li
+            key={item.step.id}
+            draggable={canWrite}
+            onDragStart={() => setDragged(item.step.id)}
+            onDragOver={(event) => event.preventDefault()}
+            onDrop={() => {
+              if (dragged) before(dragged, item.step.id);
+              setDragged(null);
+            }}
+            className={index === 0 ? 'border-b border-hair bg-zone1' : 'border-b border-hair'}
+          >
+            <BackStep
+              step={item.step}
+              next={index === 0}
+              onEarlier={earlier && (() => before(item.step.id, earlier.id))}
+              onLater={later && (() => before(later.id, item.step.id))}
+            />
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function BackStep({
+  step,
+  next,
+  onEarlier,
+  onLater,
+}: {
+  readonly step: Step;
+  readonly next: boolean;
+  readonly onEarlier: (() => void) | undefined;
+  readonly onLater: (() => void) | undefined;
+}) {
+  const { canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const off = roundOff(step)?.off ?? 0;
+  const [count, setCount] = useState<number | null>(off);
+  const [fewer, setFewer] = useState(false);
+  const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
+  const back = (many: number) => dispatch(happen({ type: 'stepPut', step: goneBack(step, many) }));
+  const belt = step.kind === 'belt';
+  const ready = !belt || asked.size === BELT_ASKS.length;
+  return (
+    <div className="grid gap-2 py-2">
+      <div className="flex flex-wrap items-center gap-3">
+        <BalloonMark step={step} />
+        <span className="min-w-40 grow leading-tight">
+          <span className={next ? 'text-lg font-semibold' : 'font-semibold'}>{stepWords(step)}</span>
+          {step.kind === 'fasteners' && <span className="block text-sm text-soft">out of bag {step.number}</span>}
+        </span>
+        {onEarlier && (
+          <Button look="quiet" disabled={!canWrite} onClick={onEarlier} aria-label={`Number ${step.number} earlier`}>
+            ↑
+          </Button>
+        )}
+        {onLater && (
+          <Button look="quiet" disabled={!canWrite} onClick={onLater} aria-label={`Number ${step.number} later`}>
+            ↓
+          </Button>
+        )}
+        {off > 1 && (
+          <Button look="quiet" disabled={!canWrite} aria-pressed={fewer} onClick={() => setFewer(!fewer)}>
+            fewer
+          </Button>
+        )}
+        <Button
+          look={next ? 'strong' : 'plain'}
+          disabled={!canWrite || !ready}
+          aria-label={off > 1 ? `All ${off} of number ${step.number} back` : `Number ${step.number} back`}
+          onClick={() => back(off)}
+        >
+          {off > 1 ? `All ${off} back` : 'Back'}
+        </Button>
+      </div>
+      {step.pictureIds.length > 0 && (
+        <div className="flex flex-wrap gap-2 pl-12">
+          {step.pictureIds.map((id) => (
+            <SmallPicture key={id} id={id} what={`${step.number} ${step.what}`} />
+          ))}
+        </div>
+      )}
+      {fewer && (
+        <div className="flex flex-wrap items-end gap-3 pl-12">
+          <NumberLine
+            label={`Of number ${step.number} went back`}
+            unit={`of ${off}`}
+            most={off}
+            value={count}
+            disabled={!canWrite}
+            onNumber={(value) => setCount(value === null ? null : Math.round(value))}
+          />
+          <Button disabled={!canWrite || count === null || !ready} onClick={() => count !== null && back(count)}>
+            So many back
+          </Button>
+        </div>
+      )}
+      {belt && (
+        <fieldset className="flex flex-wrap gap-x-5 pl-12">
+          <legend className="sr-only">Asked before the belt counts as fitted</legend>
+          {BELT_ASKS.map((ask) => (
+            <label key={ask} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                checked={asked.has(ask)}
+                className="size-5 accent-ink"
+                onChange={() => {
+                  const now = new Set(asked);
+                  if (!now.delete(ask)) now.add(ask);
+                  setAsked(now);
+                }}
+              />
+              {ask}
+            </label>
+          ))}
+        </fieldset>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { isOpen, LIMIT_WORDS, LOOPS, LOOP_KINDS, type LoopKind } from '@loose-pulley/core/strip';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { useStripLine } from './useStripLine';
+
+/** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
+export function Loops() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { openLoop } = useStripLine();
+  const [own, setOwn] = useState('');
+  const open = ticket.strip.loops.filter(isOpen);
+  const choose = (kind: LoopKind): void => {
+    if (kind === 'own' && own.trim() === '') return;
+    if (openLoop(kind, kind === 'own' ? own.trim() : LOOPS[kind].name)) setOwn('');
+  };
+  return (
+    <section aria-labelledby="loops" className="grid gap-2">
+      <h3 id="loops" className="text-lg">
+        Loops
+      </h3>
+      {open.length === 0 && <p className="text-soft">None open.</p>}
+      <ul>
+        {open.map((loop) => {
+          const after = ticket.strip.steps.find(({ id }) => id === loop.afterStepId);
+          return (
+            <li key={loop.id} className="grid gap-1 border-b border-hair py-2">
+              <p>
+                <span aria-hidden className="text-live">
+                  ↺{' '}
+                </span>
+                <strong>{loop.words}</strong>: {loop.closes}
+                {after && `, after number ${after.number}`}, before {LIMIT_WORDS[loop.before]}.
+              </p>
+              {LOOPS[loop.kind].mind && <p className="text-sm text-soft">{LOOPS[loop.kind].mind}</p>}
+              <Button
+                className="justify-self-start"
+                disabled={!canWrite}
+                onClick={() =>
+                  dispatch(happen({ type: 'loopPut', loop: { ...loop, closedAt: new Date().toISOString() } }))
+                }
+              >
+                It is done
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      {canWrite && (
+        <details>
+          <summary className="flex min-h-11 cursor-pointer items-center">Open a loop</summary>
+          <div className="grid gap-2">
+            {LOOP_KINDS.filter((kind) => kind !== 'own').map((kind) => (
+              <Button key={kind} onClick={() => choose(kind)}>
+                {LOOPS[kind].name}
+              </Button>
+            ))}
+            <div className="flex gap-2">
+              <input
+                aria-label="A loop of your own"
+                placeholder="one’s own"
+                value={own}
+                maxLength={400}
+                onChange={(event) => setOwn(event.target.value)}
+                className="field min-w-0 grow"
+              />
+              <Button disabled={own.trim() === ''} onClick={() => choose('own')}>
+                Open it
+              </Button>
+            </div>
+          </div>
+        </details>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,170 @@
+import { layersOf, roundOff, stepWords, type Step } from '@loose-pulley/core/strip';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { cx } from '../ui/cx';
+import { NumberLine } from '../ui/NumberLine';
+import { TextLine } from '../ui/TextLine';
+import { StepPictures } from './StepPictures';
+import { useStripLine } from './useStripLine';
+
+/** A step's number in its circle; a note has none. */
+export function BalloonMark({ step }: { readonly step: Step }) {
+  if (step.number === 0)
+    return (
+      <span aria-hidden className="grid size-9 place-items-center text-soft">
+        –
+      </span>
+    );
+  return (
+    <span
+      className={cx(
+        'grid size-9 shrink-0 place-items-center rounded-full border-[1.5px] font-semibold',
+        step.kind === 'connector' ? 'border-live' : 'border-ink',
+        !roundOff(step) && 'border-dashed',
+      )}
+    >
+      {step.number}
+    </span>
+  );
+}
+
+const howItStands = (step: Step): string => {
+  if (step.kind === 'note') return '';
+  if (step.leaveAlone !== '') return 'left alone';
+  const last = step.rounds[step.rounds.length - 1];
+  if (!last) return '';
+  if (last.back === null) return step.kind === 'fasteners' ? `bag ${step.number}` : 'off';
+  return last.back < last.off ? `back, ${last.off - last.back} left over` : 'back';
+};
+
+/** Every step, grouped by what comes free, in the order of the strip. */
+export function StepList({
+  chosen,
+  onChoose,
+}: {
+  readonly chosen: string | null;
+  readonly onChoose: (id: string | null) => void;
+}) {
+  const { ticket } = useTicket();
+  const layers = layersOf(ticket.strip.steps);
+  return (
+    <div className="grid content-start gap-4">
+      {layers.map(({ name, steps }, index) => (
+        <section key={`${name}${index}`} aria-label={`Layer: ${name}`}>
+          <h3 className="border-b border-ink pb-1 text-base text-soft first-letter:uppercase">{name}</h3>
+          <ol>
+            {steps.map((step) => (
+              <li key={step.id} id={`step-${step.id}`} className="border-b border-hair">
+                <button
+                  type="button"
+                  aria-expanded={chosen === step.id}
+                  onClick={() => onChoose(chosen === step.id ? null : step.id)}
+                  className="flex min-h-12 w-full items-center gap-3 py-1.5 text-left"
+                >
+                  <BalloonMark step={step} />
+                  <span className="grow leading-tight">
+                    <span className="font-semibold">{stepWords(step)}</span>
+                    {step.notNextTime && (
+                      <span className="block text-sm text-soft">not needed: {step.notNextTime}</span>
+                    )}
+                    {step.rounds.length > 1 && (
+                      <span className="block text-sm text-soft">off {step.rounds.length} times</span>
+                    )}
+                  </span>
+                  <span className="text-right text-soft">{howItStands(step)}</span>
+                </button>
+                {chosen === step.id && <StepDetails step={step} />}
+              </li>
+            ))}
+          </ol>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+/** What may be said of a step later: by touch as well as by the line. */
+function StepDetails({ step }: { readonly step: Step }) {
+  const { canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { again } = useStripLine();
+  const put = (changes: Partial<Step>, gesture?: string) =>
+    dispatch(happen({ type: 'stepPut', step: { ...step, ...changes } }, gesture));
+  const line = (key: 'what' | 'drive' | 'where' | 'orientation' | 'leaveAlone' | 'notNextTime', label: string) => (
+    <TextLine
+      label={label}
+      value={step[key]}
+      maxLength={key === 'drive' ? 40 : 400}
+      disabled={!canWrite}
+      onText={(text, gesture) => put({ [key]: text }, `${gesture}-${key}`)}
+    />
+  );
+  const screws = step.kind === 'fasteners';
+  /** A changed count changes what came off, as long as it is off. */
+  const recount = (count: number, missing: number, gesture: string): void => {
+    const rounds = step.rounds.map((round, index) =>
+      index === step.rounds.length - 1 && round.back === null ? { ...round, off: Math.max(0, count - missing) } : round,
+    );
+    put({ count, missing, rounds }, gesture);
+  };
+  return (
+    <div className="grid gap-3 pb-4 pl-12">
+      <div className="grid gap-3 sm:grid-cols-2">
+        {line('what', 'What')}
+        {line('where', 'Where')}
+        {screws && line('drive', 'Drive')}
+        {line('orientation', 'Which way round')}
+        {line('leaveAlone', 'Leave alone, because')}
+        {line('notNextTime', 'Not needed next time, because')}
+      </div>
+      {screws && (
+        <div className="flex flex-wrap gap-3">
+          <NumberLine
+            label="There should be"
+            unit="of them"
+            least={1}
+            most={1000}
+            value={step.count}
+            disabled={!canWrite}
+            onNumber={(count, gesture) =>
+              count !== null && recount(Math.round(count), step.missing, `${gesture}-count`)
+            }
+          />
+          <NumberLine
+            label="Missing on arrival"
+            unit="of them"
+            most={step.count}
+            value={step.missing}
+            disabled={!canWrite}
+            onNumber={(missing, gesture) => recount(step.count, Math.round(missing ?? 0), `${gesture}-missing`)}
+          />
+          <NumberLine
+            label="Length under the head"
+            unit="mm"
+            most={1000}
+            value={step.lengthMm}
+            disabled={!canWrite}
+            onNumber={(lengthMm, gesture) => put({ lengthMm }, `${gesture}-length`)}
+          />
+        </div>
+      )}
+      <StepPictures step={step} onPictures={(pictureIds) => put({ pictureIds })} />
+      <div className="flex flex-wrap gap-2">
+        {step.number > 0 && !roundOff(step) && step.leaveAlone === '' && (
+          <Button disabled={!canWrite} onClick={() => again(step.number)}>
+            Off again
+          </Button>
+        )}
+        <Button
+          look="quiet"
+          disabled={!canWrite}
+          onClick={() => dispatch(happen({ type: 'stepRemoved', stepId: step.id }))}
+        >
+          Take this step out
+        </Button>
+      </div>
+    </div>
+  );
+}

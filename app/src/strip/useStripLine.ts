@@ -1,0 +1,79 @@
+import { nanoid } from 'nanoid';
+import { useNavigate } from 'react-router';
+import { LOOPS, newStep, offAgain, readLine, type LoopKind, type StepDraft } from '@loose-pulley/core/strip';
+import { happen } from '../keeping/actions';
+import { sayMoment } from '../keeping/moments';
+import { saidAloud } from '../store/openTicket';
+import { useAppDispatch } from '../store/store';
+import { useTicket } from '../ticket/useTicket';
+
+/** Does what a typed line says. @returns whether it was done; a refusal is said in the strip below */
+export function useStripLine() {
+  const { ticket } = useTicket();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+
+  const addStep = (draft: StepDraft): boolean =>
+    dispatch(happen({ type: 'stepPut', step: newStep(ticket.strip, draft, nanoid(10), new Date().toISOString()) }));
+  const openLoop = (kind: LoopKind, words: string): boolean => {
+    // Pads that were bridged before a plug came off are freed only once that plug is back.
+    const lastPlug =
+      kind === 'laserBridged' ? ticket.strip.steps.findLast((step) => step.kind === 'connector') : undefined;
+    return dispatch(
+      happen({
+        type: 'loopPut',
+        loop: {
+          id: nanoid(10),
+          kind,
+          words: words || LOOPS[kind].name,
+          closes: LOOPS[kind].closes,
+          before: LOOPS[kind].before,
+          openedAt: new Date().toISOString(),
+          closedAt: null,
+          afterStepId: lastPlug?.id ?? null,
+        },
+      }),
+    );
+  };
+  const again = (number: number): boolean => {
+    const step = ticket.strip.steps.find((one) => one.number === number);
+    const off = step && offAgain(ticket.strip, step);
+    if (!step || !off) {
+      dispatch(saidAloud({ text: `There is no number ${number} on this strip.`, to: null }));
+      return false;
+    }
+    if (!off.ok) {
+      dispatch(saidAloud({ text: off.problem, to: null }));
+      return false;
+    }
+    return dispatch(happen({ type: 'stepPut', step: off.value }));
+  };
+  const doLine = (typed: string): boolean => {
+    const read = readLine(typed);
+    switch (read?.type) {
+      case 'step':
+        return addStep(read.step);
+      case 'loop':
+        return openLoop(read.kind, read.words);
+      case 'again':
+        return again(read.number);
+      case 'found':
+        return dispatch(
+          happen({
+            type: 'foundPut',
+            found: { id: nanoid(10), what: read.what, where: read.where, guess: '', homed: false, pictureIds: [] },
+          }),
+        );
+      case 'moment':
+        if (read.moment === 'handBack') {
+          void navigate(`/t/${ticket.id}/handBack`);
+          return true;
+        }
+        dispatch(sayMoment(read.moment));
+        return true;
+      default:
+        return false;
+    }
+  };
+  return { doLine, addStep, openLoop, again };
+}
