@@ -73,7 +73,7 @@ export function StepList({
                       <span className="block text-sm text-soft">off {step.rounds.length} times</span>
                     )}
                   </span>
-                  <span className="text-right text-soft">{howItStands(step)}</span>
+                  <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
                 </button>
                 {chosen === step.id && <StepDetails step={step} />}
               </li>

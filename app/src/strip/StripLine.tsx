@@ -25,8 +25,8 @@ export function StripLine() {
     field.current?.focus();
   };
   return (
-    <section aria-labelledby="off-it-comes" className="grid gap-2">
-      <label id="off-it-comes" htmlFor={`${list}-field`} className="text-sm text-soft">
+    <section aria-label="A step" className="grid gap-2">
+      <label htmlFor={`${list}-field`} className="text-sm text-soft">
         Off it comes: one line, one step
       </label>
       <div className="flex gap-2">

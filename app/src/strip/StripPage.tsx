@@ -44,10 +44,10 @@ export function StripPage() {
           <h2 className="text-2xl">Strip</h2>
           <p className="text-soft">
             {strip.opening > 1 && `opening ${strip.opening} · `}
-            {counts.out} screws out
+            {counts.out} {counts.out === 1 ? 'screw' : 'screws'} out
             {counts.shouldBe > counts.out &&
               ` of ${counts.shouldBe}, ${counts.shouldBe - counts.out} missing on arrival`}{' '}
-            · {counts.plugsOff} plugs off
+            · {counts.plugsOff} {counts.plugsOff === 1 ? 'plug' : 'plugs'} off
           </p>
         </div>
         {asked !== null && !labelled && (

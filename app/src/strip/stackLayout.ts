@@ -54,8 +54,9 @@ export function stackLayout(layers: readonly Layer[], widthPx: number): Stack {
     const room = Math.max(thick + SKEW_PX * 0.6 + GAP_PX, rows * STEP_PX + 8);
     const top = y + (room - thick) / 2;
     const balloons = steps.map((step, place): Balloon => {
-      const left = place % 2 === 0;
-      const row = Math.floor(place / 2);
+      // The first half to the left, the rest to the right, so that leaders do not cross.
+      const left = place < rows;
+      const row = left ? place : place - rows;
       const along = (place + 1) / (steps.length + 1);
       return {
         stepId: step.id,

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useNavigate } from 'react-router';
-import { LOOPS, newStep, offAgain, readLine, type LoopKind, type StepDraft } from '@loose-pulley/core/strip';
+import { isOpen, LOOPS, newStep, offAgain, readLine, type LoopKind, type StepDraft } from '@loose-pulley/core/strip';
 import { happen } from '../keeping/actions';
 import { sayMoment } from '../keeping/moments';
 import { saidAloud } from '../store/openTicket';
@@ -13,12 +13,18 @@ export function useStripLine() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
 
-  const addStep = (draft: StepDraft): boolean =>
-    dispatch(happen({ type: 'stepPut', step: newStep(ticket.strip, draft, nanoid(10), new Date().toISOString()) }));
+  const addStep = (draft: StepDraft): boolean => {
+    const step = newStep(ticket.strip, draft, nanoid(10), new Date().toISOString());
+    if (!dispatch(happen({ type: 'stepPut', step }))) return false;
+    // Pads bridged before a plug comes off are freed only once that plug is back.
+    const pads = ticket.strip.loops.find(
+      (loop) => loop.kind === 'laserBridged' && isOpen(loop) && loop.afterStepId === null,
+    );
+    if (pads && step.kind === 'connector')
+      dispatch(happen({ type: 'loopPut', loop: { ...pads, afterStepId: step.id } }));
+    return true;
+  };
   const openLoop = (kind: LoopKind, words: string): boolean => {
-    // Pads that were bridged before a plug came off are freed only once that plug is back.
-    const lastPlug =
-      kind === 'laserBridged' ? ticket.strip.steps.findLast((step) => step.kind === 'connector') : undefined;
     return dispatch(
       happen({
         type: 'loopPut',
@@ -30,7 +36,7 @@ export function useStripLine() {
           before: LOOPS[kind].before,
           openedAt: new Date().toISOString(),
           closedAt: null,
-          afterStepId: lastPlug?.id ?? null,
+          afterStepId: null,
         },
       }),
     );

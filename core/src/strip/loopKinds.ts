@@ -95,10 +95,7 @@ export const LOOPS: Readonly<Record<LoopKind, LoopKnown>> = {
     name: 'Tray left out',
     closes: 'put the tray in',
     before: 'lid',
-    words: [
-      ['tray', 'left', 'out'],
-      ['left', 'out'],
-    ],
+    words: [['tray', 'left', 'out']],
     mind: 'On purpose now, forgotten later.',
   },
   hookedUp: {
@@ -120,7 +117,9 @@ export const LOOPS: Readonly<Record<LoopKind, LoopKnown>> = {
 
 /** The kind of loop that a typed line names, where it names one. @example loopNamed('laser pads bridged') // 'laserBridged' */
 export function loopNamed(line: string): LoopKind | undefined {
-  const words = new Set(line.toLowerCase().split(/[^\p{L}\p{N}]+/u));
+  // What follows a comma tells more of it, and does not name it.
+  const head = line.split(/[,;]/)[0] ?? '';
+  const words = new Set(head.toLowerCase().split(/[^\p{L}\p{N}]+/u));
   return (Object.keys(LOOPS) as LoopKind[]).find((kind) =>
     LOOPS[kind].words.some((list) => list.every((word) => words.has(word))),
   );

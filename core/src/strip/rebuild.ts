@@ -59,6 +59,8 @@ export function rebuildOf({ steps, orders, loops }: Pick<Strip, 'steps' | 'order
     tried = true;
     close(open.filter((loop) => loop.before === 'lid' && !waits(loop)));
   };
+  // What waited for a step that is back already is next: it was put off only for that.
+  close(open.filter((loop) => loop.afterStepId !== null && !waits(loop)));
   for (const step of back) {
     if (step === lid) beforeTheLid();
     items.push({ type: 'step', step });

@@ -65,6 +65,10 @@ describe('one line, one step', () => {
     ],
     ['lid', { kind: 'cover', what: 'lid' }],
     ['tray out', { kind: 'part', what: 'tray' }],
+    [
+      'tray out, clear the switch on the left',
+      { kind: 'part', what: 'tray', orientation: 'clear the switch on the left' },
+    ],
     ['2 tabs front', { kind: 'tabs', count: 2, what: 'tabs front' }],
     ['belt off, two turns on the motor', { kind: 'belt', orientation: 'two turns on the motor' }],
     ['1 ph2 heat sink clamp, leave alone', { kind: 'fasteners', leaveAlone: 'leave alone', what: 'screw' }],
@@ -166,6 +170,13 @@ describe('the way back', () => {
       item.type === 'step' ? item.step.what : item.type === 'loop' ? item.loop.words : 'TRY',
     );
     expect(words).toEqual(['tray', 'plug 8', 'laser pads bridged', 'TRY', 'stop pin out', 'lid', 'screws']);
+  });
+  test('what waited for a step is next once that step is back', () => {
+    const strip = typed('lid', 'laser pads bridged', 'plug 8', '2 ph0 clamp bridge');
+    const waiting = apply(strip, { type: 'loopPut', loop: { ...(strip.loops[0] as Loop), afterStepId: 's2' } });
+    const plug = waiting.steps.find(({ id }) => id === 's2') as Step;
+    const [first] = rebuildOf(apply(waiting, { type: 'stepPut', step: goneBack(plug, 1) }));
+    expect(first?.type).toBe('loop');
   });
   test('every open loop and every step that is off is on the way back exactly once', () => {
     const lines = [

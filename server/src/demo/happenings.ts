@@ -1,5 +1,5 @@
 import type { ComplaintState, Happening, Try } from '@loose-pulley/core/ticket';
-import { LOOPS, newStep, readLine } from '@loose-pulley/core/strip';
+import { LOOPS, newStep, readLine, type Loop } from '@loose-pulley/core/strip';
 import { driveId } from './build';
 
 /* What happens to the demo's tickets, in the few shapes in which it happens. */
@@ -120,31 +120,34 @@ export const observed = (
 /** A strip in typed lines, read and numbered as the page does it. */
 export function stripped(number: string, ...lines: readonly string[]): Happening[] {
   let lastNumber = 0;
+  let pads: Loop | undefined;
   const at = '2026-11-18T10:00:00.000Z';
   return lines.flatMap((line, index): Happening[] => {
     const read = readLine(line);
     if (read?.type === 'step') {
       const step = newStep({ lastNumber, opening: 1 }, read.step, `demo-${number}-st${index}`, at);
       lastNumber = Math.max(lastNumber, step.number);
-      return [{ type: 'stepPut', step }];
+      const bridged = step.kind === 'connector' && pads;
+      if (bridged) pads = undefined;
+      return [
+        { type: 'stepPut', step },
+        ...(bridged ? [{ type: 'loopPut', loop: { ...bridged, afterStepId: step.id } } as const] : []),
+      ];
     }
     if (read?.type === 'loop') {
       const { closes, before } = LOOPS[read.kind];
-      return [
-        {
-          type: 'loopPut',
-          loop: {
-            id: `demo-${number}-lo${index}`,
-            kind: read.kind,
-            words: read.words,
-            closes,
-            before,
-            openedAt: at,
-            closedAt: null,
-            afterStepId: null,
-          },
-        },
-      ];
+      const loop: Loop = {
+        id: `demo-${number}-lo${index}`,
+        kind: read.kind,
+        words: read.words,
+        closes,
+        before,
+        openedAt: at,
+        closedAt: null,
+        afterStepId: null,
+      };
+      if (read.kind === 'laserBridged') pads = loop;
+      return [{ type: 'loopPut', loop }];
     }
     throw new Error(`Demo ticket ${number}: “${line}” is neither a step nor a loop.`);
   });
