@@ -1,11 +1,12 @@
 import { Link } from 'react-router';
-import { describeEvent, redoTarget, undoTarget } from '@loose-pulley/core/ticket';
+import { redoTarget, undoTarget } from '@loose-pulley/core/ticket';
 import { LidLine, MainsLine } from '../clock/MainsLine';
 import { LoopStrip } from '../clock/LoopStrip';
 import { TimerStrip } from '../clock/TimerStrip';
 import { redo, undo } from '../keeping/actions';
 import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
 import { Button } from '../ui/Button';
+import { useDescribe } from './useDescribe';
 
 const SAVING = { kept: 'Kept on this machine', saving: 'Keeping…', failed: 'Not kept' } as const;
 
@@ -16,6 +17,7 @@ export function Foot() {
   const { ticket, said } = useAppSelector(({ openTicket }) => openTicket);
   const count = useAppSelector(({ bench }) => bench.ids.length);
   const open = ticket.status === 'open' ? ticket : undefined;
+  const describe = useDescribe();
   const target = open && undoTarget(open.record);
   const back = open && redoTarget(open.record);
   return (
@@ -30,11 +32,11 @@ export function Foot() {
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
             {open.access === 'writer' ? SAVING[open.saving] : 'Read only'}
           </span>
-          <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => dispatch(undo())}>
-            Undo{target ? `: ${describeEvent(target, open.record.ticket, unit)}` : ''}
+          <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => void dispatch(undo())}>
+            Undo{target && describe ? `: ${describe(target, open.record.ticket, unit)}` : ''}
           </Button>
           {back && open.access === 'writer' && (
-            <Button look="quiet" onClick={() => dispatch(redo())}>
+            <Button look="quiet" onClick={() => void dispatch(redo())}>
               Bring back
             </Button>
           )}

@@ -37,7 +37,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
         ))}
       </select>
       {mains && (
-        <time dateTime={mains.since} className="text-soft">
+        <time dateTime={mains.since} className="text-soft max-sm:hidden">
           since {new Date(mains.since).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
         </time>
       )}

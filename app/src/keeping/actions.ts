@@ -1,8 +1,6 @@
 import { nanoid } from 'nanoid';
 import {
   append,
-  describeEvent,
-  eventPlace,
   newComplaint,
   openRecord,
   redoTarget,
@@ -189,8 +187,8 @@ export const happen =
   };
 
 const step =
-  (way: 'undone' | 'redone'): Thunk =>
-  (dispatch, getState) => {
+  (way: 'undone' | 'redone'): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open') return;
     const target = way === 'undone' ? undoTarget(ticket.record) : redoTarget(ticket.record);
@@ -198,10 +196,11 @@ const step =
       dispatch(saidAloud({ text: way === 'undone' ? 'Nothing to undo.' : 'Nothing to bring back.', to: null }));
       return;
     }
+    if (!dispatch(happen({ type: way, eventId: target.id }))) return;
+    const { describeEvent, eventPlace } = await import('../ticket/describe');
     const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
     const place = eventPlace(target);
     const drive = ticket.record.ticket.drives.find(({ id }) => id === place.driveId);
-    if (!dispatch(happen({ type: way, eventId: target.id }))) return;
     dispatch(
       saidAloud({
         text: `${way === 'undone' ? 'Undone' : 'Brought back'}: ${what}, on ${STATION_NAMES[place.station]}${drive ? `, drive ${drive.name}` : ''}.`,
@@ -209,8 +208,8 @@ const step =
       }),
     );
   };
-export const undo = (): Thunk => step('undone');
-export const redo = (): Thunk => step('redone');
+export const undo = (): Thunk<Promise<void>> => step('undone');
+export const redo = (): Thunk<Promise<void>> => step('redone');
 
 /** The next free ticket number. */
 export function nextNumber(state: RootState): string {

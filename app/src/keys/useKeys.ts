@@ -74,7 +74,7 @@ export function useKeys(open: { jump(): void; help(): void }): void {
         // A field with typing in it undoes its own letters first.
         if (isField(event.target) && (event.target as HTMLInputElement).dataset.dirty === 'true') return;
         event.preventDefault();
-        dispatch(event.shiftKey ? redo() : undo());
+        void dispatch(event.shiftKey ? redo() : undo());
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;

@@ -50,8 +50,8 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
           },
           { id: 'lidOn', name: 'Lid on', note: 'the lid is on now', run: () => dispatch(sayMoment('lid')) },
           { id: 'lidOff', name: 'Lid off', note: 'the lid is off now', run: () => dispatch(sayMoment('lidOff')) },
-          { id: 'undo', name: 'Undo', note: 'Ctrl+Z', run: () => dispatch(undo()) },
-          { id: 'redo', name: 'Bring back', note: 'Ctrl+Shift+Z', run: () => dispatch(redo()) },
+          { id: 'undo', name: 'Undo', note: 'Ctrl+Z', run: () => void dispatch(undo()) },
+          { id: 'redo', name: 'Bring back', note: 'Ctrl+Shift+Z', run: () => void dispatch(redo()) },
         ]
       : [];
   const commands: Entry[] = [

@@ -17,9 +17,7 @@ export {
   AFTER_UNPLUGGING_NAMES,
   CHECK_STATE_NAMES,
   COMPLAINT_STATE_NAMES,
-  describeEvent,
   EVIDENCE_NAMES,
-  eventPlace,
   FITTED_BECAUSE_NAMES,
   headline,
   LID_NAMES,
@@ -32,8 +30,8 @@ export {
   STATION_NAMES,
   VERDICT_NAMES,
   VERDICT_STATE_NAMES,
-  type EventPlace,
 } from './names';
+export { describeEvent, eventPlace, type EventPlace } from './describe';
 export { factsOf, grooveOf, nextStation, picturesNamed, summarise, type TicketSummary } from './summary';
 export { carryOver, knownFrom, type KnownFrom } from './carryOver';
 export { recheckTargets, type RecheckTarget } from './rechecks';
