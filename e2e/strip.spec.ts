@@ -201,3 +201,42 @@ test('a plain guide is ticked off instead of typed, its tools first; a machine i
   await line(page).press('Enter');
   await expect(page.getByText('Number 1 is off already.')).toBeVisible();
 });
+
+test('by touch, by a picture, mirrored on the other deck, and a screw booked in that was never logged', async ({
+  page,
+}) => {
+  await toStrip(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('radio', { name: 'twin tray' }).click();
+  await page.keyboard.press('Alt+3');
+  await page.getByText('By touch, or by a picture').click();
+  await page.getByRole('button', { name: '3 screws', exact: true }).click();
+  await type(page, 'plug 6, stripe to the left');
+  const bytes = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 60;
+    canvas.height = 40;
+    return canvas.toDataURL('image/jpeg').split(',')[1] ?? '';
+  });
+  const picture = page.getByLabel('A picture is the step');
+  await picture.setInputFiles({
+    name: 'cut.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from(bytes, 'base64').subarray(0, 90),
+  });
+  await expect(page.getByText('“cut.jpg” is broken or cut short')).toBeVisible();
+  await picture.setInputFiles({ name: 'off.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(bytes, 'base64') });
+  const shown = page.getByRole('button', { name: /^3 what the picture shows/ });
+  await expect(shown).toBeVisible();
+  await page.getByRole('button', { name: /^2 plug 6/ }).click();
+  await page.getByRole('button', { name: 'The same on the other deck' }).click();
+  await expect(page.getByRole('button', { name: /^4 plug 6, from other deck, stripe to the right/ })).toBeVisible();
+  await page.keyboard.press('Alt+7');
+  await expect(page.getByRole('img', { name: '3 what the picture shows' })).toBeVisible();
+  await page.getByLabel('A screw that was never logged, as it goes in').fill('mumble');
+  await expect(page.getByText('No screw was read in that.')).toBeVisible();
+  await page.getByLabel('A screw that was never logged, as it goes in').fill('1 ph1 left of the fan');
+  await page.getByRole('button', { name: 'Book it in' }).click();
+  await expect(page.getByRole('region', { name: 'Screws in, by layer' })).toContainText('1 of 1, all in');
+  await expect(page.getByText('3 screws are still out')).toBeVisible();
+});

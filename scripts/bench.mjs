@@ -253,6 +253,21 @@ const long = recordOf([
   })),
 ]);
 writeFileSync(join(work, 'long.json'), exchange.writeTicketFile(long));
+const offStep = everything.find(({ type }) => type === 'stepPut').step;
+const deep = recordOf([
+  { ...opening, ticketId: 'bench-strip' },
+  ...Array.from({ length: 400 }, (_, i) => ({
+    type: 'stepPut',
+    step: {
+      ...offStep,
+      id: `s${i}`,
+      number: i + 1,
+      kind: i % 9 === 8 ? 'cover' : 'fasteners',
+      what: i % 9 === 8 ? `cover ${i}` : 'screws',
+    },
+  })),
+]);
+writeFileSync(join(work, 'deep.json'), exchange.writeTicketFile(deep));
 writeFileSync(join(work, 'archive.zip'), exchange.writeArchive(records, '2026-01-31T09:00:00.000Z'));
 const diagnosis = await load('diagnosis');
 const machine = diagnosis.machineOf(diagnosis.KNOWLEDGE, 'carousel');
@@ -310,6 +325,36 @@ row(
   `${ms(median(counting))}, 95th ${ms(quantile(counting, 0.95))}`,
   `${ms(median(counting) - nothing)} over a press that changes nothing; one frame is 16.7 ms`,
 );
+// A strip of 400 steps: one more line, and a balloon pressed.
+await page.goto(`${BENCH}/log`);
+await page.locator('input[type=file]').setInputFiles(join(work, 'deep.json'));
+await page.getByText('1 ticket taken in.').waitFor();
+const openDeep = await usable(`${BENCH}/t/bench-strip/strip`, 'svg [role=button]');
+row('Strip of 400 steps opened', ms(openDeep), `${(openDeep / bare).toFixed(1)} × reference`);
+const adding = await page.evaluate(async () => {
+  const field = document.querySelector('input[placeholder="4 ph1 underside"]');
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+  const times = [];
+  for (let i = 0; i < 12; i++) {
+    set.call(field, `2 ph0 place ${i}`);
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((rest) => setTimeout(rest, 200));
+    const start = performance.now();
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+    await new Promise((painted) => {
+      requestAnimationFrame(() => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = painted;
+        channel.port2.postMessage(0);
+      });
+    });
+    times.push(performance.now() - start);
+    await new Promise((rest) => setTimeout(rest, 200));
+  }
+  if (!document.body.innerText.includes('place 11')) throw new Error('the lines were not taken');
+  return times;
+});
+row('Enter to repaint, one more step at 400', `${ms(median(adding))}, 95th ${ms(quantile(adding, 0.95))}`);
 await page.goto(`${BENCH}/log`);
 const started = Date.now();
 await page.locator('input[type=file]').setInputFiles(join(work, 'archive.zip'));

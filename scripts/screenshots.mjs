@@ -17,6 +17,8 @@ const SHOTS = [
   { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
   { file: 'takein', path: '/t/demo-0147/takeIn' },
   { file: 'find', path: '/t/demo-0147/find', height: 1120 },
+  { file: 'strip', path: '/t/demo-0147/strip', height: 1000 },
+  { file: 'rebuild', path: '/t/demo-0147/rebuild' },
   { file: 'prove', path: '/t/demo-0146/prove' },
   { file: 'handback', path: '/t/demo-0118/handBack' },
   // A4 at 96 dots an inch.

@@ -1,10 +1,11 @@
 import { Link } from 'react-router';
-import { countsOf, leftOvers, rebuildOf } from '@loose-pulley/core/strip';
+import { countsOf, layerCounts, leftOvers, rebuildOf } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../clock/MainsLine';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
 import { FoundParts } from '../strip/FoundParts';
 import { Caution } from '../ui/Caution';
+import { BookIn } from './BookIn';
 import { GearTiming } from './GearTiming';
 import { Orders } from './Orders';
 import { RebuildList } from './RebuildList';
@@ -46,6 +47,25 @@ export function RebuildPage() {
           </p>
         ) : (
           <RebuildList items={items} />
+        )}
+        <BookIn />
+        {strip.steps.length > 0 && (
+          <section aria-labelledby="by-layer">
+            <h3 id="by-layer" className="border-b border-ink pb-1 text-lg">
+              Screws in, by layer
+            </h3>
+            <ul>
+              {layerCounts(strip.steps).map(({ name, off, back }, index) => (
+                <li key={name + String(index)} className="flex justify-between gap-3 border-b border-hair py-1.5">
+                  <span className="first-letter:uppercase">{name}</span>
+                  <span>
+                    <strong>{back}</strong> of {off}
+                    {back === off && ', all in'}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
         )}
         {over.length > 0 && (
           <section aria-labelledby="left-over" className="border-2 border-live px-4 py-3">

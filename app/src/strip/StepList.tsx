@@ -1,4 +1,4 @@
-import { layersOf, roundOff, stepWords, type Step } from '@loose-pulley/core/strip';
+import { layersOf, mirrored, roundOff, stepWords, type Step } from '@loose-pulley/core/strip';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -87,9 +87,9 @@ export function StepList({
 
 /** What may be said of a step later: by touch as well as by the line. */
 function StepDetails({ step }: { readonly step: Step }) {
-  const { canWrite } = useTicket();
+  const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const { again } = useStripLine();
+  const { addStep, again } = useStripLine();
   const put = (changes: Partial<Step>, gesture?: string) =>
     dispatch(happen({ type: 'stepPut', step: { ...step, ...changes } }, gesture));
   const line = (key: 'what' | 'drive' | 'where' | 'orientation' | 'leaveAlone' | 'notNextTime', label: string) => (
@@ -155,6 +155,11 @@ function StepDetails({ step }: { readonly step: Step }) {
         {step.number > 0 && !roundOff(step) && step.leaveAlone === '' && (
           <Button disabled={!canWrite} onClick={() => again(step.number)}>
             Off again
+          </Button>
+        )}
+        {ticket.loader === 'twinTray' && step.number > 0 && (
+          <Button disabled={!canWrite} onClick={() => addStep(mirrored(step))}>
+            The same on the other deck
           </Button>
         )}
         <Button

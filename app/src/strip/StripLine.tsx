@@ -1,8 +1,9 @@
 import { useId, useMemo, useRef, useState } from 'react';
-import { readLine } from '@loose-pulley/core/strip';
+import { readLine, STEP_MINDS } from '@loose-pulley/core/strip';
 import { usePastTickets } from '../ticket/usePastTickets';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
+import { ByTouch } from './ByTouch';
 import { useStripLine } from './useStripLine';
 
 /** One line, one step: what was understood is echoed before Enter, and the next bag's number stands large. */
@@ -63,6 +64,9 @@ export function StripLine() {
             {read.type === 'step' && numbered && (
               <span className="text-soft">It will be number {ticket.strip.lastNumber + 1}.</span>
             )}
+            {read.type === 'step' && STEP_MINDS[read.step.kind] && (
+              <span className="block border-l-4 border-live pl-3">{STEP_MINDS[read.step.kind]}</span>
+            )}
           </>
         ) : (
           <span className="text-soft">
@@ -71,6 +75,7 @@ export function StripLine() {
           </span>
         )}
       </p>
+      {canWrite && <ByTouch />}
       <p className="flex items-baseline gap-3">
         <span className="text-soft">Next bag</span>
         <span className="text-[64px] leading-none font-bold">{ticket.strip.lastNumber + 1}</span>

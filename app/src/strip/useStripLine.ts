@@ -13,8 +13,8 @@ export function useStripLine() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
 
-  const addStep = (draft: StepDraft): boolean => {
-    const step = newStep(ticket.strip, draft, nanoid(10), new Date().toISOString());
+  const addStep = (draft: StepDraft, pictureIds: readonly string[] = []): boolean => {
+    const step = { ...newStep(ticket.strip, draft, nanoid(10), new Date().toISOString()), pictureIds };
     if (!dispatch(happen({ type: 'stepPut', step }))) return false;
     // Pads bridged before a plug comes off are freed only once that plug is back.
     const pads = ticket.strip.loops.find(

@@ -87,3 +87,28 @@ export function leftOvers({ steps, found }: Pick<Strip, 'steps' | 'found'>): str
     ),
   ];
 }
+
+/** How a layer stands on the way back. */
+export interface LayerCount {
+  readonly name: string;
+  readonly off: number;
+  readonly back: number;
+}
+
+/** Screws in and out by layer, of the last time that each came off. @example layerCounts(steps)[0] // { name: 'lid', off: 7, back: 6 } */
+export const layerCounts = (steps: readonly Step[]): LayerCount[] =>
+  layersOf(steps)
+    .map(({ name, steps: own }) => {
+      const rounds = own
+        .filter(({ kind }) => kind === 'fasteners')
+        .flatMap(({ rounds: all }) => {
+          const last = all[all.length - 1];
+          return last ? [last] : [];
+        });
+      return {
+        name,
+        off: rounds.reduce((sum, { off }) => sum + off, 0),
+        back: rounds.reduce((sum, { back }) => sum + (back ?? 0), 0),
+      };
+    })
+    .filter(({ off }) => off > 0);

@@ -3,12 +3,14 @@ import fc from 'fast-check';
 import {
   addOrder,
   applyStrip,
+  bookedIn,
   countsOf,
   EMPTY_STRIP,
   forbidding,
   goneBack,
   layersOf,
   leftOvers,
+  mirrored,
   newStep,
   offAgain,
   orderBack,
@@ -126,6 +128,18 @@ describe('numbers and layers', () => {
         ({ name, steps }) => `${name} ${steps.length}`,
       ),
     ).toEqual(['lid 2', 'tray 3', 'still to come free 1']));
+  test('the other deck is the same mirrored, and has numbers of its own', () => {
+    const strip = typed('plug 6 grey, stripe to the left');
+    const other = newStep(strip, mirrored(strip.steps[0] as Step), 'x', AT);
+    expect(other).toMatchObject({ number: 2, orientation: 'stripe to the right', where: 'other deck', missing: 0 });
+  });
+  test('a screw that was never logged is booked in: it is back, and nothing is left over', () => {
+    const strip = typed('4 ph1 case');
+    const read = readLine('1 ph1 found in the lid');
+    if (read?.type !== 'step') throw new Error('not a step');
+    const after = apply(strip, { type: 'stepPut', step: bookedIn(newStep(strip, read.step, 'x', AT)) });
+    expect(countsOf(after)).toMatchObject({ out: 4, leftOver: 0 });
+  });
   test('the next layer begins anew', () =>
     expect(layersOf(typed('lid', 'front panel').steps).map(({ name }) => name)).toEqual(['lid', 'front panel']));
 });

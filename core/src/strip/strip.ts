@@ -123,3 +123,27 @@ export const goneBack = (step: Step, count: number): Step => ({
   ...step,
   rounds: step.rounds.map((round, index) => (index === step.rounds.length - 1 ? { ...round, back: count } : round)),
 });
+
+/** The same step on the other deck, mirrored. @example mirrored(step).where // 'front left, other deck' */
+export const mirrored = (step: Step): Omit<Step, 'id' | 'at' | 'number' | 'notNextTime' | 'pictureIds' | 'rounds'> => ({
+  kind: step.kind,
+  what: step.what,
+  line: `${step.line}, other deck`.slice(0, 400),
+  count: step.count,
+  missing: 0,
+  drive: step.drive,
+  lengthMm: step.lengthMm,
+  where: [swapSides(step.where), 'other deck'].filter(Boolean).join(', ').slice(0, 400),
+  orientation: swapSides(step.orientation),
+  leaveAlone: step.leaveAlone,
+});
+
+/** Left and right, changed for one another: the two decks mirror each other. */
+const swapSides = (words: string): string =>
+  words.replace(/\b(left|right)\b/gi, (side) => (side.toLowerCase() === 'left' ? 'right' : 'left'));
+
+/** A fastener that was never logged, booked in as it goes back. */
+export const bookedIn = (step: Step): Step => ({
+  ...step,
+  rounds: step.rounds.map((round) => ({ ...round, back: round.off })),
+});
