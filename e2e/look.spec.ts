@@ -50,7 +50,8 @@ for (const [name, path] of views) {
         [...document.querySelectorAll('button, select, input:not([type=file]), a')]
           .filter((element) => element.checkVisibility() && !element.closest('p, dd, li > span, h1, .sr-only'))
           .filter((element) => !element.classList.contains('sr-only'))
-          .filter((element) => element.getBoundingClientRect().height < 43.5)
+          // The whole label of a box to tick is its target.
+          .filter((element) => (element.closest('label') ?? element).getBoundingClientRect().height < 43.5)
           .map((element) => element.outerHTML.slice(0, 120)),
       );
       expect(small).toEqual([]);

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
+import type { describeEvent as describe } from '../ticket/describe';
 
-type Describe = (typeof import('../ticket/describe'))['describeEvent'];
+type Describe = typeof describe;
 
 /** What undo would take back is told once the page stands: until then the button says only what it does. */
 const LATER_MS = 900;

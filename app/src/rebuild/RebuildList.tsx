@@ -50,7 +50,7 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
             <li key="try" className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
               <strong>Try it before the lid</strong>
               <span className="text-soft">Whole, with nothing open that can be touched live.</span>
-              <Link className="underline" to={`/t/${ticket.id}/prove`}>
+              <Link className="inline-flex min-h-11 items-center underline" to={`/t/${ticket.id}/prove`}>
                 On to Prove
               </Link>
             </li>
