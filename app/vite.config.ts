@@ -11,7 +11,7 @@ const FIRST_LOAD = [
   /core\/src\/statistics\/combine/,
   /core\/src\/ticket\/(apply|arrival|index|names|record|summary|types)\./,
   /core\/src\/proving\/(cycles|proof)/,
-  /core\/src\/strip\/(strip|order|loops|types)\./,
+  /core\/src\/strip\/(strip|order|loops|rounds|types)\./,
   /core\/src\/sizing\/(limits|situation)/,
   /preload-helper/,
   /app\/src\/(app|store|keys|clock)\//,

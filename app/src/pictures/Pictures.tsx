@@ -8,6 +8,7 @@ import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';
 import { addPictures } from './addPictures';
 import { Camera } from './Camera';
+import { PictureView } from './PictureView';
 import { usePicture } from './usePicture';
 
 const canFilm = 'mediaDevices' in navigator;
@@ -125,18 +126,20 @@ function PictureFrame({
 }) {
   const dispatch = useAppDispatch();
   const { url, missing } = usePicture(picture.id);
+  const [whole, setWhole] = useState(false);
   const what = picture.caption || `Picture ${number}`;
   return (
     <figure className="grid gap-1">
       {url ? (
-        <a href={url} target="_blank" rel="noreferrer" aria-label={`${what}, whole`}>
+        <button type="button" aria-label={`${what}, whole, with its marks`} onClick={() => setWhole(true)}>
           <img src={url} alt={what} className="aspect-[4/3] w-full border border-hair bg-paper object-contain" />
-        </a>
+        </button>
       ) : (
         <p className="grid aspect-[4/3] place-items-center border border-hair p-3 text-center text-sm text-soft">
           {missing ? 'This picture is not on this machine. The zip of the bench that took it has it.' : 'One moment.'}
         </p>
       )}
+      {whole && <PictureView picture={picture} what={what} onClose={() => setWhole(false)} />}
       <figcaption>
         <TextLine
           label={`Picture ${number} shows`}

@@ -60,7 +60,7 @@ export const addPictures =
           }
           const known = ticket.pictures.find((one) => one.id === id);
           const at = new Date().toISOString();
-          const picture = known ?? { id, caption, at, widthPx, heightPx, bytes: bytes.length };
+          const picture = known ?? { id, caption, at, widthPx, heightPx, bytes: bytes.length, marks: [] };
           if (known || dispatch(happen({ type: 'picturePut', picture }))) ids.push(id);
         }
         const ticket = openTicketOf(getState());

@@ -1,11 +1,12 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
+import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
 import { formatLength } from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { NumberLine } from '../ui/NumberLine';
 
 const RESULT_NAMES: Readonly<Record<GearTrial['result'], string>> = {
@@ -16,11 +17,18 @@ const RESULT_NAMES: Readonly<Record<GearTrial['result'], string>> = {
   uneven: 'disc lies uneven',
 };
 
+const END_NAMES: Readonly<Record<GearTrial['parkedAt'], string>> = {
+  notSaid: 'not said',
+  in: 'tray in',
+  out: 'tray out',
+};
+
 /** Setting a train: where it is parked, each trial shift with what it did, and how far one tooth moves the tray. */
 export function GearTiming() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [what, setWhat] = useState('');
+  const [parkedAt, setParkedAt] = useState<GearTrial['parkedAt']>('notSaid');
   const [teeth, setTeeth] = useState<number | null>(0);
   const [moduleMm, setModuleMm] = useState<number | null>(null);
   const { gearTrials } = ticket.strip;
@@ -32,6 +40,7 @@ export function GearTiming() {
           id: nanoid(10),
           at: new Date().toISOString(),
           what: what.trim().slice(0, 400),
+          parkedAt,
           teeth: Math.round(teeth ?? 0),
           result,
         },
@@ -48,7 +57,7 @@ export function GearTiming() {
         <ol>
           {gearTrials.map((trial) => (
             <li key={trial.id} className="border-b border-hair py-1">
-              {trial.what},{' '}
+              {trial.what},{trial.parkedAt !== 'notSaid' && ` parked with the ${END_NAMES[trial.parkedAt]},`}{' '}
               {trial.teeth === 0 ? 'at the mark' : `${trial.teeth > 0 ? '+' : ''}${trial.teeth} from the mark`}:{' '}
               <strong>{RESULT_NAMES[trial.result]}</strong>
             </li>
@@ -65,6 +74,13 @@ export function GearTiming() {
             className="field text-ink"
           />
         </label>
+        <Choice
+          label="Parked with"
+          value={parkedAt}
+          disabled={!canWrite}
+          options={GEAR_ENDS.map((end) => [end, END_NAMES[end]] as const)}
+          onChoose={setParkedAt}
+        />
         <NumberLine
           label="From the mark, with the clock +"
           unit="teeth"

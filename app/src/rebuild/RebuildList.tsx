@@ -2,9 +2,11 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import {
+  factsOf,
   goneBack,
   LIMIT_WORDS,
   LOOPS,
+  pinOneSide,
   roundOff,
   stepWords,
   type RebuildItem,
@@ -13,7 +15,8 @@ import {
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { BalloonMark } from '../strip/StepList';
-import { SmallPicture } from '../strip/StepPictures';
+import { SmallPicture } from '../pictures/SmallPicture';
+import { PlugMark } from '../strip/PlugMark';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
@@ -124,6 +127,7 @@ function BackStep({
   const [fewer, setFewer] = useState(false);
   const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
   const back = (many: number) => dispatch(happen({ type: 'stepPut', step: goneBack(step, many) }));
+  const side = pinOneSide(`${step.facts.pinOne ?? ''} ${step.orientation}`);
   const belt = step.kind === 'belt';
   const ready = !belt || asked.size === BELT_ASKS.length;
   return (
@@ -133,7 +137,13 @@ function BackStep({
         <span className="min-w-40 grow leading-tight">
           <span className={next ? 'text-lg font-semibold' : 'font-semibold'}>{stepWords(step)}</span>
           {step.kind === 'fasteners' && <span className="block text-sm text-soft">out of bag {step.number}</span>}
+          {factsOf(step).map(([name, words]) => (
+            <span key={name} className="block text-sm text-soft">
+              {name}: {words}
+            </span>
+          ))}
         </span>
+        {step.kind === 'connector' && side && <PlugMark side={side} />}
         {onEarlier && (
           <Button look="quiet" disabled={!canWrite} onClick={onEarlier} aria-label={`Number ${step.number} earlier`}>
             ↑
@@ -161,7 +171,7 @@ function BackStep({
       {step.pictureIds.length > 0 && (
         <div className="flex flex-wrap gap-2 pl-12">
           {step.pictureIds.map((id) => (
-            <SmallPicture key={id} id={id} what={`${step.number} ${step.what}`} />
+            <SmallPicture key={id} id={id} what={`${step.number} ${step.what}`} tall={next} />
           ))}
         </div>
       )}

@@ -33,6 +33,7 @@ export function ByTouch() {
         lengthMm: null,
         where: '',
         orientation: '',
+        facts: {},
         leaveAlone: '',
       },
       added.ids,

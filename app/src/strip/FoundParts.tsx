@@ -1,6 +1,7 @@
 import type { FoundPart } from '@loose-pulley/core/strip';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
+import { PictureAdd } from '../pictures/PictureAdd';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';
@@ -29,6 +30,12 @@ export function FoundParts() {
             maxLength={400}
             disabled={!canWrite}
             onText={(guess, gesture) => put({ ...one, guess }, gesture)}
+          />
+          <PictureAdd
+            ids={one.pictureIds}
+            what={`found: ${one.what}`}
+            label="Picture of it"
+            onPictures={(pictureIds) => put({ ...one, pictureIds })}
           />
           <div className="flex gap-2">
             <Button aria-pressed={one.homed} disabled={!canWrite} onClick={() => put({ ...one, homed: !one.homed })}>

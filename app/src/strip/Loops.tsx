@@ -25,6 +25,8 @@ export function Loops() {
       {open.length === 0 && <p className="text-soft">None open.</p>}
       <ul>
         {open.map((loop) => {
+          const first = open.find(({ id }) => id === loop.afterLoopId);
+          const others = open.filter(({ id }) => id !== loop.id);
           const after = ticket.strip.steps.find(({ id }) => id === loop.afterStepId);
           return (
             <li key={loop.id} className="grid gap-1 border-b border-hair py-2">
@@ -33,9 +35,30 @@ export function Loops() {
                   ↺{' '}
                 </span>
                 <strong>{loop.words}</strong>: {loop.closes}
-                {after && `, after number ${after.number}`}, before {LIMIT_WORDS[loop.before]}.
+                {after && `, after number ${after.number}`}
+                {first && `, after “${first.words}”`}, before {LIMIT_WORDS[loop.before]}.
               </p>
               {LOOPS[loop.kind].mind && <p className="text-sm text-soft">{LOOPS[loop.kind].mind}</p>}
+              {others.length > 0 && (
+                <label className="grid gap-1 text-sm text-soft">
+                  Ends only after
+                  <select
+                    value={first?.id ?? ''}
+                    disabled={!canWrite}
+                    className="field w-full text-ink"
+                    onChange={(event) =>
+                      dispatch(happen({ type: 'loopPut', loop: { ...loop, afterLoopId: event.target.value || null } }))
+                    }
+                  >
+                    <option value="">nothing else</option>
+                    {others.map(({ id, words }) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              )}
               <Button
                 className="justify-self-start"
                 disabled={!canWrite}

@@ -1,4 +1,16 @@
-import { layersOf, mirrored, roundOff, stepWords, type Step } from '@loose-pulley/core/strip';
+import {
+  FACT_NAMES,
+  FACTS_OF,
+  KIND_NAMES,
+  layersOf,
+  mirrored,
+  pinOneSide,
+  roundOff,
+  STEP_KINDS,
+  stepWords,
+  type Step,
+  type StepKind,
+} from '@loose-pulley/core/strip';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -6,7 +18,8 @@ import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';
 import { NumberLine } from '../ui/NumberLine';
 import { TextLine } from '../ui/TextLine';
-import { StepPictures } from './StepPictures';
+import { PictureAdd } from '../pictures/PictureAdd';
+import { PlugMark } from './PlugMark';
 import { useStripLine } from './useStripLine';
 
 /** A step's number in its circle; a note has none. */
@@ -43,9 +56,12 @@ const howItStands = (step: Step): string => {
 export function StepList({
   chosen,
   onChoose,
+  onBefore,
 }: {
   readonly chosen: string | null;
   readonly onChoose: (id: string | null) => void;
+  /** The next line is to go in before this step. */
+  readonly onBefore: (id: string) => void;
 }) {
   const { ticket } = useTicket();
   const layers = layersOf(ticket.strip.steps);
@@ -75,7 +91,7 @@ export function StepList({
                   </span>
                   <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
                 </button>
-                {chosen === step.id && <StepDetails step={step} />}
+                {chosen === step.id && <StepDetails step={step} onBefore={() => onBefore(step.id)} />}
               </li>
             ))}
           </ol>
@@ -86,7 +102,7 @@ export function StepList({
 }
 
 /** What may be said of a step later: by touch as well as by the line. */
-function StepDetails({ step }: { readonly step: Step }) {
+function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefore: () => void }) {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const { addStep, again } = useStripLine();
@@ -101,6 +117,7 @@ function StepDetails({ step }: { readonly step: Step }) {
       onText={(text, gesture) => put({ [key]: text }, `${gesture}-${key}`)}
     />
   );
+  const side = pinOneSide(`${step.facts.pinOne ?? ''} ${step.orientation}`);
   const screws = step.kind === 'fasteners';
   /** A changed count changes what came off, as long as it is off. */
   const recount = (count: number, missing: number, gesture: string): void => {
@@ -112,13 +129,39 @@ function StepDetails({ step }: { readonly step: Step }) {
   return (
     <div className="grid gap-3 pb-4 pl-12">
       <div className="grid gap-3 sm:grid-cols-2">
+        <label className="grid gap-1 text-sm text-soft">
+          Kind
+          <select
+            value={step.kind}
+            disabled={!canWrite || step.kind === 'note'}
+            className="field w-full text-lg text-ink"
+            onChange={(event) => put({ kind: event.target.value as StepKind })}
+          >
+            {STEP_KINDS.filter((kind) => kind !== 'note' || step.kind === 'note').map((kind) => (
+              <option key={kind} value={kind}>
+                {KIND_NAMES[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
         {line('what', 'What')}
         {line('where', 'Where')}
         {screws && line('drive', 'Drive')}
         {line('orientation', 'Which way round')}
+        {FACTS_OF[step.kind].map((fact) => (
+          <TextLine
+            key={fact}
+            label={FACT_NAMES[fact]}
+            value={step.facts[fact] ?? ''}
+            maxLength={200}
+            disabled={!canWrite}
+            onText={(words, gesture) => put({ facts: { ...step.facts, [fact]: words } }, `${gesture}-${fact}`)}
+          />
+        ))}
         {line('leaveAlone', 'Leave alone, because')}
         {line('notNextTime', 'Not needed next time, because')}
       </div>
+      {side && step.kind === 'connector' && <PlugMark side={side} />}
       {screws && (
         <div className="flex flex-wrap gap-3">
           <NumberLine
@@ -150,13 +193,21 @@ function StepDetails({ step }: { readonly step: Step }) {
           />
         </div>
       )}
-      <StepPictures step={step} onPictures={(pictureIds) => put({ pictureIds })} />
+      <PictureAdd
+        ids={step.pictureIds}
+        what={`${step.number} ${step.what}`}
+        label="Picture of it"
+        onPictures={(pictureIds) => put({ pictureIds })}
+      />
       <div className="flex flex-wrap gap-2">
         {step.number > 0 && !roundOff(step) && step.leaveAlone === '' && (
           <Button disabled={!canWrite} onClick={() => again(step.number)}>
             Off again
           </Button>
         )}
+        <Button disabled={!canWrite} onClick={onBefore}>
+          Put a step in before this one
+        </Button>
         {ticket.loader === 'twinTray' && step.number > 0 && (
           <Button disabled={!canWrite} onClick={() => addStep(mirrored(step))}>
             The same on the other deck

@@ -1,5 +1,5 @@
-import { useId, useMemo, useRef, useState } from 'react';
-import { readLine, STEP_MINDS } from '@loose-pulley/core/strip';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { readLine, STEP_MINDS, type Step } from '@loose-pulley/core/strip';
 import { usePastTickets } from '../ticket/usePastTickets';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -7,12 +7,22 @@ import { ByTouch } from './ByTouch';
 import { useStripLine } from './useStripLine';
 
 /** One line, one step: what was understood is echoed before Enter, and the next bag's number stands large. */
-export function StripLine() {
+export function StripLine({
+  before,
+  onPlaced,
+}: {
+  /** The next line goes in before this step, late. */
+  readonly before: Step | undefined;
+  readonly onPlaced: () => void;
+}) {
   const { ticket, canWrite } = useTicket();
   const { doLine } = useStripLine();
   const [text, setText] = useState('');
   const list = useId();
   const field = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (before) field.current?.focus();
+  }, [before]);
   const past = usePastTickets();
   // Words complete from the bench's own past, the same mechanism's first.
   const lines = useMemo(
@@ -22,7 +32,10 @@ export function StripLine() {
   const read = readLine(text);
   const numbered = read?.type !== 'step' || read.step.kind !== 'note';
   const put = (): void => {
-    if (doLine(text)) setText('');
+    if (doLine(text, before?.id)) {
+      setText('');
+      onPlaced();
+    }
     field.current?.focus();
   };
   return (
@@ -30,6 +43,14 @@ export function StripLine() {
       <label htmlFor={`${list}-field`} className="text-sm text-soft">
         Off it comes: one line, one step
       </label>
+      {before && (
+        <p className="flex flex-wrap items-center justify-between gap-3 border-l-4 border-ink pl-3">
+          It goes in before number {before.number}, {before.what}.
+          <Button look="quiet" onClick={onPlaced}>
+            At the end after all
+          </Button>
+        </p>
+      )}
       <div className="flex gap-2">
         <input
           id={`${list}-field`}

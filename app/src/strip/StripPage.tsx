@@ -21,7 +21,9 @@ export function StripPage() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState<string | null>(null);
+  const [before, setBefore] = useState<string | null>(null);
   const { strip } = ticket;
+  const beforeStep = strip.steps.find(({ id }) => id === before);
   const counts = countsOf(strip);
   const go = (stepId: string): void => {
     setChosen(stepId);
@@ -60,13 +62,13 @@ export function StripPage() {
           Unplug before opening; parts may stay charged. Laser light is dangerous with the lid off. Clips fly: a hand
           round them, eyes away.
         </Caution>
-        <StripLine />
+        <StripLine before={beforeStep} onPlaced={() => setBefore(null)} />
         {empty ? (
           <Guide />
         ) : (
           <div className="grid grid-cols-1 gap-6 xl:grid-cols-[minmax(0,320px)_minmax(0,1fr)]">
             <StackDrawing steps={strip.steps} onChoose={go} />
-            <StepList chosen={chosen} onChoose={setChosen} />
+            <StepList chosen={chosen} onChoose={setChosen} onBefore={setBefore} />
           </div>
         )}
       </div>

@@ -13,9 +13,9 @@ export function useStripLine() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
 
-  const addStep = (draft: StepDraft, pictureIds: readonly string[] = []): boolean => {
+  const addStep = (draft: StepDraft, pictureIds: readonly string[] = [], beforeId?: string): boolean => {
     const step = { ...newStep(ticket.strip, draft, nanoid(10), new Date().toISOString()), pictureIds };
-    if (!dispatch(happen({ type: 'stepPut', step }))) return false;
+    if (!dispatch(happen({ type: 'stepPut', step, ...(beforeId && { beforeId }) }))) return false;
     // Pads bridged before a plug comes off are freed only once that plug is back.
     const pads = ticket.strip.loops.find(
       (loop) => loop.kind === 'laserBridged' && isOpen(loop) && loop.afterStepId === null,
@@ -37,6 +37,7 @@ export function useStripLine() {
           openedAt: new Date().toISOString(),
           closedAt: null,
           afterStepId: null,
+          afterLoopId: null,
         },
       }),
     );
@@ -54,11 +55,11 @@ export function useStripLine() {
     }
     return dispatch(happen({ type: 'stepPut', step: off.value }));
   };
-  const doLine = (typed: string): boolean => {
+  const doLine = (typed: string, beforeId?: string): boolean => {
     const read = readLine(typed);
     switch (read?.type) {
       case 'step':
-        return addStep(read.step);
+        return addStep(read.step, [], beforeId);
       case 'loop':
         return openLoop(read.kind, read.words);
       case 'again':

@@ -8,7 +8,6 @@ import {
   TEST_DISCS,
   TIMING_SIDES,
 } from '../proving';
-import { GEAR_RESULTS, LOOP_KINDS, LOOP_LIMITS, STEP_KINDS } from '../strip';
 import {
   AFTER_UNPLUGGING,
   COMPLAINT_STATES,
@@ -31,46 +30,13 @@ import {
   WAITING_FOR,
   type EventType,
 } from '../ticket';
+import { day, flag, id, listOf, number, one, pictureId, shape, some, text, time } from './fields';
+import { found, gearTrial, loop, order, park, step, strip } from './stripSchema';
 
 /**
  * The stored format, version 2, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
  * holds the two together. Nothing is coerced and nothing unknown is let through.
  */
-
-/** Text, bounded so that a runaway file cannot fill the store. Empty is allowed, missing is not. */
-const text = (most: number) => yup.string().strict().defined().max(most);
-const id = () => text(64).min(1);
-const number = (least: number, most: number) => yup.number().strict().defined().min(least).max(most);
-const flag = () => yup.boolean().strict().defined();
-const one = <T extends string>(values: readonly T[]) =>
-  yup
-    .string()
-    .strict()
-    .defined()
-    .oneOf([...values]);
-const shape = (fields: yup.ObjectShape) => yup.object(fields).strict().defined().noUnknown(true);
-const listOf = (item: yup.ISchema<unknown>, most: number) =>
-  yup
-    .array(item as yup.AnySchema)
-    .strict()
-    .defined()
-    .max(most);
-const time = () =>
-  yup
-    .string()
-    .strict()
-    .defined()
-    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/);
-/** A day, or nothing. */
-const day = () =>
-  yup
-    .string()
-    .strict()
-    .defined()
-    .matches(/^(\d{4}-\d\d-\d\d)?$/);
-/** The same fields, each of which may be missing: what a change carries. */
-const some = (fields: Record<string, yup.AnySchema>) =>
-  shape(Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.optional()])));
 
 const measurands = [
   'section',
@@ -180,12 +146,6 @@ const check = () =>
 const lid = () => shape({ state: one(LID_STATES), since: time() });
 const evidence = () => shape({ id: id(), kind: one(EVIDENCE_KINDS), words: text(400), age: text(80) });
 const afterUnplugging = () => shape({ result: one(AFTER_UNPLUGGING), at: time() });
-const pictureId = () =>
-  yup
-    .string()
-    .strict()
-    .defined()
-    .matches(/^[0-9a-f]{64}$/);
 const picture = () =>
   shape({
     id: pictureId(),
@@ -194,6 +154,7 @@ const picture = () =>
     widthPx: number(1, 20_000),
     heightPx: number(1, 20_000),
     bytes: number(1, 50_000_000),
+    marks: listOf(shape({ id: id(), xFraction: number(0, 1), yFraction: number(0, 1), words: text(200) }), 50),
   });
 const timing = () =>
   shape({
@@ -207,49 +168,6 @@ const timing = () =>
 const recheck = () => shape({ treatmentId: id(), of: id(), result: one(RECHECK_RESULTS) });
 const observation = () => shape({ id: id(), at: time(), testId: id(), outcome: id(), driveId: id().nullable() });
 const verdict = () => shape({ causeId: id(), state: one(VERDICT_STATES), words: text(200), at: time() });
-const step = () =>
-  shape({
-    id: id(),
-    at: time(),
-    number: number(0, 10_000),
-    kind: one(STEP_KINDS),
-    what: text(400),
-    line: text(400),
-    count: number(0, 1000),
-    missing: number(0, 1000),
-    drive: text(40),
-    lengthMm: number(0, 1000).nullable(),
-    where: text(400),
-    orientation: text(400),
-    leaveAlone: text(400),
-    notNextTime: text(400),
-    pictureIds: listOf(pictureId(), 20),
-    rounds: listOf(shape({ opening: number(1, 1000), off: number(0, 1000), back: number(0, 1000).nullable() }), 200),
-  });
-const loop = () =>
-  shape({
-    id: id(),
-    kind: one(LOOP_KINDS),
-    words: text(400),
-    closes: text(400),
-    before: one(LOOP_LIMITS),
-    openedAt: time(),
-    closedAt: time().nullable(),
-    afterStepId: id().nullable(),
-  });
-const order = () => shape({ id: id(), firstId: id(), thenId: id(), why: text(400) });
-const found = () =>
-  shape({
-    id: id(),
-    what: text(400),
-    where: text(400),
-    guess: text(400),
-    homed: flag(),
-    pictureIds: listOf(pictureId(), 20),
-  });
-const gearTrial = () =>
-  shape({ id: id(), at: time(), what: text(400), teeth: number(-99, 99), result: one(GEAR_RESULTS) });
-const park = () => shape({ since: time(), lies: text(1000), awaited: text(1000) });
 const offer = () => shape({ id: id(), what: text(400), answer: one(OFFER_ANSWERS), by: text(400) });
 const questionSheet = () =>
   shape({ id: id(), at: time(), questions: listOf(shape({ id: id(), text: text(1000) }), 100) });
@@ -307,16 +225,7 @@ const ticket = shape({
   offers: listOf(offer(), 100),
   observations: listOf(observation(), 1000),
   verdicts: listOf(verdict(), 200),
-  strip: shape({
-    steps: listOf(step(), 5000),
-    lastNumber: number(0, 10_000),
-    opening: number(1, 1000),
-    loops: listOf(loop(), 500),
-    orders: listOf(order(), 2000),
-    found: listOf(found(), 500),
-    gearTrials: listOf(gearTrial(), 500),
-    park: park().nullable(),
-  }),
+  strip: strip(),
   handBack: shape(handBack),
 });
 
@@ -343,7 +252,7 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   timingPut: { timing: timing() },
   timingRemoved: { timingId: id() },
   recheckPut: { recheck: recheck() },
-  stepPut: { step: step() },
+  stepPut: { step: step(), beforeId: id().optional() },
   stepRemoved: { stepId: id() },
   openedAgain: {},
   loopPut: { loop: loop() },

@@ -7,7 +7,6 @@ export {
   layerCounts,
   layersOf,
   leftOvers,
-  roundOff,
   STILL_TO_COME,
   type Counts,
   type Layer,
@@ -15,6 +14,9 @@ export {
 } from './layers';
 export { addOrder } from './order';
 export { orderBack, rebuildOf, type RebuildItem } from './rebuild';
-export { applyStrip, bookedIn, EMPTY_STRIP, goneBack, mirrored, newStep, offAgain, type StripHappening } from './strip';
+export { roundOff } from './rounds';
+export { applyStrip, EMPTY_STRIP, type StripHappening } from './strip';
+export { bookedIn, goneBack, mirrored, newStep, offAgain } from './steps';
 export { GUIDES, type GuideLine } from './guides';
+export { factsOf, FACT_NAMES, FACTS_OF, KIND_NAMES, pinOneSide, type Facts } from './facts';
 export { STEP_MINDS } from './minds';

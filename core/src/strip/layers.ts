@@ -1,3 +1,4 @@
+import { roundOff } from './rounds';
 import type { Step, Strip } from './types';
 
 /** Steps that belong together because they free one thing. */
@@ -27,12 +28,6 @@ export function layersOf(steps: readonly Step[]): Layer[] {
   if (open.length > 0) layers.push({ name: STILL_TO_COME, steps: open });
   return layers;
 }
-
-/** The step's last time off, where it is off now. */
-export const roundOff = (step: Step) => {
-  const last = step.rounds[step.rounds.length - 1];
-  return last?.back === null ? last : undefined;
-};
 
 /** How many fasteners are where. */
 export interface Counts {

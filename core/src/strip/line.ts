@@ -12,7 +12,17 @@ export type ReadLine =
 /** A step before it has its number. */
 export type StepDraft = Pick<
   Step,
-  'kind' | 'what' | 'line' | 'count' | 'missing' | 'drive' | 'lengthMm' | 'where' | 'orientation' | 'leaveAlone'
+  | 'kind'
+  | 'what'
+  | 'line'
+  | 'count'
+  | 'missing'
+  | 'drive'
+  | 'lengthMm'
+  | 'where'
+  | 'orientation'
+  | 'facts'
+  | 'leaveAlone'
 >;
 
 const NUMBERS: Readonly<Record<string, number>> = {
@@ -122,6 +132,7 @@ const draft = (kind: StepKind, line: string, more: Partial<StepDraft> = {}): Ste
   lengthMm: null,
   where: '',
   orientation: '',
+  facts: {},
   leaveAlone: '',
   ...more,
 });

@@ -1,5 +1,5 @@
-import { roundOff } from './layers';
 import { isOpen } from './loops';
+import { roundOff } from './rounds';
 import type { Loop, Order, Step, Strip } from './types';
 
 /** One thing to do on the way back. */
@@ -44,14 +44,19 @@ export function rebuildOf({ steps, orders, loops }: Pick<Strip, 'steps' | 'order
   const lid = off.find(({ kind }) => kind === 'cover');
   const items: RebuildItem[] = [];
   const closed = new Set<string>();
+  const stillOff = new Set(off.map(({ id }) => id));
+  const waits = ({ afterStepId }: Loop): boolean => afterStepId !== null && stillOff.has(afterStepId);
   const close = (list: readonly Loop[]): void => {
     for (const loop of list) {
       if (closed.has(loop.id)) continue;
+      // What must end before it comes first, whatever its own limit; circles are refused when they are said.
+      const first = open.filter(({ id }) => id === loop.afterLoopId);
+      if (first.some(waits)) continue;
+      close(first);
       closed.add(loop.id);
       items.push({ type: 'loop', loop });
     }
   };
-  const waits = ({ afterStepId }: Loop): boolean => afterStepId !== null && off.some(({ id }) => id === afterStepId);
   let tried = false;
   const beforeTheLid = (): void => {
     close(open.filter((loop) => loop.before === 'power' && !waits(loop)));
@@ -64,6 +69,7 @@ export function rebuildOf({ steps, orders, loops }: Pick<Strip, 'steps' | 'order
   for (const step of back) {
     if (step === lid) beforeTheLid();
     items.push({ type: 'step', step });
+    stillOff.delete(step.id);
     close(open.filter(({ afterStepId }) => afterStepId === step.id));
   }
   if (off.length > 0 || open.length > 0) {

@@ -46,6 +46,7 @@ const typed = (...lines: string[]): Strip =>
         openedAt: AT,
         closedAt: null,
         afterStepId: null,
+        afterLoopId: null,
       };
       return apply(strip, { type: 'loopPut', loop });
     }

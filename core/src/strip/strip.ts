@@ -1,4 +1,6 @@
 import { ok, refuse, type Result } from '../units';
+import { roundOff } from './rounds';
+import { isOpen } from './loops';
 import { addOrder } from './order';
 import type { FoundPart, GearTrial, Loop, Order, Park, Step, Strip } from './types';
 
@@ -15,7 +17,7 @@ export const EMPTY_STRIP: Strip = {
 
 /** What can happen to a strip. */
 export type StripHappening =
-  | { readonly type: 'stepPut'; readonly step: Step }
+  | { readonly type: 'stepPut'; readonly step: Step; readonly beforeId?: string }
   | { readonly type: 'stepRemoved'; readonly stepId: string }
   | { readonly type: 'openedAgain' }
   | { readonly type: 'loopPut'; readonly loop: Loop }
@@ -28,6 +30,12 @@ export type StripHappening =
 
 function upsert<T extends { readonly id: string }>(list: readonly T[], item: T): readonly T[] {
   return list.some(({ id }) => id === item.id) ? list.map((old) => (old.id === item.id ? item : old)) : [...list, item];
+}
+/** A step put in late: before the one that came off after it. */
+function placed(steps: readonly Step[], step: Step, beforeId: string): readonly Step[] {
+  const rest = without(steps, step.id);
+  const at = rest.findIndex(({ id }) => id === beforeId);
+  return at < 0 ? [...rest, step] : [...rest.slice(0, at), step, ...rest.slice(at)];
 }
 const without = <T extends { readonly id: string }>(list: readonly T[], gone: string): readonly T[] =>
   list.filter(({ id }) => id !== gone);
@@ -55,7 +63,7 @@ export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
       }
       return ok({
         ...strip,
-        steps: upsert(strip.steps, step),
+        steps: event.beforeId === undefined ? upsert(strip.steps, step) : placed(strip.steps, step, event.beforeId),
         lastNumber: Math.max(strip.lastNumber, step.number),
       });
     }
@@ -71,7 +79,8 @@ export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
     case 'loopPut': {
       const old = strip.loops.find(({ id }) => id === event.loop.id);
       if (old && old.closedAt !== null) return refuse(`“${old.words}” has ended. Open it anew.`);
-      return ok({ ...strip, loops: upsert(strip.loops, event.loop) });
+      const early = loopWaits(strip, event.loop);
+      return early ? refuse(early) : ok({ ...strip, loops: upsert(strip.loops, event.loop) });
     }
     case 'orderSaid': {
       const orders = addOrder(strip.orders, event.order, strip.steps);
@@ -90,60 +99,19 @@ export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
   }
 }
 
-/** A step from a draft, with the next number and its first time off. Notes have no number and are never off. */
-export function newStep(
-  strip: Pick<Strip, 'lastNumber' | 'opening'>,
-  draft: Omit<Step, 'id' | 'at' | 'number' | 'notNextTime' | 'pictureIds' | 'rounds'>,
-  id: string,
-  at: string,
-): Step {
-  const note = draft.kind === 'note';
-  const stays = note || draft.leaveAlone !== '';
-  return {
-    ...draft,
-    id,
-    at,
-    number: note ? 0 : strip.lastNumber + 1,
-    notNextTime: '',
-    pictureIds: [],
-    rounds: stays ? [] : [{ opening: strip.opening, off: draft.count - draft.missing, back: null }],
-  };
+/** Why a loop cannot be said yet, where it cannot: it waits for a step or another loop, or the two wait for each other. */
+function loopWaits({ steps, loops }: Strip, loop: Loop): string | undefined {
+  const open = loops.filter((one) => one.id !== loop.id && isOpen(one));
+  // Round and round: each step of the walk is one loop that is still open.
+  for (let at = loop.afterLoopId, left = loops.length; at !== null && left >= 0; left--) {
+    if (at === loop.id) return `“${loop.words}” would wait for itself. Say the order the other way round.`;
+    at = open.find(({ id }) => id === at)?.afterLoopId ?? null;
+  }
+  if (loop.closedAt === null) return undefined;
+  const step = steps.find(({ id }) => id === loop.afterStepId);
+  if (step && roundOff(step)) {
+    return `“${loop.words}” ends only when number ${step.number}, ${step.what}, is back. Say that first, on Rebuild.`;
+  }
+  const first = open.find(({ id }) => id === loop.afterLoopId);
+  return first && `“${loop.words}” ends only after “${first.words}”. End that first.`;
 }
-
-/** A step that comes off once more, in this opening, under its old number. Refused while it is off. */
-export function offAgain(strip: Pick<Strip, 'opening'>, step: Step): Result<Step> {
-  const last = step.rounds[step.rounds.length - 1];
-  if (last?.back === null) return refuse(`Number ${step.number} is off already.`);
-  const off = last ? (last.back ?? last.off) : step.count - step.missing;
-  return ok({ ...step, rounds: [...step.rounds, { opening: strip.opening, off, back: null }] });
-}
-
-/** A step that went back, with how many. */
-export const goneBack = (step: Step, count: number): Step => ({
-  ...step,
-  rounds: step.rounds.map((round, index) => (index === step.rounds.length - 1 ? { ...round, back: count } : round)),
-});
-
-/** The same step on the other deck, mirrored. @example mirrored(step).where // 'front left, other deck' */
-export const mirrored = (step: Step): Omit<Step, 'id' | 'at' | 'number' | 'notNextTime' | 'pictureIds' | 'rounds'> => ({
-  kind: step.kind,
-  what: step.what,
-  line: `${step.line}, other deck`.slice(0, 400),
-  count: step.count,
-  missing: 0,
-  drive: step.drive,
-  lengthMm: step.lengthMm,
-  where: [swapSides(step.where), 'other deck'].filter(Boolean).join(', ').slice(0, 400),
-  orientation: swapSides(step.orientation),
-  leaveAlone: step.leaveAlone,
-});
-
-/** Left and right, changed for one another: the two decks mirror each other. */
-const swapSides = (words: string): string =>
-  words.replace(/\b(left|right)\b/gi, (side) => (side.toLowerCase() === 'left' ? 'right' : 'left'));
-
-/** A fastener that was never logged, booked in as it goes back. */
-export const bookedIn = (step: Step): Step => ({
-  ...step,
-  rounds: step.rounds.map((round) => ({ ...round, back: round.off })),
-});

@@ -14,6 +14,28 @@ export const STEP_KINDS = [
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
+/** What is worth knowing of some kinds of step beyond the line. */
+export const STEP_FACTS = [
+  'head',
+  'driverFitted',
+  'latch',
+  'hides',
+  'ways',
+  'keyed',
+  'pinOne',
+  'route',
+  'lookAlikes',
+  'side',
+  'turns',
+  'direction',
+  'leaves',
+  'parkedAt',
+  'mark',
+  'seenFrom',
+  'homes',
+] as const;
+export type StepFact = (typeof STEP_FACTS)[number];
+
 /** One time that a step was off: a machine may be opened several times. */
 export interface Round {
   readonly opening: number;
@@ -45,6 +67,8 @@ export interface Step {
   readonly where: string;
   /** Which way round: stripe to the left, arrow to the back, two turns on the motor. */
   readonly orientation: string;
+  /** What else is known of it; a fact that is not known is not there. */
+  readonly facts: Readonly<Partial<Record<StepFact, string>>>;
   /** Why it must be left alone, or was not needed; empty where it is an ordinary step. */
   readonly leaveAlone: string;
   readonly notNextTime: string;
@@ -84,6 +108,8 @@ export interface Loop {
   readonly closedAt: string | null;
   /** The step that must be back before it may be closed, where there is one: the plug before its pads. */
   readonly afterStepId: string | null;
+  /** The loop that must have ended before this one may, where some close only in an order. */
+  readonly afterLoopId: string | null;
 }
 
 /** “This before that” on the way back. */
@@ -106,12 +132,15 @@ export interface FoundPart {
 }
 
 /** One trial of a gear's tooth: how it was set and what it did. */
+export const GEAR_ENDS = ['notSaid', 'in', 'out'] as const;
 export const GEAR_RESULTS = ['right', 'slow', 'error', 'liftShort', 'uneven'] as const;
 export interface GearTrial {
   readonly id: string;
   readonly at: string;
   /** Which wheel, and from which side it is told. */
   readonly what: string;
+  /** At which end of its travel the tray was parked. */
+  readonly parkedAt: (typeof GEAR_ENDS)[number];
   /** Teeth from the mark; minus against the clock. */
   readonly teeth: number;
   readonly result: (typeof GEAR_RESULTS)[number];

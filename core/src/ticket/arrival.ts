@@ -90,6 +90,15 @@ export interface Picture {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly bytes: number;
+  readonly marks: readonly PictureMark[];
+}
+
+/** A place on a picture, with what is there. Fractions of its width and height, from the top left. */
+export interface PictureMark {
+  readonly id: string;
+  readonly xFraction: number;
+  readonly yFraction: number;
+  readonly words: string;
 }
 
 /** Something that was offered to the owner, and who decided what. */

@@ -145,6 +145,7 @@ export function stripped(number: string, ...lines: readonly string[]): Happening
         openedAt: at,
         closedAt: null,
         afterStepId: null,
+        afterLoopId: null,
       };
       if (read.kind === 'laserBridged') pads = loop;
       return [{ type: 'loopPut', loop }];
