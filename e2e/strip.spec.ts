@@ -177,6 +177,20 @@ test('a screw short, one found, a circle, an undone label: in words, nothing los
   await expect(page.getByRole('button', { name: /^4 front panel/ })).toBeVisible();
 });
 
+test('loops that end only in an order: the later one waits, and says for what', async ({ page }) => {
+  await toStrip(page, 'Pennerley T9 booth deck');
+  await type(page, 'stop pin out', 'switch levers off');
+  const pin = page.getByRole('listitem').filter({ hasText: 'put the stop pin back' });
+  await pin.getByText('Ends in an order').click();
+  await pin.getByLabel('Ends only after').selectOption('switch levers off');
+  await pin.getByRole('button', { name: 'It is done' }).click();
+  await expect(page.getByText('“stop pin out” ends only after “switch levers off”. End that first.')).toBeVisible();
+  const levers = page.getByRole('listitem').filter({ hasText: 'put the levers back' });
+  await levers.getByRole('button', { name: 'It is done' }).click();
+  await pin.getByRole('button', { name: 'It is done' }).click();
+  await expect(page.getByText('None open.')).toBeVisible();
+});
+
 test('a plain guide is ticked off instead of typed, its tools first; a machine is opened twice under the same numbers', async ({
   page,
 }) => {
@@ -231,12 +245,42 @@ test('by touch, by a picture, mirrored on the other deck, and a screw booked in 
   await page.getByRole('button', { name: /^2 plug 6/ }).click();
   await page.getByRole('button', { name: 'The same on the other deck' }).click();
   await expect(page.getByRole('button', { name: /^4 plug 6, from other deck, stripe to the right/ })).toBeVisible();
+  // The picture takes marks, by a press and by key, and its step gets its words and kind later.
+  await shown.click();
+  await page.getByLabel('Kind').selectOption('gear or mode part');
+  await page.getByLabel('Parked where').fill('pin where its channel begins');
+  await page.getByRole('button', { name: '3 what the picture shows', exact: true }).last().click();
+  const view = page.getByRole('dialog', { name: '3 what the picture shows' });
+  await view.getByRole('img').click({ position: { x: 15, y: 10 } });
+  await view.getByLabel('At mark 1').fill('the pin');
+  await view.getByRole('button', { name: 'Put a mark on it' }).click();
+  await view.getByRole('button', { name: /^Mark 2/ }).press('ArrowLeft');
+  await view.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('1 the pin')).toBeVisible();
+  // A step remembered late goes in where it came off, under the next number.
+  await page.getByRole('button', { name: /^2 plug 6/ }).click();
+  await page.getByRole('button', { name: 'Put a step in before this one' }).click();
+  await expect(page.getByText('It goes in before number 2, plug 6.')).toBeVisible();
+  await type(page, 'felt lifted');
+  await expect(page.getByRole('list').filter({ hasText: 'felt' }).getByRole('listitem')).toContainText([
+    /3 screws/,
+    /felt/,
+    /plug 6/,
+    /what the picture shows/,
+    /plug 6/,
+  ]);
+  await kept(page);
+  await page.reload();
+  await expect(line(page)).toBeEnabled();
   await page.keyboard.press('Alt+7');
   await expect(page.getByRole('img', { name: '3 what the picture shows' })).toBeVisible();
+  await expect(page.getByText('1 the pin')).toBeVisible();
+  await expect(page.getByText('Parked where: pin where its channel begins')).toBeVisible();
+  await expect(page.getByRole('img', { name: 'pin 1 or stripe to the left' })).toBeVisible();
   await page.getByLabel('A screw that was never logged, as it goes in').fill('mumble');
   await expect(page.getByText('No screw was read in that.')).toBeVisible();
   await page.getByLabel('A screw that was never logged, as it goes in').fill('1 ph1 left of the fan');
   await page.getByRole('button', { name: 'Book it in' }).click();
-  await expect(page.getByRole('region', { name: 'Screws in, by layer' })).toContainText('1 of 1, all in');
+  await expect(page.getByRole('region', { name: 'Screws in, by layer' })).toContainText('1 of 4');
   await expect(page.getByText('3 screws are still out')).toBeVisible();
 });

@@ -254,8 +254,32 @@ const long = recordOf([
 ]);
 writeFileSync(join(work, 'long.json'), exchange.writeTicketFile(long));
 const offStep = everything.find(({ type }) => type === 'stepPut').step;
+// Sixty pictures of noise, so that none is the same and none is small.
+const shots = await page.evaluate(() =>
+  Array.from({ length: 60 }, (_, shot) => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [1600, 1200];
+    const pen = canvas.getContext('2d');
+    for (let i = 0; i < 3000; i++) {
+      pen.fillStyle = `hsl(${(i * 37 + shot * 61) % 360} 60% 50%)`;
+      pen.fillRect((i * 131 + shot * 17) % 1600, (i * 71) % 1200, 90, 60);
+    }
+    return canvas.toDataURL('image/jpeg', 0.85).split(',')[1];
+  }),
+);
+const pictures = Object.fromEntries(
+  shots.map((base64) => {
+    const bytes = new Uint8Array(Buffer.from(base64, 'base64'));
+    return [exchange.pictureName(bytes), bytes];
+  }),
+);
+const pictureIds = Object.keys(pictures);
 const deep = recordOf([
   { ...opening, ticketId: 'bench-strip' },
+  ...pictureIds.map((id) => ({
+    type: 'picturePut',
+    picture: { ...everything.find(({ type }) => type === 'picturePut').picture, id, bytes: pictures[id].length },
+  })),
   ...Array.from({ length: 400 }, (_, i) => ({
     type: 'stepPut',
     step: {
@@ -264,10 +288,11 @@ const deep = recordOf([
       number: i + 1,
       kind: i % 9 === 8 ? 'cover' : 'fasteners',
       what: i % 9 === 8 ? `cover ${i}` : 'screws',
+      pictureIds: i < pictureIds.length ? [pictureIds[i]] : [],
     },
   })),
 ]);
-writeFileSync(join(work, 'deep.json'), exchange.writeTicketFile(deep));
+writeFileSync(join(work, 'deep.zip'), exchange.writeArchive([deep], '2026-01-31T09:00:00.000Z', pictures));
 writeFileSync(join(work, 'archive.zip'), exchange.writeArchive(records, '2026-01-31T09:00:00.000Z'));
 const diagnosis = await load('diagnosis');
 const machine = diagnosis.machineOf(diagnosis.KNOWLEDGE, 'carousel');
@@ -327,10 +352,10 @@ row(
 );
 // A strip of 400 steps: one more line, and a balloon pressed.
 await page.goto(`${BENCH}/log`);
-await page.locator('input[type=file]').setInputFiles(join(work, 'deep.json'));
+await page.locator('input[type=file]').setInputFiles(join(work, 'deep.zip'));
 await page.getByText('1 ticket taken in.').waitFor();
 const openDeep = await usable(`${BENCH}/t/bench-strip/strip`, 'svg [role=button]');
-row('Strip of 400 steps opened', ms(openDeep), `${(openDeep / bare).toFixed(1)} × reference`);
+row('Strip of 400 steps and 60 pictures opened', ms(openDeep), `${(openDeep / bare).toFixed(1)} × reference`);
 const adding = await page.evaluate(async () => {
   const field = document.querySelector('input[placeholder="4 ph1 underside"]');
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
@@ -355,6 +380,26 @@ const adding = await page.evaluate(async () => {
   return times;
 });
 row('Enter to repaint, one more step at 400', `${ms(median(adding))}, 95th ${ms(quantile(adding, 0.95))}`);
+// The way back shows every picture: frames while it is scrolled from end to end.
+const openBack = await usable(`${BENCH}/t/bench-strip/rebuild`, 'main ol li');
+const frames = await page.evaluate(async () => {
+  const times = [];
+  let last = performance.now();
+  for (let i = 0; i < 120; i++) {
+    scrollBy(0, 400);
+    await new Promise(requestAnimationFrame);
+    const now = performance.now();
+    times.push(now - last);
+    last = now;
+  }
+  return times;
+});
+row('Rebuild of 400 steps and 60 pictures opened', ms(openBack), `${(openBack / bare).toFixed(1)} × reference`);
+row(
+  'a frame while it is scrolled',
+  `${ms(median(frames))}, 95th ${ms(quantile(frames, 0.95))}`,
+  'one frame is 16.7 ms',
+);
 await page.goto(`${BENCH}/log`);
 const started = Date.now();
 await page.locator('input[type=file]').setInputFiles(join(work, 'archive.zip'));

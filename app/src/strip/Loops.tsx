@@ -40,24 +40,31 @@ export function Loops() {
               </p>
               {LOOPS[loop.kind].mind && <p className="text-sm text-soft">{LOOPS[loop.kind].mind}</p>}
               {others.length > 0 && (
-                <label className="grid gap-1 text-sm text-soft">
-                  Ends only after
-                  <select
-                    value={first?.id ?? ''}
-                    disabled={!canWrite}
-                    className="field w-full text-ink"
-                    onChange={(event) =>
-                      dispatch(happen({ type: 'loopPut', loop: { ...loop, afterLoopId: event.target.value || null } }))
-                    }
-                  >
-                    <option value="">nothing else</option>
-                    {others.map(({ id, words }) => (
-                      <option key={id} value={id}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
-                </label>
+                <details open={first !== undefined}>
+                  <summary className="flex min-h-11 cursor-pointer items-center text-sm text-soft">
+                    Ends in an order
+                  </summary>
+                  <label className="grid gap-1 text-sm text-soft">
+                    Ends only after
+                    <select
+                      value={first?.id ?? ''}
+                      disabled={!canWrite}
+                      className="field w-full text-ink"
+                      onChange={(event) =>
+                        dispatch(
+                          happen({ type: 'loopPut', loop: { ...loop, afterLoopId: event.target.value || null } }),
+                        )
+                      }
+                    >
+                      <option value="">nothing else</option>
+                      {others.map(({ id, words }) => (
+                        <option key={id} value={id}>
+                          {words}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                </details>
               )}
               <Button
                 className="justify-self-start"

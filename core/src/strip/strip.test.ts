@@ -286,12 +286,64 @@ describe('loops', () => {
     expect(names('lid')).toEqual(['laser bridged', 'stop pin out']);
     expect(names('handBack')).toEqual(['laser bridged', 'stop pin out']);
   });
-  test('a loop ends once', () => {
-    const strip = typed('laser bridged');
-    const loop = { ...(strip.loops[0] as Loop), closedAt: AT };
-    const closed = apply(strip, { type: 'loopPut', loop });
-    expect(forbidding(closed.loops, 'handBack')).toEqual([]);
-    const again = applyStrip(closed, { type: 'loopPut', loop: { ...loop, closedAt: null } });
-    expect(!again.ok && again.problem).toBe('“laser bridged” has ended. Open it anew.');
+  const open = (id: string, afterLoopId: string | null = null): Loop => ({
+    id,
+    kind: 'own',
+    words: id,
+    closes: '',
+    before: 'handBack',
+    openedAt: AT,
+    closedAt: null,
+    afterStepId: null,
+    afterLoopId,
   });
+  test('a loop ends once, whatever is said of it afterwards and in whatever order', () => {
+    const said = fc.record({ id: fc.constantFrom('a', 'b', 'c'), ends: fc.boolean() });
+    fc.assert(
+      fc.property(fc.array(said, { maxLength: 20 }), (list) => {
+        let strip = EMPTY_STRIP;
+        const ended = new Set<string>();
+        for (const { id, ends } of list) {
+          const next = applyStrip(strip, { type: 'loopPut', loop: { ...open(id), closedAt: ends ? AT : null } });
+          expect(next.ok).toBe(!ended.has(id));
+          if (next.ok) strip = next.value;
+          else expect(next.problem).toBe(`“${id}” has ended. Open it anew.`);
+          if (ends) ended.add(id);
+        }
+        expect(forbidding(strip.loops, 'handBack').some(({ id }) => ended.has(id))).toBe(false);
+      }),
+    );
+  });
+  test('some end only in an order: the later one waits, on the way back too, and two never wait for each other', () => {
+    let strip = apply(EMPTY_STRIP, { type: 'loopPut', loop: open('levers') });
+    strip = apply(strip, { type: 'loopPut', loop: open('pin', 'levers') });
+    const early = applyStrip(strip, { type: 'loopPut', loop: { ...open('pin', 'levers'), closedAt: AT } });
+    expect(!early.ok && early.problem).toBe('“pin” ends only after “levers”. End that first.');
+    const circle = applyStrip(strip, { type: 'loopPut', loop: open('levers', 'pin') });
+    expect(!circle.ok && circle.problem).toContain('“levers” would wait for itself');
+    const way = rebuildOf({ ...strip, loops: [...strip.loops].reverse() });
+    expect(way.flatMap((item) => (item.type === 'loop' ? [item.loop.id] : []))).toEqual(['levers', 'pin']);
+    strip = apply(strip, { type: 'loopPut', loop: { ...open('levers'), closedAt: AT } });
+    expect(applyStrip(strip, { type: 'loopPut', loop: { ...open('pin', 'levers'), closedAt: AT } }).ok).toBe(true);
+  });
+  test('one that waits for a step cannot end while that step is off', () => {
+    const strip = typed('plug 6 grey');
+    const waiting = { ...open('pads'), afterStepId: 's0' };
+    const early = applyStrip(strip, { type: 'loopPut', loop: { ...waiting, closedAt: AT } });
+    expect(!early.ok && early.problem).toContain('ends only when number 1, plug 6 grey, is back');
+    const back = apply(strip, { type: 'stepPut', step: goneBack(strip.steps[0] as Step, 1) });
+    expect(applyStrip(back, { type: 'loopPut', loop: { ...waiting, closedAt: AT } }).ok).toBe(true);
+  });
+});
+
+test('a step put in late stands where it came off, under the next number', () => {
+  const strip = typed('4 ph1 case', 'lid');
+  const read = readLine('felt, lifted');
+  if (read?.type !== 'step') throw new Error('no step');
+  const late = apply(strip, { type: 'stepPut', step: newStep(strip, read.step, 'late', AT), beforeId: 's1' });
+  expect(late.steps.map(({ id, number }) => [id, number])).toEqual([
+    ['s0', 1],
+    ['late', 3],
+    ['s1', 2],
+  ]);
 });
