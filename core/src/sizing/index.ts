@@ -1,5 +1,13 @@
-export { DEFAULT_LIMITS, FRICTION, type Limits, type Spread, type Surface } from './limits';
-export { judge, type Judgement, type Running, type Situation, type Weakness, type Zone } from './judge';
+export { DEFAULT_LIMITS, FRICTION, healthyPullN, type Limits, type Spread, type Surface } from './limits';
+export {
+  judge,
+  type Judgement,
+  type Running,
+  type Situation,
+  type SpeedWanted,
+  type Weakness,
+  type Zone,
+} from './judge';
 export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
 export { schools, type School } from './schools';

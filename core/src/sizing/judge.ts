@@ -12,7 +12,7 @@ import {
 } from '../drive';
 import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
-import { FRICTION, type Limits, type Surface } from './limits';
+import { FRICTION, healthyPullN, type Limits, type Surface } from './limits';
 
 /** What a belt is judged against: as much of the drive as is known. */
 export interface Situation {
@@ -20,13 +20,25 @@ export interface Situation {
   readonly path: Combined;
   /** The pulleys, where they were measured. */
   readonly drive?: Drive | undefined;
+  /** Diameters that are known although the drive as a whole is not, or with their uncertainty where it is. */
+  readonly motorDiameter?: Combined | undefined;
+  readonly driveDiameter?: Combined | undefined;
   readonly motorSurface: Surface;
   readonly driveSurface: Surface;
   /** Section of the old belt, which lay in the groove. */
   readonly oldSection?: BeltSection | undefined;
   readonly trayPullN?: Combined | undefined;
   readonly travelPerTurnMm?: Combined | undefined;
+  /** Where speed matters: what is wanted of the driven pulley. */
+  readonly speed?: SpeedWanted | undefined;
   readonly limits: Limits;
+}
+
+/** A speed that matters: the motor's own, what is wanted, and how far off it may be, relative. */
+export interface SpeedWanted {
+  readonly motorRpm: number;
+  readonly targetRpm: number;
+  readonly tolerance: number;
 }
 
 /** The stretches of the ruler, from too long to too short. */
@@ -128,7 +140,7 @@ function run(
   const dragNmm =
     limits.bushFriction * limits.shaftRadiusMm * (motorLoadN + (driveLoadN * motorRadiusMm) / driveRadiusMm);
   // The motor was made for a healthy tray; a stiff one does not make it stronger.
-  const stallNmm = limits.stallFactor.best * motorTorqueNmm(limits.trayPullN.best, gearing);
+  const stallNmm = limits.stallFactor.best * motorTorqueNmm(healthyPullN(needN, limits), gearing);
   return {
     strain,
     thicknessMm,

@@ -34,13 +34,22 @@ export interface Limits {
   readonly stretchLeast: Spread;
   /** Grip wanted, as a multiple of the need, before a belt counts as snug. */
   readonly gripWanted: number;
+  /** Grip, as a multiple of the need, with which a relaxed belt still counts as working. */
+  readonly gripLeast: number;
+  /** What a fresh belt must leave of the motor, as a multiple of the need. */
+  readonly motorLeast: number;
   /** Tray pull, N, until measured on a scale. */
   readonly trayPullN: Spread;
+  /** How much stiffer than healthy a tray in for repair may be: half-normal in the logarithm of the ratio. */
+  readonly stiffnessLogStd: number;
   /** Tray travel per turn of the motor pulley, mm, until counted. */
   readonly travelPerTurnMm: Spread;
   readonly efficiency: Spread;
   /** Motor stall torque as a multiple of what a healthy tray needs. */
   readonly stallFactor: Spread;
+  /** Pulley diameters at the bottom of the groove, where a string is all that was measured. */
+  readonly motorDiameterMm: Spread;
+  readonly driveDiameterMm: Spread;
   readonly shaftRadiusMm: number;
   readonly bushFriction: number;
   /** Smallest pulley in sections of a solid round belt, below which bending is warned of. */
@@ -59,11 +68,29 @@ export const DEFAULT_LIMITS: Limits = {
   stretchMost: 0.2,
   stretchLeast: { best: 0.02, std: 0.02 },
   gripWanted: 1.5,
+  gripLeast: 1.1,
+  motorLeast: 1.1,
   trayPullN: { best: 1.4, std: 0.4 },
+  stiffnessLogStd: 0.25,
   travelPerTurnMm: { best: 2.2, std: 0.6 },
   efficiency: { best: 0.6, std: 0.05 },
   stallFactor: { best: 2.5, std: 0.6 },
+  motorDiameterMm: { best: 5.5, std: 1.4 },
+  driveDiameterMm: { best: 22, std: 5 },
   shaftRadiusMm: 0.875,
   bushFriction: 0.125,
   bendLeast: 6,
 };
+
+/**
+ * The pull of the same tray when healthy, for which its motor was made: of a stiff tray the likeliest split between a
+ * drive that was always heavy and one that has become so.
+ *
+ * @example healthyPullN(3, DEFAULT_LIMITS) // 2.13
+ */
+export function healthyPullN(needN: number, limits: Limits): number {
+  const usual = limits.trayPullN.std / limits.trayPullN.best;
+  const excess = Math.max(0, Math.log(needN / limits.trayPullN.best));
+  const stiff = limits.stiffnessLogStd ** 2;
+  return needN * Math.exp((-excess * stiff) / (stiff + usual ** 2));
+}

@@ -27,6 +27,8 @@ export function situationOf(
   return ok({
     path: facts.path,
     drive: facts.drive,
+    motorDiameter: facts.motorDiameter,
+    driveDiameter: facts.driveDiameter,
     motorSurface: bench.motorSurface,
     driveSurface: bench.driveSurface,
     oldSection: facts.section && {

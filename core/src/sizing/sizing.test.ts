@@ -2,7 +2,19 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
 import { driveFacts, type Reading } from '../measuring';
-import { cannotGoOn, judge, oldBeltFinding, rank, reasons, schools, situationOf, zones, type Situation } from '.';
+import {
+  cannotGoOn,
+  DEFAULT_LIMITS,
+  healthyPullN,
+  judge,
+  oldBeltFinding,
+  rank,
+  reasons,
+  schools,
+  situationOf,
+  zones,
+  type Situation,
+} from '.';
 
 const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
 const take = (measurand: Reading['measurand'], method: string, amount: number): Reading => ({
@@ -58,11 +70,15 @@ describe('judging one belt', () => {
     expect(old?.running?.freshPullN).toBe(0);
     expect(oldBeltFinding(facts)?.slack).toBe(true);
   });
-  test('a measured stiff tray raises the need and lowers the ratio; the motor gets no stronger', () => {
+  test('a measured stiff tray raises the need; the motor is thought the stronger for it, but not in proportion', () => {
     const stiff = at(116, situation([...readings, take('trayPull', 'scalePull', 2.8)]))?.running;
     const usual = at(116)?.running;
     expect(stiff?.gripRatio).toBeCloseTo((usual?.gripRatio ?? 0) / 2, 6);
-    expect(stiff?.motorLeftRatio).toBeCloseTo((usual?.motorLeftRatio ?? 0) / 2, 6);
+    expect(stiff?.motorLeftRatio).toBeLessThan(usual?.motorLeftRatio ?? 0);
+    expect(stiff?.motorLeftRatio).toBeGreaterThan((usual?.motorLeftRatio ?? 0) / 2);
+    // By hand: ln 2 of excess, of which 0.25²/(0.25² + 0.286²) = 0.434 is stiffness.
+    expect(healthyPullN(2.8, DEFAULT_LIMITS)).toBeCloseTo(2.8 * 2 ** -0.4337, 3);
+    expect(healthyPullN(1, DEFAULT_LIMITS)).toBe(1);
   });
 });
 

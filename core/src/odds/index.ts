@@ -1,0 +1,5 @@
+export { drawWorlds, type Worlds } from './worlds';
+export { FAILS, playBelts, type OddsBelt } from './kernel';
+export { evenly, oddsOf, type Fail, type Odds } from './odds';
+export { weighed, type BeltVerdict } from './verdicts';
+export { valueOfMeasuring, type Measurable, type MeasurementValue } from './value';

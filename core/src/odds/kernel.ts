@@ -1,0 +1,117 @@
+import { fitBelt, innerPath, type Belt } from '../drive';
+import { sectionAreaMm2, type BeltSection } from '../rubber';
+import type { Situation, Weakness } from '../sizing';
+import type { Worlds } from './worlds';
+
+/** A belt to be judged: its section, nominal inner length, and the maker's limit on that. */
+export interface OddsBelt extends Belt {
+  readonly innerLengthToleranceMm: number;
+}
+
+/** What may go wrong, one bit each: several may at once. */
+export const FAILS = { grip: 1, motor: 2, stretch: 4, groove: 8, slack: 16, speed: 32 } as const satisfies Readonly<
+  Record<Weakness | 'speed', number>
+>;
+
+/** Seat and growth of one section on this drive: the same for every length of it. */
+interface Seat {
+  /** Growth of the path on the centre line, for each mm of thickness. */
+  readonly growth: number;
+  /** Growth of the motor pulley's pitch radius, for each mm of thickness. */
+  readonly motorGrowth: number;
+  readonly driveGrowth: number;
+}
+
+/** Laid once by the exact path, a little stretched; from there on everything is in proportion to the thickness. */
+function seatOf(situation: Situation, section: BeltSection): Seat {
+  const { drive } = situation;
+  const onBottom = { growth: Math.PI, motorGrowth: 0.5, driveGrowth: 0.5 };
+  if (!drive) return onBottom;
+  const inner = innerPath(drive);
+  if (!inner.ok) return onBottom;
+  const innerLengthMm = inner.value.lengthMm / 1.08 - Math.PI * section.thicknessMm * 0.08;
+  const fitted = fitBelt(drive, { ...section, innerLengthMm });
+  if (!fitted.ok) return onBottom;
+  const { thicknessMm, motorRadiusMm, driveRadiusMm, centreLine } = fitted.value;
+  return {
+    growth: (centreLine.lengthMm - inner.value.lengthMm) / thicknessMm,
+    motorGrowth: (motorRadiusMm - drive.motor.bottomDiameterMm / 2) / thicknessMm,
+    driveGrowth: (driveRadiusMm - drive.drive.bottomDiameterMm / 2) / thicknessMm,
+  };
+}
+
+/** Turns of the thinning: strain and thickness depend on one another, and each turn gains two digits. */
+const TURNS = 3;
+
+/**
+ * How every belt fares in every world: a byte of `FAILS` bits each, 0 where it works. Works means: the relaxed belt
+ * carries the need with the least margin asked for, the fresh one leaves the motor enough, the stretch is within the
+ * material's limit, the section lies in the groove, and the speed is in tolerance where one is asked for.
+ *
+ * Cost: some 20 ns for each belt and world. The drive's own geometry is laid exactly once for each section; the path's
+ * growth with the thickness is taken as in proportion (exact for open drives with flat grooves; elsewhere a test bounds it).
+ *
+ * @returns `belts.length` rows of `worlds.count` bytes
+ */
+export function playBelts(worlds: Worlds, situation: Situation, belts: readonly OddsBelt[]): Uint8Array {
+  const { count } = worlds;
+  const { limits, oldSection, speed } = situation;
+  const fates = new Uint8Array(belts.length * count);
+  const seats = new Map<string, Seat>();
+  // What of the drag on the bushes is the same for every belt: torque at the motor for each newton of pull.
+  const drag = new Float64Array(count);
+  for (let i = 0; i < count; i++) {
+    drag[i] =
+      2 *
+      limits.bushFriction *
+      limits.shaftRadiusMm *
+      (Math.abs(Math.sin((worlds.motorWrapRad[i] ?? 0) / 2)) +
+        (Math.abs(Math.sin((worlds.driveWrapRad[i] ?? 0) / 2)) * (worlds.motorRadiusMm[i] ?? 0)) /
+          (worlds.driveRadiusMm[i] ?? 1));
+  }
+  const { pathMm, motorRadiusMm, driveRadiusMm, grip, modulusMpa, relaxedShare, stretchMost } = worlds;
+  const { needTorqueNmm, stallTorqueNmm, grooveLogRatio, lengthWithin } = worlds;
+  for (const [index, belt] of belts.entries()) {
+    const key = `${belt.shape} ${belt.thicknessMm} ${belt.widthMm ?? ''}`;
+    const seat = seats.get(key) ?? seatOf(situation, belt);
+    seats.set(key, seat);
+    const { thicknessMm, innerLengthMm, innerLengthToleranceMm } = belt;
+    const third = sectionAreaMm2(belt) / 3;
+    const grooveLog = oldSection ? Math.abs(Math.log(thicknessMm / oldSection.thicknessMm)) : 0;
+    const row = index * count;
+    for (let i = 0; i < count; i++) {
+      const path = pathMm[i] as number;
+      const relaxedMm = innerLengthMm + innerLengthToleranceMm * (lengthWithin[i] as number) + Math.PI * thicknessMm;
+      let thinMm = thicknessMm;
+      let stretch = (path + seat.growth * thinMm) / relaxedMm;
+      let fate = 0;
+      if (stretch > 1) {
+        for (let turn = 0; turn < TURNS; turn++) {
+          thinMm = thicknessMm / Math.sqrt(Math.max(stretch, 1));
+          stretch = (path + seat.growth * thinMm) / relaxedMm;
+        }
+      }
+      const pullN = stretch > 1 ? (modulusMpa[i] as number) * third * (stretch - 1 / (stretch * stretch)) : 0;
+      const slipNmm =
+        2 *
+        pullN *
+        (relaxedShare[i] as number) *
+        (grip[i] as number) *
+        ((motorRadiusMm[i] as number) + seat.motorGrowth * thinMm);
+      const needNmm = needTorqueNmm[i] as number;
+      if (slipNmm < limits.gripLeast * needNmm) fate |= stretch > 1 ? FAILS.grip : FAILS.slack;
+      if ((stallTorqueNmm[i] as number) - pullN * (drag[i] as number) < limits.motorLeast * needNmm)
+        fate |= FAILS.motor;
+      if (stretch - 1 > (stretchMost[i] as number)) fate |= FAILS.stretch;
+      if (grooveLog > (grooveLogRatio[i] as number)) fate |= FAILS.groove;
+      if (speed && stretch > 1) {
+        const motorMm = (motorRadiusMm[i] as number) + seat.motorGrowth * thinMm;
+        const driveMm = (driveRadiusMm[i] as number) + seat.driveGrowth * thinMm;
+        const rpm = (speed.motorRpm * motorMm) / driveMm;
+        if (Math.abs(rpm / speed.targetRpm - 1) > speed.tolerance) fate |= FAILS.speed;
+      }
+      fates[row + i] = fate;
+    }
+  }
+  return fates;
+}

@@ -1,0 +1,44 @@
+import type { Weakness } from '../sizing';
+import { FAILS } from './kernel';
+
+/** How likely one belt is to work, and by what it would fail. */
+export interface Odds {
+  /** Share of the worlds, by their weights, in which it works. */
+  readonly works: number;
+  /** Standard error of that share from the number of draws. */
+  readonly drawStd: number;
+  /** Share of the worlds in which each thing goes wrong; several may in one. */
+  readonly fails: Readonly<Record<Fail, number>>;
+  /** What goes wrong most often. */
+  readonly first: Fail;
+}
+export type Fail = Weakness | 'speed';
+
+const NAMES = Object.keys(FAILS) as Fail[];
+
+/** Worlds all alike in weight. */
+export const evenly = (count: number): Float64Array => new Float64Array(count).fill(1 / count);
+
+/**
+ * The odds of each belt from its fates.
+ *
+ * @param fates rows of one byte a world, as `playBelts` gives them
+ * @param weights of the worlds, adding up to 1
+ */
+export function oddsOf(fates: Uint8Array, weights: Float64Array): Odds[] {
+  const count = weights.length;
+  const square = weights.reduce((sum, weight) => sum + weight * weight, 0);
+  return Array.from({ length: fates.length / count }, (_, belt) => {
+    const sums = new Float64Array(64);
+    for (let i = 0; i < count; i++) {
+      const fate = fates[belt * count + i] as number;
+      sums[fate] = (sums[fate] as number) + (weights[i] as number);
+    }
+    const works = Math.min(1, sums[0] as number);
+    const fails = Object.fromEntries(
+      NAMES.map((name) => [name, sums.reduce((sum, share, fate) => (fate & FAILS[name] ? sum + share : sum), 0)]),
+    ) as Record<Fail, number>;
+    const first = NAMES.reduce((most, name) => (fails[name] > fails[most] ? name : most));
+    return { works, drawStd: Math.sqrt(works * (1 - works) * square), fails, first };
+  });
+}

@@ -1,0 +1,86 @@
+import { findMethod, type Measurand, type Reading } from '../measuring';
+import type { Surface } from '../sizing';
+import type { Random } from '../statistics';
+import type { TrueDrive } from './drive';
+
+/** How much a bench measures: each includes what stands before it. */
+export const EFFORTS = ['string', 'pulleys', 'pull', 'travel'] as const;
+export type Effort = (typeof EFFORTS)[number];
+
+/** Everything a bench knows of a drive: readings with their ordinary errors, and what it saw. */
+export interface BenchView {
+  readonly readings: readonly Reading[];
+  readonly motorSurface: Surface;
+  readonly driveSurface: Surface;
+}
+
+const STRING_MM = 0.8;
+const TURNS = 10;
+
+/** Roughly normal, never further than three standard deviations. */
+const bell = (random: Random): number => {
+  let sum = 0;
+  for (let i = 0; i < 12; i++) sum += random();
+  return Math.max(-3, Math.min(3, sum - 6));
+};
+
+/** What is seen of a surface: right nine times in ten, and then taken for clean. */
+const seen = (random: Random, real: Surface): Surface => (random() < 0.9 ? real : 'clean');
+
+/**
+ * The readings that a bench takes of a drive, each by one method, with that method's ordinary error and now and then a
+ * careless one of three times that. Everything is read whatever the effort; `upTo` says what of it a player is shown.
+ */
+export function measured(one: TrueDrive, random: Random): BenchView {
+  const reading = (measurand: Measurand, method: string, value: number, aux: Reading['aux'] = {}): Reading => {
+    const known = findMethod(method);
+    if (!known) throw new Error(`There is no method ${method}.`);
+    const careless = random() < 0.04 ? 3 : 1;
+    const amount = known.invert(value, aux) + careless * known.readingStd * bell(random);
+    return {
+      id: `${measurand}-${method}`,
+      measurand,
+      method,
+      typed: '',
+      amount: Math.max(known.least, amount),
+      aux,
+      ownStd: null,
+    };
+  };
+  const { motor, drive, centreDistanceMm } = { ...one.drive };
+  return {
+    readings: [
+      reading('section', 'sectionJaws', one.oldThicknessMm),
+      reading('oldBelt', 'doubledOuter', one.oldInnerMm, { sectionMm: one.oldThicknessMm }),
+      reading('oldBelt', 'overCap', one.oldInnerMm),
+      reading('stringPath', 'stringRound', one.pathMm, { stringDiameterMm: STRING_MM }),
+      reading('motorDiameter', 'motorJaws', motor.bottomDiameterMm),
+      reading('driveDiameter', 'driveJaws', drive.bottomDiameterMm),
+      reading('centreDistance', 'shaftToShaft', centreDistanceMm),
+      reading('trayPull', 'scalePull', one.trayPullN),
+      reading('trayTravel', 'countedTravel', one.travelPerTurnMm, { turns: TURNS }),
+    ],
+    motorSurface: seen(random, one.motorSurface),
+    driveSurface: seen(random, one.driveSurface),
+  };
+}
+
+const SHOWN: Readonly<Record<Effort, readonly Measurand[]>> = {
+  string: ['section', 'oldBelt', 'stringPath'],
+  pulleys: ['section', 'oldBelt', 'stringPath', 'motorDiameter', 'driveDiameter', 'centreDistance'],
+  pull: ['section', 'oldBelt', 'stringPath', 'motorDiameter', 'driveDiameter', 'centreDistance', 'trayPull'],
+  travel: [
+    'section',
+    'oldBelt',
+    'stringPath',
+    'motorDiameter',
+    'driveDiameter',
+    'centreDistance',
+    'trayPull',
+    'trayTravel',
+  ],
+};
+
+/** The readings of one effort. */
+export const upTo = (view: BenchView, effort: Effort): readonly Reading[] =>
+  view.readings.filter(({ measurand }) => SHOWN[effort].includes(measurand));
