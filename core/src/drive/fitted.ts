@@ -1,6 +1,6 @@
-import { checkPulleys, twoPulleyPath, type BeltPath } from '../geometry';
+import { beltPath, checkPulleys, twoPulleyPath, type BeltPath, type PathPulley } from '../geometry';
 import { thinnedMm, type BeltSection } from '../rubber';
-import { ok, type Result } from '../units';
+import { ok, refuse, type Result } from '../units';
 import { seatedRadiusMm, type Pulley } from './seat';
 
 /** A belt drive on two fixed centres. */
@@ -9,6 +9,21 @@ export interface Drive {
   readonly drive: Pulley;
   readonly centreDistanceMm: number;
   readonly crossed: boolean;
+  /** Pulleys beside the two, in the order in which the belt meets them on its run. */
+  readonly others?: readonly OtherWheel[] | undefined;
+}
+
+/** A further pulley: its shaft told from the motor's, x towards the drive, y upwards. */
+export interface OtherWheel extends Pulley {
+  readonly name: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  /** The belt touches it with its back. */
+  readonly back: boolean;
+  /** It takes power from the belt, so that the belt may slip on it first. */
+  readonly driven: boolean;
+  /** On the run that comes after the motor (the lower), or after the drive (the upper). */
+  readonly after: 'motor' | 'drive';
 }
 
 /** A belt by its section and relaxed inner length. */
@@ -25,15 +40,69 @@ export interface FittedBelt {
   readonly centreLine: BeltPath;
 }
 
+/** The path round all pulleys, for lines that run so far outside each groove's bottom. Wraps: motor, drive, then the others. */
+function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
+  const others = drive.others ?? [];
+  if (others.length === 0) {
+    return twoPulleyPath({
+      motorRadiusMm: radiusMm(drive.motor),
+      driveRadiusMm: radiusMm(drive.drive),
+      centreDistanceMm: drive.centreDistanceMm,
+      crossed: drive.crossed,
+    });
+  }
+  const side = drive.crossed ? -1 : 1;
+  const wheel = (pulley: Pulley, name: string, xMm: number, yMm: number, turn: 1 | -1): PathPulley => ({
+    name,
+    xMm,
+    yMm,
+    radiusMm: radiusMm(pulley),
+    side: turn,
+  });
+  const on = (run: 'motor' | 'drive', turn: 1 | -1) =>
+    others
+      .filter(({ after }) => after === run)
+      .map((one) => wheel(one, one.name || 'further pulley', one.xMm, one.yMm, one.back ? (-turn as 1 | -1) : turn));
+  const lower = on('motor', 1);
+  const upper = on('drive', side);
+  const path = beltPath([
+    wheel(drive.motor, 'motor pulley', 0, 0, 1),
+    ...lower,
+    wheel(drive.drive, 'drive pulley', drive.centreDistanceMm, 0, side),
+    ...upper,
+  ]);
+  if (!path.ok) return path;
+  const [motorWrap = 0, ...rest] = path.value.wrapsRad;
+  const driveWrap = rest[lower.length] ?? 0;
+  const between = [...rest.slice(0, lower.length), ...rest.slice(lower.length + 1)];
+  return ok({ ...path.value, wrapsRad: [motorWrap, driveWrap, ...between] });
+}
+
+/** Refuses pulleys of which two would stand in one place, and names them. */
+function checkOthers(drive: Drive): Result<true> {
+  const all = [
+    { name: 'motor pulley', xMm: 0, yMm: 0, bottomDiameterMm: drive.motor.bottomDiameterMm },
+    { name: 'drive pulley', xMm: drive.centreDistanceMm, yMm: 0, bottomDiameterMm: drive.drive.bottomDiameterMm },
+    ...(drive.others ?? []).map((one) => ({ ...one, name: one.name || 'further pulley' })),
+  ];
+  for (const [index, a] of all.entries()) {
+    for (const b of all.slice(index + 1)) {
+      const apart = Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
+      const least = (a.bottomDiameterMm + b.bottomDiameterMm) / 2;
+      if (apart < least) {
+        return refuse(
+          `The ${a.name} and the ${b.name} overlap: shafts ${apart.toFixed(1)} mm apart, but the two radii need ${least.toFixed(1)} mm.`,
+        );
+      }
+    }
+  }
+  return ok(true);
+}
+
 const pathWith = (drive: Drive, thicknessMm: number) => {
   const motorRadiusMm = seatedRadiusMm(drive.motor, thicknessMm);
   const driveRadiusMm = seatedRadiusMm(drive.drive, thicknessMm);
-  const path = twoPulleyPath({
-    motorRadiusMm,
-    driveRadiusMm,
-    centreDistanceMm: drive.centreDistanceMm,
-    crossed: drive.crossed,
-  });
+  const path = pathRound(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm));
   return { motorRadiusMm, driveRadiusMm, path };
 };
 
@@ -51,7 +120,9 @@ export function innerPath(drive: Drive): Result<BeltPath> {
     crossed: drive.crossed,
   };
   const possible = checkPulleys(pulleys);
-  return possible.ok ? twoPulleyPath(pulleys) : possible;
+  if (!possible.ok) return possible;
+  const room = checkOthers(drive);
+  return room.ok ? pathRound(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2) : room;
 }
 
 /**

@@ -1,3 +1,6 @@
+import type { OtherWheel } from './fitted';
+import { grooveFriction } from './seat';
+
 /**
  * The share of 2T that a pulley can pass before it slips: f = (e^{μ′θ} − 1)/(e^{μ′θ} + 1). On fixed centres an
  * elastic belt keeps tight + slack ≈ 2T, and Euler–Eytelwein bounds their ratio by e^{μ′θ}.
@@ -37,10 +40,12 @@ export function slipGrip(input: {
   readonly driveFriction: number;
   readonly motorWrapRad: number;
   readonly driveWrapRad: number;
+  /** The least share of further pulleys that take power; 1 where there are none. */
+  readonly othersShare?: number;
 }): Grip {
   const motorShare = gripShare(input.motorFriction, input.motorWrapRad);
   const driveShare = gripShare(input.driveFriction, input.driveWrapRad);
-  const beltPullN = 2 * input.strandPullN * Math.min(motorShare, driveShare);
+  const beltPullN = 2 * input.strandPullN * Math.min(motorShare, driveShare, input.othersShare ?? 1);
   return {
     motorShare,
     driveShare,
@@ -58,3 +63,16 @@ export function slipGrip(input: {
 export function shaftLoadN(strandPullN: number, wrapRad: number): number {
   return 2 * strandPullN * Math.abs(Math.sin(wrapRad / 2));
 }
+
+/**
+ * The least share of 2T that the driven ones of further pulleys can pass; 1 where none takes power.
+ *
+ * @param wraps of the further pulleys, in their order
+ * @param friction of rubber on them, before the groove
+ */
+export const othersGripShare = (others: readonly OtherWheel[], wraps: readonly number[], friction: number): number =>
+  others.reduce(
+    (least, { driven, groove }, index) =>
+      driven ? Math.min(least, gripShare(grooveFriction(groove, friction), wraps[index] ?? 0)) : least,
+    1,
+  );

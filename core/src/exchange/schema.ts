@@ -18,6 +18,8 @@ import {
   LOADERS,
   MAINS_STATES,
   OFFER_ANSWERS,
+  OWNER_WISHES,
+  RUNS,
   SHAPES,
   SOUNDS,
   STATION_MARKS,
@@ -99,6 +101,26 @@ const settings = {
   motorSurface: one(SURFACES),
   driveSurface: one(SURFACES),
   oldShape: one(SHAPES),
+  others: listOf(
+    shape({
+      id: id(),
+      name: text(40),
+      xMm: number(-1000, 1000),
+      yMm: number(-1000, 1000),
+      diameterMm: number(0.5, 500),
+      groove: groove(),
+      back: flag(),
+      driven: flag(),
+      after: one(RUNS),
+    }),
+    4,
+  ),
+  speed: shape({
+    motorRpm: number(1, 100_000),
+    targetRpm: number(1, 100_000),
+    tolerancePercent: number(0.01, 50),
+  }).nullable(),
+  ownerWish: one(OWNER_WISHES),
 };
 const details = {
   number: text(20),

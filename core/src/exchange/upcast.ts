@@ -17,6 +17,7 @@ const filled = (parent: Fields, key: string, added: Fields): Fields =>
 const CYCLE_2 = { disc: 'notSaid' };
 const CHECK_2 = { conditions: [], figure: null, wanted: null };
 const DISC_2 = { out: '' };
+const DRIVE_2 = { others: [], speed: null, ownerWish: 'notSaid' };
 const TRY_2 = { label: '', because: 'notSaid' };
 const HAND_BACK_2 = { minutes: null, cost: '' };
 const TICKET_2 = {
@@ -39,6 +40,7 @@ const TICKET_2 = {
 function toVersion2(document: Fields): Fields {
   const ticket = document.ticket as Fields;
   const drives = list(ticket.drives).map((drive) => ({
+    ...DRIVE_2,
     ...drive,
     tries: list(drive.tries).map((one) => ({ ...TRY_2, ...one })),
   }));

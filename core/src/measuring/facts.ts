@@ -1,4 +1,4 @@
-import type { Drive, Groove } from '../drive';
+import type { Drive, Groove, OtherWheel } from '../drive';
 import { innerPath } from '../drive';
 import { combineEstimates, oddOnesOut, rootSumSquares, type Combined, type Estimate } from '../statistics';
 import { readReading, type ReadReading } from './read';
@@ -9,6 +9,7 @@ export interface DriveSetting {
   readonly crossed: boolean;
   readonly motorGroove: Groove;
   readonly driveGroove: Groove;
+  readonly others?: readonly OtherWheel[];
 }
 
 /** One reading with what it came to, or why it came to nothing yet. */
@@ -45,7 +46,11 @@ export interface DriveFacts {
   readonly oldBeltAtLeastMm?: number;
 }
 
-/** Inner path by pulleys and distance, with its uncertainty: ∂P/∂r is the wrap, ∂P/∂C twice the spans' cosine. */
+/** Standard uncertainty of a further pulley's place and diameter. Common practice, no source. */
+const OTHER_STD_MM = 0.3;
+const STEP_MM = 0.01;
+
+/** Inner path by pulleys and distance, with its uncertainty: ∂P/∂r is the wrap; the rest by small steps. */
 function pathFromGeometry(
   drive: Drive,
   d1: Combined,
@@ -55,8 +60,19 @@ function pathFromGeometry(
   const path = innerPath(drive);
   if (!path.ok) return { problem: path.problem };
   const [motorWrap = 0, driveWrap = 0] = path.value.wrapsRad;
-  const cosine = path.value.spans.reduce((sum, span) => sum + Math.abs(Math.cos(span.angleRad)), 0);
-  const std = rootSumSquares([(motorWrap * d1.std) / 2, (driveWrap * d2.std) / 2, cosine * c.std]);
+  const at = (changed: Partial<Drive>): number => {
+    const moved = innerPath({ ...drive, ...changed });
+    return moved.ok ? moved.value.lengthMm - path.value.lengthMm : 0;
+  };
+  const others = drive.others ?? [];
+  // A further pulley's place and size are typed once and carry the ordinary error of a rule.
+  const further = others.flatMap((one, index) =>
+    (['xMm', 'yMm', 'bottomDiameterMm'] as const).map((key) =>
+      at({ others: others.map((each, i) => (i === index ? { ...each, [key]: each[key] + OTHER_STD_MM } : each)) }),
+    ),
+  );
+  const apart = at({ centreDistanceMm: c.value + STEP_MM }) / STEP_MM;
+  const std = rootSumSquares([(motorWrap * d1.std) / 2, (driveWrap * d2.std) / 2, apart * c.std, ...further]);
   return { path: { value: path.value.lengthMm, std } };
 }
 
@@ -120,6 +136,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
       drive: { bottomDiameterMm: driveDiameter.value, groove: setting.driveGroove },
       centreDistanceMm: centreDistance.value,
       crossed: setting.crossed,
+      others: setting.others,
     };
     geometric = pathFromGeometry(drive, motorDiameter, driveDiameter, centreDistance);
   }

@@ -36,7 +36,13 @@ export function oddsOf(fates: Uint8Array, weights: Float64Array): Odds[] {
     }
     const works = Math.min(1, sums[0] as number);
     const fails = Object.fromEntries(
-      NAMES.map((name) => [name, sums.reduce((sum, share, fate) => (fate & FAILS[name] ? sum + share : sum), 0)]),
+      NAMES.map((name) => [
+        name,
+        Math.min(
+          1,
+          sums.reduce((sum, share, fate) => (fate & FAILS[name] ? sum + share : sum), 0),
+        ),
+      ]),
     ) as Record<Fail, number>;
     const first = NAMES.reduce((most, name) => (fails[name] > fails[most] ? name : most));
     return { works, drawStd: Math.sqrt(works * (1 - works) * square), fails, first };

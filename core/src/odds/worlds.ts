@@ -1,4 +1,4 @@
-import { grooveFriction, innerPath, motorTorqueNmm } from '../drive';
+import { grooveFriction, innerPath, motorTorqueNmm, othersGripShare } from '../drive';
 import { youngModulusMpa } from '../rubber';
 import { FRICTION, type Situation, type Spread } from '../sizing';
 import { seeded, type Combined, type Random } from '../statistics';
@@ -108,7 +108,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
   const motorDiameter = situation.motorDiameter ?? limits.motorDiameterMm;
   const driveDiameter = situation.driveDiameter ?? limits.driveDiameterMm;
   const inner = drive && innerPath(drive);
-  const [motorWrap = Math.PI, driveWrap = Math.PI] = inner?.ok ? inner.value.wrapsRad : [];
+  const [motorWrap = Math.PI, driveWrap = Math.PI, ...otherWraps] = inner?.ok ? inner.value.wrapsRad : [];
   for (let i = 0; i < count; i++) {
     const pathMm = path.value + path.std * z();
     let motorRadiusMm = lognormal(motorDiameter) / 2;
@@ -146,6 +146,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     worlds.grip[i] = Math.min(
       Math.tanh((grooveFriction(drive?.motor.groove ?? FLAT, motorFriction) * motorWrapRad) / 2),
       Math.tanh((grooveFriction(drive?.drive.groove ?? FLAT, driveFriction) * driveWrapRad) / 2),
+      othersGripShare(drive?.others ?? [], otherWraps, driveFriction),
     );
     worlds.modulusMpa[i] = (modulus.ok ? modulus.value : 0) * Math.exp(limits.modulusRelativeStd * z());
     worlds.relaxedShare[i] = Math.min(1, limits.relaxedShare.best + limits.relaxedShare.std * z());

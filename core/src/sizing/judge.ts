@@ -3,6 +3,7 @@ import {
   grooveFriction,
   innerPath,
   motorTorqueNmm,
+  othersGripShare,
   shaftLoadN,
   slipGrip,
   trayForceN,
@@ -120,7 +121,7 @@ function run(
   const inner = innerPath(drive);
   const shiftMm = inner.ok ? situation.path.value - inner.value.lengthMm : 0;
   const strain = (centreLine.lengthMm + shiftMm) / (belt.innerLengthMm + Math.PI * belt.thicknessMm) - 1;
-  const [motorWrap = Math.PI, driveWrap = Math.PI] = centreLine.wrapsRad;
+  const [motorWrap = Math.PI, driveWrap = Math.PI, ...otherWraps] = centreLine.wrapsRad;
   const freshPullN = strandPullN(modulus.value, sectionAreaMm2(belt), 1 + strain);
   const relaxedPullN = freshPullN * limits.relaxedShare.best;
   const grip = slipGrip({
@@ -130,6 +131,8 @@ function run(
     driveFriction: grooveFriction(drive.drive.groove, FRICTION[situation.driveSurface].best),
     motorWrapRad: motorWrap,
     driveWrapRad: driveWrap,
+    // What the bench says of the drive pulley's surface is taken for the further ones as well.
+    othersShare: othersGripShare(drive.others ?? [], otherWraps, FRICTION[situation.driveSurface].best),
   });
   const travelPerTurnMm = situation.travelPerTurnMm?.value ?? limits.travelPerTurnMm.best;
   const gearing = { travelPerTurnMm, efficiency: limits.efficiency.best };

@@ -23,6 +23,9 @@ export function newDrive(id: string, name: string): DriveRecord {
     motorSurface: 'clean',
     driveSurface: 'clean',
     oldShape: 'square',
+    others: [],
+    speed: null,
+    ownerWish: 'notSaid',
     readings: [],
     tries: [],
   };

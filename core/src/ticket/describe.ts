@@ -106,6 +106,9 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
   motorSurface: 'motor pulley’s surface',
   driveSurface: 'drive pulley’s surface',
   oldShape: 'old belt’s shape',
+  others: 'other pulleys',
+  speed: 'speed wanted',
+  ownerWish: 'owner’s wish',
 };
 
 /**

@@ -43,6 +43,9 @@ export type DriveSettings = Pick<
   | 'motorSurface'
   | 'driveSurface'
   | 'oldShape'
+  | 'others'
+  | 'speed'
+  | 'ownerWish'
 >;
 
 /** Everything that can happen to a ticket, at the size of a gesture. */

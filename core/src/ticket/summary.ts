@@ -54,6 +54,16 @@ export function factsOf(drive: DriveRecord): DriveFacts {
     crossed: drive.crossed,
     motorGroove: grooveOf(drive.motorGroove),
     driveGroove: grooveOf(drive.driveGroove),
+    others: drive.others.map((one) => ({
+      name: one.name,
+      xMm: one.xMm,
+      yMm: one.yMm,
+      bottomDiameterMm: one.diameterMm,
+      groove: grooveOf(one.groove),
+      back: one.back,
+      driven: one.driven,
+      after: one.after,
+    })),
   });
 }
 

@@ -74,6 +74,32 @@ export interface Try {
   readonly note: string;
 }
 
+/** A pulley beside motor and drive. Its shaft's place is told from the motor's: x towards the drive, y upwards. */
+export interface OtherPulley {
+  readonly id: string;
+  readonly name: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly diameterMm: number;
+  readonly groove: GrooveRecord;
+  /** The belt touches it with its back. */
+  readonly back: boolean;
+  /** It drives something too, rather than only guiding the belt. */
+  readonly driven: boolean;
+  /** The belt comes to it after the motor (the lower run) or after the drive (the upper). */
+  readonly after: (typeof RUNS)[number];
+}
+export const RUNS = ['motor', 'drive'] as const;
+
+/** A speed that matters. */
+export interface SpeedRecord {
+  readonly motorRpm: number;
+  readonly targetRpm: number;
+  /** How far off it may be, in per cent. */
+  readonly tolerancePercent: number;
+}
+export const OWNER_WISHES = ['notSaid', 'renew', 'keep'] as const;
+
 /** One belt drive of a machine. */
 export interface DriveRecord {
   readonly id: string;
@@ -93,6 +119,12 @@ export interface DriveRecord {
   readonly driveSurface: Surface;
   /** How the old belt is cut across. */
   readonly oldShape: SectionShape;
+  /** Pulleys beside motor and drive, in the order in which the belt meets them. */
+  readonly others: readonly OtherPulley[];
+  /** What is wanted of the driven pulley's speed, where it matters. */
+  readonly speed: SpeedRecord | null;
+  /** What the owner wishes of this belt, whatever the odds. */
+  readonly ownerWish: (typeof OWNER_WISHES)[number];
   readonly readings: readonly Reading[];
   readonly tries: readonly Try[];
 }
