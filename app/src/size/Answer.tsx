@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
+import { inHundred, type Odds } from '@loose-pulley/core/odds';
 import { reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
 import type { DriveRecord, Try } from '@loose-pulley/core/ticket';
 import {
@@ -17,6 +18,7 @@ import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { SectionSign } from '../ui/SectionSign';
+import { OddsLine } from './OddsLine';
 import type { Sizing } from './useSizing';
 
 interface Props {
@@ -52,11 +54,13 @@ function Line({
 function Neighbour({
   word,
   candidate,
+  odds,
   unit,
   onPick,
 }: {
   readonly word: string;
   readonly candidate: Candidate | undefined;
+  readonly odds: Odds | undefined;
   readonly unit: LengthUnit;
   readonly onPick: (id: string) => void;
 }) {
@@ -65,6 +69,7 @@ function Neighbour({
   return (
     <Button look="quiet" onClick={() => onPick(catalogueBelt.id)}>
       {word} {beltLabel(catalogueBelt, unit).size}: {ZONE_NAMES[judgement.zone]}, {formatPercent(judgement.strain)}
+      {odds && `, ${inHundred(odds.works)}`}
     </Button>
   );
 }
@@ -104,6 +109,7 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
 
   const { catalogueBelt, judgement } = picked;
   const { running } = judgement;
+  const oddsOf = (one: Candidate | undefined) => one && sizing.odds.answer?.belts[one.catalogueBelt.id];
   const label = beltLabel(catalogueBelt, unit);
   const isBest = picked === ranking.best;
   const said = reasons(judgement);
@@ -127,12 +133,13 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
           </Button>
         )}
       </div>
+      <OddsLine odds={oddsOf(picked)} view={sizing.odds} />
       <p>
         <strong>
           {ZONE_NAMES[judgement.zone][0]?.toUpperCase()}
           {ZONE_NAMES[judgement.zone].slice(1)}.
         </strong>{' '}
-        {verdict}
+        {(!oddsOf(picked) || judgement.zone === 'tooTight' || judgement.zone === 'slips') && verdict}
       </p>
       <dl className="border-b border-hair text-[15px]">
         <Line
@@ -181,8 +188,20 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
         </ul>
       </details>
       <div className="flex flex-wrap gap-x-3">
-        <Neighbour word="next down" candidate={isBest ? ranking.down : undefined} unit={unit} onPick={onPick} />
-        <Neighbour word="next up" candidate={isBest ? ranking.up : undefined} unit={unit} onPick={onPick} />
+        <Neighbour
+          word="next down"
+          candidate={isBest ? ranking.down : undefined}
+          odds={oddsOf(ranking.down)}
+          unit={unit}
+          onPick={onPick}
+        />
+        <Neighbour
+          word="next up"
+          candidate={isBest ? ranking.up : undefined}
+          odds={oddsOf(ranking.up)}
+          unit={unit}
+          onPick={onPick}
+        />
       </div>
       {facts.oldBelt && facts.path && (
         <div>

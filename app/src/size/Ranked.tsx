@@ -1,19 +1,25 @@
 import { beltLabel } from '@loose-pulley/core/units';
+import { FAIL_NAMES, inHundred, type Odds, type OddsAnswer } from '@loose-pulley/core/odds';
 import { marginWord, WEAKNESS_NAMES, ZONE_NAMES, type Ranking } from '@loose-pulley/core/sizing';
 import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';
 import { BeltName } from '../ui/SectionSign';
 
 const SHOWN = 8;
+const failsBy = (odds: Odds | undefined): string | undefined => odds && FAIL_NAMES[odds.first];
+const oddsWords = (odds: Odds | undefined): string => (odds ? inHundred(odds.works) : '…');
 
-/** The best belts of every section, by their least margin. */
+/** The best belts of every section, by their odds. */
 export function Ranked({
   ranking,
+  odds,
   unit,
   pickedId,
   onPick,
 }: {
   readonly ranking: Ranking;
+  /** By belt, as soon as they are worked out. */
+  readonly odds: OddsAnswer['belts'] | undefined;
   readonly unit: LengthUnit;
   readonly pickedId: string | undefined;
   readonly onPick: (id: string) => void;
@@ -21,16 +27,17 @@ export function Ranked({
   return (
     <section aria-labelledby="ranked">
       <h3 id="ranked" className="border-b border-ink pb-1 text-lg">
-        Best of {ranking.candidates.length} belts, by their least margin
+        Best of {ranking.candidates.length} belts, by {odds ? 'their odds' : 'their least margin'}
       </h3>
       <table className="w-full border-collapse text-[15px]">
         <thead>
           <tr className="border-b border-hair text-left text-sm text-soft">
             <th className="py-1 font-normal">belt</th>
             <th className="font-normal">here</th>
+            <th className="text-right font-normal">works in</th>
             <th className="text-right font-normal">stretch</th>
             <th className="hidden text-right font-normal sm:table-cell">lets go</th>
-            <th className="hidden text-right font-normal md:table-cell">margin, weakest at</th>
+            <th className="hidden text-right font-normal md:table-cell">would fail by</th>
           </tr>
         </thead>
         <tbody>
@@ -51,12 +58,14 @@ export function Ranked({
                 <span className="text-sm text-soft">{catalogueBelt.series === 'square' ? '' : catalogueBelt.name}</span>
               </td>
               <td>{ZONE_NAMES[judgement.zone]}</td>
+              <td className="text-right font-semibold whitespace-nowrap">{oddsWords(odds?.[catalogueBelt.id])}</td>
               <td className="text-right">{formatPercent(judgement.strain)}</td>
               <td className="hidden text-right sm:table-cell">
                 {judgement.running ? formatNewton(judgement.running.grip.beltPullN) : '–'}
               </td>
               <td className="hidden text-right md:table-cell">
-                {marginWord(judgement.margin)}, {WEAKNESS_NAMES[judgement.weakest]}
+                {failsBy(odds?.[catalogueBelt.id]) ??
+                  `${marginWord(judgement.margin)}, ${WEAKNESS_NAMES[judgement.weakest]}`}
               </td>
             </tr>
           ))}

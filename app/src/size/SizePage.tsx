@@ -11,7 +11,9 @@ import { useUnit } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Answer } from './Answer';
+import { LimitsTable } from './LimitsTable';
 import { Ranked } from './Ranked';
+import { Remedies } from './Remedies';
 import { Schools } from './Schools';
 import { Tries } from './Tries';
 import { useSizing } from './useSizing';
@@ -57,7 +59,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
   const { drive } = useDrive();
   const unit = useUnit();
   const [search, setSearch] = useSearchParams();
-  const sizing = useSizing(facts, situation, unit, search.get('belt'));
+  const sizing = useSizing(facts, situation, drive.tries, unit, search.get('belt'));
   const { picked } = sizing;
   const onPick = (id: string | null): void =>
     setSearch(
@@ -98,8 +100,16 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} unit={unit} canWrite={canWrite} situation={situation} />
-        <Schools schools={sizing.schools} unit={unit} onPick={onPick} />
-        <Ranked ranking={sizing.ranking} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
+        <Schools schools={sizing.schools} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
+        <Remedies answer={sizing.odds.answer} facts={facts} drive={drive} unit={unit} canWrite={canWrite} />
+        <Ranked
+          ranking={sizing.ranking}
+          odds={sizing.odds.answer?.belts}
+          unit={unit}
+          pickedId={picked?.catalogueBelt.id}
+          onPick={onPick}
+        />
+        <LimitsTable />
       </div>
       <aside
         aria-label="The belt to fit"

@@ -13,12 +13,16 @@ import {
   type School,
   type Situation,
 } from '@loose-pulley/core/sizing';
+import { rankByOdds } from '@loose-pulley/core/odds';
+import type { Try } from '@loose-pulley/core/ticket';
 import type { LengthUnit } from '@loose-pulley/core/units';
 import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
 import { figure } from '../measure/useReading';
+import { useOdds, type OddsView } from './useOdds';
 
 /** Everything the Size station shows, derived from the readings and the belt that is looked at. */
 export interface Sizing {
+  readonly odds: OddsView;
   readonly ranking: Ranking;
   readonly picked: Candidate | undefined;
   /** All belts of the picked one's section: the ruler's ticks. */
@@ -60,8 +64,17 @@ function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit
  * @param pickedId the belt looked at; the recommended one where none is
  * @param sectionKey a section to look at instead of the recommended one's, as `shape-thickness`
  */
-export function useSizing(facts: DriveFacts, situation: Situation, unit: LengthUnit, pickedId: string | null): Sizing {
-  const ranking = useMemo(() => rank(situation, CATALOGUE), [situation]);
+export function useSizing(
+  facts: DriveFacts,
+  situation: Situation,
+  tries: readonly Try[],
+  unit: LengthUnit,
+  pickedId: string | null,
+): Sizing {
+  const odds = useOdds(situation, facts, tries);
+  const linear = useMemo(() => rank(situation, CATALOGUE), [situation]);
+  // By the margins at once; by the odds as soon as they are there.
+  const ranking = useMemo(() => (odds.answer ? rankByOdds(linear, odds.answer.belts) : linear), [linear, odds.answer]);
   const picked = ranking.candidates.find(({ catalogueBelt }) => catalogueBelt.id === pickedId) ?? ranking.best;
   const belt = picked?.catalogueBelt;
   const section = useMemo(() => (belt ? { shape: belt.shape, thicknessMm: belt.thicknessMm } : undefined), [belt]);
@@ -87,5 +100,5 @@ export function useSizing(facts: DriveFacts, situation: Situation, unit: LengthU
         : undefined,
     [facts, situation],
   );
-  return { ranking, picked, stock, zones: zoneList, schools: found, rows, old };
+  return { odds, ranking, picked, stock, zones: zoneList, schools: found, rows, old };
 }

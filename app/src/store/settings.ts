@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { DEFAULT_LIMITS, type Limits } from '@loose-pulley/core/sizing';
 import type { LengthUnit } from '@loose-pulley/core/units';
 
 /** What a single key does. Rebound on the shortcuts sheet, for a foot pedal. */
@@ -34,6 +35,8 @@ export interface Settings {
   readonly theme: 'light' | 'lamp';
   readonly singleKeys: boolean;
   readonly keys: Readonly<Record<KeyAction, string>>;
+  /** What belts are judged by on this bench. */
+  readonly limits: Limits;
 }
 
 export const DEFAULT_KEYS: Settings['keys'] = {
@@ -61,7 +64,13 @@ export const DEFAULT_KEYS: Settings['keys'] = {
   answerOther: 'o',
 };
 
-const initialState: Settings = { unit: 'mm', theme: 'light', singleKeys: true, keys: DEFAULT_KEYS };
+const initialState: Settings = {
+  unit: 'mm',
+  theme: 'light',
+  singleKeys: true,
+  keys: DEFAULT_KEYS,
+  limits: DEFAULT_LIMITS,
+};
 
 const slice = createSlice({
   name: 'settings',
@@ -71,6 +80,8 @@ const slice = createSlice({
       ...state,
       ...payload,
       keys: { ...state.keys, ...payload.keys },
+      // What a later version added to them is filled in.
+      limits: { ...state.limits, ...payload.limits },
     }),
     unitChosen(state, { payload }: PayloadAction<LengthUnit>) {
       state.unit = payload;
@@ -81,11 +92,12 @@ const slice = createSlice({
     singleKeysSwitched(state, { payload }: PayloadAction<boolean>) {
       state.singleKeys = payload;
     },
+    limitsSet: (state, { payload }: PayloadAction<Limits>) => ({ ...state, limits: payload }),
     keyBound(state, { payload }: PayloadAction<{ action: KeyAction; key: string }>) {
       state.keys[payload.action] = payload.key;
     },
   },
 });
 
-export const { settingsLoaded, unitChosen, themeChosen, singleKeysSwitched, keyBound } = slice.actions;
+export const { settingsLoaded, unitChosen, themeChosen, singleKeysSwitched, keyBound, limitsSet } = slice.actions;
 export const settingsReducer = slice.reducer;

@@ -4,6 +4,7 @@ import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { situationOf, type Situation } from '@loose-pulley/core/sizing';
 import { factsOf, type DriveRecord, type Ticket, type TicketRecord } from '@loose-pulley/core/ticket';
 import type { Result } from '@loose-pulley/core/units';
+import { useAppSelector } from '../store/store';
 
 /** The open ticket, as its pages see it. */
 export interface TicketView {
@@ -32,6 +33,7 @@ export function useDrive(): {
   const drive = ticket.drives.find(({ name }) => name === letter) ?? ticket.drives[0];
   if (!drive) throw new Error('A ticket keeps at least one drive.');
   const facts = useMemo(() => factsOf(drive), [drive]);
-  const situation = useMemo(() => situationOf(facts, drive), [facts, drive]);
+  const limits = useAppSelector(({ settings }) => settings.limits);
+  const situation = useMemo(() => situationOf(facts, { ...drive, limits }), [facts, drive, limits]);
   return { drive, facts, situation };
 }

@@ -6,6 +6,10 @@ import type { Worlds } from './worlds';
 /** A belt to be judged: its section, nominal inner length, and the maker's limit on that. */
 export interface OddsBelt extends Belt {
   readonly innerLengthToleranceMm: number;
+  /** It has given back its first pull long ago: an old belt, not a new one. */
+  readonly settled?: boolean;
+  /** Its inner length in each world, where that is not one figure with a limit. */
+  readonly lengthsMm?: Float64Array;
 }
 
 /** What may go wrong, one bit each: several may at once. */
@@ -79,9 +83,13 @@ export function playBelts(worlds: Worlds, situation: Situation, belts: readonly 
     const third = sectionAreaMm2(belt) / 3;
     const grooveLog = oldSection ? Math.abs(Math.log(thicknessMm / oldSection.thicknessMm)) : 0;
     const row = index * count;
+    const { settled = false, lengthsMm } = belt;
     for (let i = 0; i < count; i++) {
       const path = pathMm[i] as number;
-      const relaxedMm = innerLengthMm + innerLengthToleranceMm * (lengthWithin[i] as number) + Math.PI * thicknessMm;
+      const innerMm = lengthsMm
+        ? (lengthsMm[i] as number)
+        : innerLengthMm + innerLengthToleranceMm * (lengthWithin[i] as number);
+      const relaxedMm = innerMm + Math.PI * thicknessMm;
       let thinMm = thicknessMm;
       let stretch = (path + seat.growth * thinMm) / relaxedMm;
       let fate = 0;
@@ -95,7 +103,7 @@ export function playBelts(worlds: Worlds, situation: Situation, belts: readonly 
       const slipNmm =
         2 *
         pullN *
-        (relaxedShare[i] as number) *
+        (settled ? 1 : (relaxedShare[i] as number)) *
         (grip[i] as number) *
         ((motorRadiusMm[i] as number) + seat.motorGrowth * thinMm);
       const needNmm = needTorqueNmm[i] as number;

@@ -1,7 +1,7 @@
 import { CATALOGUE, sameSection, type CatalogueBelt } from '../catalogue';
 import { driveFacts } from '../measuring';
-import { drawWorlds, evenly, oddsOf, playBelts } from '../odds';
-import { schools, situationOf, type Limits, type Situation } from '../sizing';
+import { drawWorlds, evenly, oddsOf, playBelts, rankByOdds, type Odds } from '../odds';
+import { rank, schools, situationOf, type Limits, type Situation } from '../sizing';
 import { seeded } from '../statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
 import { drawDrive, worksIn, type DriveClass, type TrueDrive } from './drive';
@@ -163,10 +163,11 @@ export function playPopulation(
       const belts = near(stock, situation.value.path.value);
       const worlds = drawWorlds(situation.value, DRAWS, seed + done);
       const odds = oddsOf(playBelts(worlds, situation.value, belts), evenly(DRAWS));
-      const best = odds.reduce((most, each, index) => (each.works > (odds[most]?.works ?? 0) ? index : most), 0);
-      const worked = works(belts[best]);
+      const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as Odds]));
+      const best = rankByOdds(rank(situation.value, belts), byId, belts).best?.catalogueBelt;
+      const worked = works(best);
       tally.add(`ours:${effort}`, worked);
-      stated.push([odds[best]?.works ?? 0, worked]);
+      stated.push([(best && byId[best.id]?.works) ?? 0, worked]);
     }
     tally.add('oracle', near(stock, one.pathMm).some(works));
     onDrive(done + 1);

@@ -16,6 +16,11 @@ export function situationOf(
     readonly driveSurface: Surface;
     readonly oldShape: SectionShape;
     readonly limits?: Limits;
+    readonly speed?: {
+      readonly motorRpm: number;
+      readonly targetRpm: number;
+      readonly tolerancePercent: number;
+    } | null;
   },
 ): Result<Situation> {
   if (facts.driveProblem) return refuse(facts.driveProblem);
@@ -38,6 +43,13 @@ export function situationOf(
     },
     trayPullN: facts.trayPull,
     travelPerTurnMm: facts.trayTravel,
+    ...(bench.speed && {
+      speed: {
+        motorRpm: bench.speed.motorRpm,
+        targetRpm: bench.speed.targetRpm,
+        tolerance: bench.speed.tolerancePercent / 100,
+      },
+    }),
     limits: bench.limits ?? DEFAULT_LIMITS,
   });
 }

@@ -65,6 +65,8 @@ export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): Ha
         motorGroove: known.motorGroove,
         driveGroove: known.driveGroove,
         oldShape: known.oldShape,
+        ...(known.others.length > 0 && { others: known.others }),
+        ...(known.speed && { speed: known.speed }),
       }),
     };
     const have = new Set(here?.readings.map(({ measurand }) => measurand));

@@ -1,0 +1,146 @@
+import { nanoid } from 'nanoid';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
+import { inHundred, REMEDIES, REMEDY_IDS, type OddsAnswer, type RemedyId } from '@loose-pulley/core/odds';
+import { OWNER_WISHES, VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/ticket';
+import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { usePastTickets } from '../ticket/usePastTickets';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+
+const WISH_NAMES = { notSaid: 'not said', renew: 'renew it', keep: 'keep it' } as const;
+const months = (count: number): string =>
+  count < 1 ? `${Math.round(count * 4)} weeks` : count < 24 ? `${count} months` : `${count / 12} years`;
+
+/** The day on which what is done for now is looked at again. */
+function dueDay(from: Date, after: number): string {
+  const day = new Date(from);
+  day.setMonth(day.getMonth() + after);
+  return day.toISOString().slice(0, 10);
+}
+
+/** What the bench learnt on other machines with this mechanism. */
+function useSisters(drive: DriveRecord): Array<{ readonly number: string; readonly tried: Try }> {
+  return usePastTickets().flatMap(({ number, drives }) =>
+    drives
+      .filter(({ mechanism }) => mechanism !== '' && mechanism === drive.mechanism)
+      .flatMap(({ tries }) => tries.filter(({ verdict }) => verdict !== 'untried').map((tried) => ({ number, tried }))),
+  );
+}
+
+/** Not only new belts: what else may be done, each with its odds, its life, how little is known, and when it is due again. */
+export function Remedies({
+  answer,
+  facts,
+  drive,
+  unit,
+  canWrite,
+}: {
+  readonly answer: OddsAnswer | null;
+  readonly facts: DriveFacts;
+  readonly drive: DriveRecord;
+  readonly unit: LengthUnit;
+  readonly canWrite: boolean;
+}) {
+  const dispatch = useAppDispatch();
+  const sisters = useSisters(drive);
+  const commit = (id: RemedyId): void => {
+    const remedy = REMEDIES[id];
+    const gesture = nanoid(10);
+    if (id !== 'band' && facts.oldBelt && facts.section) {
+      dispatch(
+        happen({
+          type: 'tryLogged',
+          driveId: drive.id,
+          try: {
+            id: nanoid(10),
+            shape: drive.oldShape,
+            thicknessMm: facts.section.value,
+            widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
+            innerLengthMm: facts.oldBelt.value,
+            source: remedy.name,
+            label: '',
+            because: drive.ownerWish === 'keep' ? 'ownersWish' : 'notSaid',
+            verdict: 'untried',
+            note: '',
+          },
+        }),
+      );
+    }
+    dispatch(
+      happen(
+        {
+          type: 'handBackWritten',
+          changes: {
+            provisional: `Drive ${drive.name}: ${remedy.name}.`,
+            dueOn: dueDay(new Date(), remedy.dueMonths),
+          },
+        },
+        gesture,
+      ),
+    );
+  };
+  return (
+    <section aria-labelledby="remedies">
+      <h3 id="remedies" className="border-b border-ink pb-1 text-lg">
+        Not only a new belt
+      </h3>
+      <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
+        <span>The owner’s wish, whatever the odds</span>
+        <Choice
+          label="The owner’s wish"
+          value={drive.ownerWish}
+          disabled={!canWrite}
+          options={OWNER_WISHES.map((wish) => [wish, WISH_NAMES[wish]] as const)}
+          onChoose={(ownerWish) =>
+            dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { ownerWish } }))
+          }
+        />
+      </div>
+      {sisters.length > 0 && (
+        <div className="border-b border-hair py-2">
+          <p className="font-semibold">On other machines with this mechanism</p>
+          <ul>
+            {sisters.map(({ number, tried }) => (
+              <li key={number + tried.id}>
+                {number}: {beltLabel(tried, unit).size}, {VERDICT_NAMES[tried.verdict]}
+                {tried.label && `, label ${tried.label}`}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <ul>
+        {REMEDY_IDS.map((id) => {
+          const remedy = REMEDIES[id];
+          const odds = answer?.remedies[id];
+          return (
+            <li
+              key={id}
+              className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[minmax(0,1fr)_auto] sm:items-center"
+            >
+              <div>
+                <p>
+                  <strong className="first-letter:uppercase">{remedy.name}</strong>
+                  {odds && <>: works in {inHundred(odds.works)}</>}
+                </p>
+                <p className="text-sm text-soft">{remedy.how}</p>
+                <p className="text-sm text-soft">
+                  May last {months(remedy.monthsLeast)} to {months(remedy.monthsMost)}. {remedy.known}
+                </p>
+              </div>
+              <Button
+                disabled={!canWrite || ((id === 'keep' || id === 'warm') && !odds)}
+                onClick={() => commit(id)}
+                aria-label={`Do it for now: ${remedy.name}, due again in ${months(remedy.dueMonths)}`}
+              >
+                For now, due in {months(remedy.dueMonths)}
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

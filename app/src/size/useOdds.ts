@@ -1,0 +1,62 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { CATALOGUE } from '@loose-pulley/core/catalogue';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
+import type { OddsAnswer, OddsQuestion } from '@loose-pulley/core/odds';
+import type { Situation } from '@loose-pulley/core/sizing';
+import type { Try } from '@loose-pulley/core/ticket';
+import { listenForOdds } from '../workers/odds';
+
+/** The same for a drive whenever it is looked at, so that its odds do not flicker. */
+const SEED = 20261125;
+
+export interface OddsView {
+  readonly answer: OddsAnswer | null;
+  /** False while a finer estimate is on its way. */
+  readonly settled: boolean;
+  /** The worker died and was begun again. */
+  readonly restarted: boolean;
+}
+
+/** The odds of every belt on this drive, worked out beside the page; the last answer stays until a newer one comes. */
+export function useOdds(situation: Situation, facts: DriveFacts, tries: readonly Try[]): OddsView {
+  const [view, setView] = useState<OddsView>({ answer: null, settled: false, restarted: false });
+  const listener = useRef<ReturnType<typeof listenForOdds> | null>(null);
+  const question = useMemo(
+    (): OddsQuestion => ({
+      situation,
+      belts: CATALOGUE,
+      tries: tries.flatMap(({ verdict, shape, thicknessMm, innerLengthMm, widthMm }) =>
+        verdict === 'untried'
+          ? []
+          : [
+              {
+                verdict,
+                belt: {
+                  shape,
+                  thicknessMm,
+                  innerLengthMm,
+                  ...(widthMm !== null && { widthMm }),
+                  innerLengthToleranceMm: innerLengthMm * 0.01,
+                },
+              },
+            ],
+      ),
+      ...(facts.oldBelt && { oldBelt: facts.oldBelt }),
+      seed: SEED,
+    }),
+    [situation, facts, tries],
+  );
+  useEffect(() => {
+    const started = listenForOdds({
+      onAnswer: (answer, settled) => setView((before) => ({ ...before, answer, settled })),
+      onRestart: () => setView((before) => ({ ...before, settled: false, restarted: true })),
+    });
+    listener.current = started;
+    return () => {
+      listener.current = null;
+      started.stop();
+    };
+  }, []);
+  useEffect(() => listener.current?.ask(question), [question]);
+  return view;
+}

@@ -1,0 +1,46 @@
+import type { OddsAnswer, OddsQuestion } from '@loose-pulley/core/odds';
+import type { NumberedAnswer } from './odds.worker';
+
+/** Told an answer, or that the worker died and was begun again. */
+export interface OddsListener {
+  readonly onAnswer: (answer: OddsAnswer, last: boolean) => void;
+  readonly onRestart: () => void;
+}
+
+const MOST_RESTARTS = 2;
+
+/**
+ * Asks for odds beside the page. One worker stays while someone listens, so that dragging does not wait for it to
+ * start; a new question makes the old one stale, and a worker that dies is begun again with the last question.
+ */
+export function listenForOdds({ onAnswer, onRestart }: OddsListener): {
+  readonly ask: (question: OddsQuestion) => void;
+  readonly stop: () => void;
+} {
+  let id = 0;
+  let asked: OddsQuestion | null = null;
+  let restarts = 0;
+  const start = (): Worker => {
+    const fresh = new Worker(new URL('./odds.worker.ts', import.meta.url), { type: 'module' });
+    fresh.addEventListener('message', ({ data }: MessageEvent<NumberedAnswer>) => {
+      if (data.id === id) onAnswer(data.answer, data.last);
+    });
+    fresh.addEventListener('error', () => {
+      fresh.terminate();
+      if (restarts++ >= MOST_RESTARTS) return;
+      worker = start();
+      onRestart();
+      if (asked) worker.postMessage({ id, question: asked });
+    });
+    return fresh;
+  };
+  let worker = start();
+  return {
+    ask(question) {
+      id += 1;
+      asked = question;
+      worker.postMessage({ id, question });
+    },
+    stop: () => worker.terminate(),
+  };
+}
