@@ -56,3 +56,7 @@ export async function measureBoothDeck(page: Page): Promise<void> {
   await take(page, 'Shafts', '38.2');
   await kept(page);
 }
+
+/** Waits until the odds of the belts are worked out to the last draw. */
+export const oddsSettled = (page: Page): Promise<void> =>
+  expect(page.getByRole('region', { name: 'Odds', exact: true })).toHaveAttribute('aria-busy', 'false');

@@ -19,6 +19,7 @@ import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { SectionSign } from '../ui/SectionSign';
 import { OddsLine } from './OddsLine';
+import { Sisters } from './Sisters';
 import type { Sizing } from './useSizing';
 
 interface Props {
@@ -134,6 +135,7 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
         )}
       </div>
       <OddsLine odds={oddsOf(picked)} view={sizing.odds} />
+      <Sisters drive={drive} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
       <p>
         <strong>
           {ZONE_NAMES[judgement.zone][0]?.toUpperCase()}

@@ -1,11 +1,9 @@
 import { nanoid } from 'nanoid';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { inHundred, REMEDIES, REMEDY_IDS, type OddsAnswer, type RemedyId } from '@loose-pulley/core/odds';
-import { OWNER_WISHES, VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/ticket';
-import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
+import { OWNER_WISHES, type DriveRecord } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
-import { usePastTickets } from '../ticket/usePastTickets';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 
@@ -20,31 +18,19 @@ function dueDay(from: Date, after: number): string {
   return day.toISOString().slice(0, 10);
 }
 
-/** What the bench learnt on other machines with this mechanism. */
-function useSisters(drive: DriveRecord): Array<{ readonly number: string; readonly tried: Try }> {
-  return usePastTickets().flatMap(({ number, drives }) =>
-    drives
-      .filter(({ mechanism }) => mechanism !== '' && mechanism === drive.mechanism)
-      .flatMap(({ tries }) => tries.filter(({ verdict }) => verdict !== 'untried').map((tried) => ({ number, tried }))),
-  );
-}
-
 /** Not only new belts: what else may be done, each with its odds, its life, how little is known, and when it is due again. */
 export function Remedies({
   answer,
   facts,
   drive,
-  unit,
   canWrite,
 }: {
   readonly answer: OddsAnswer | null;
   readonly facts: DriveFacts;
   readonly drive: DriveRecord;
-  readonly unit: LengthUnit;
   readonly canWrite: boolean;
 }) {
   const dispatch = useAppDispatch();
-  const sisters = useSisters(drive);
   const commit = (id: RemedyId): void => {
     const remedy = REMEDIES[id];
     const gesture = nanoid(10);
@@ -98,19 +84,6 @@ export function Remedies({
           }
         />
       </div>
-      {sisters.length > 0 && (
-        <div className="border-b border-hair py-2">
-          <p className="font-semibold">On other machines with this mechanism</p>
-          <ul>
-            {sisters.map(({ number, tried }) => (
-              <li key={number + tried.id}>
-                {number}: {beltLabel(tried, unit).size}, {VERDICT_NAMES[tried.verdict]}
-                {tried.label && `, label ${tried.label}`}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
       <ul>
         {REMEDY_IDS.map((id) => {
           const remedy = REMEDIES[id];

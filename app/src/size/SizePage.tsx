@@ -101,7 +101,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} unit={unit} canWrite={canWrite} situation={situation} />
         <Schools schools={sizing.schools} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
-        <Remedies answer={sizing.odds.answer} facts={facts} drive={drive} unit={unit} canWrite={canWrite} />
+        <Remedies answer={sizing.odds.answer} facts={facts} drive={drive} canWrite={canWrite} />
         <Ranked
           ranking={sizing.ranking}
           odds={sizing.odds.answer?.belts}

@@ -77,7 +77,7 @@ export function answerOdds(question: OddsQuestion, draws: number): OddsAnswer {
 }
 
 /** Odds that differ by less than this are alike: nobody could tell them apart at the bench. */
-export const ALIKE = 0.02;
+export const ALIKE = 0.01;
 /** Odds below which a belt is not recommended: it is likelier to fail than to work. */
 const LEAST_ODDS = 0.5;
 
