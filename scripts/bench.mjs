@@ -2,6 +2,7 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { ensureBuilt, ensurePackages, root } from './setup.mjs';
+import { numpyTime } from './numpy.mjs';
 import { launch, serve } from './stage.mjs';
 
 /* npm run bench: what the user waits for, measured here and now, as a table. Nothing is asserted. */
@@ -229,6 +230,47 @@ row(
   `ranking of every catalogue belt (${CATALOGUE.length})`,
   ms(median(ranking)),
   `${((1000 * median(ranking)) / CATALOGUE.length).toFixed(1)} µs a belt`,
+);
+
+// The odds of 500 belts: a first look, all 4,000 draws, and NumPy at the same work.
+const odds = await load('odds');
+const { CATALOGUE: known } = await load('catalogue');
+const { sectionAreaMm2 } = await load('rubber');
+const fiveHundred = [...known, ...known].slice(0, 500);
+const timed = async (draws) =>
+  median(
+    await runs(9, async () => {
+      const start = performance.now();
+      const worlds = odds.drawWorlds(situation, draws, 1);
+      odds.oddsOf(odds.playBelts(worlds, situation, fiveHundred), odds.evenly(draws));
+      return performance.now() - start;
+    }),
+  );
+row('odds of 500 belts, first estimate (250 draws)', ms(await timed(250)), 'goal 50 ms');
+row('odds of 500 belts, 4,000 draws', ms(await timed(4000)), 'goal 1.5 s');
+const worlds = odds.drawWorlds(situation, 4000, 1);
+const fates = await runs(9, async () => {
+  const start = performance.now();
+  odds.playBelts(worlds, situation, fiveHundred);
+  return performance.now() - start;
+});
+const numpy = numpyTime({
+  worlds: Object.fromEntries(Object.entries(worlds).flatMap(([key, list]) => (key === 'count' ? [] : [[key, [...list]]]))),
+  limits: situation.limits,
+  belts: fiveHundred.map((belt) => ({
+    thicknessMm: belt.thicknessMm,
+    innerLengthMm: belt.innerLengthMm,
+    toleranceMm: belt.innerLengthToleranceMm,
+    areaMm2: sectionAreaMm2(belt),
+    growth: Math.PI,
+    grooveLog: situation.oldSection ? Math.abs(Math.log(belt.thicknessMm / situation.oldSection.thicknessMm)) : 0,
+  })),
+});
+const ours = odds.playBelts(worlds, situation, fiveHundred).reduce((sum, fate) => sum + (fate === 0 ? 1 : 0), 0);
+row(
+  'every belt in every world, drawn already',
+  ms(Math.min(...fates)),
+  numpy ? `NumPy ${ms(numpy.ms)}; ${ours} works, NumPy ${numpy.works}` : 'NumPy could not be installed',
 );
 
 // An archive of 2,000 tickets: taken in, and opened.

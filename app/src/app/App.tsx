@@ -13,6 +13,7 @@ import {
   TagPage,
   TicketPage,
   TimelinePage,
+  WhyPage,
 } from './pages';
 import { Words } from '../ui/Words';
 import { Foot } from './Foot';
@@ -57,6 +58,7 @@ export function App() {
         <Route index element={<BenchPage />} />
         <Route path="log" element={<LogPage />} />
         <Route path="knowledge" element={<KnowledgePage />} />
+        <Route path="why" element={<WhyPage />} />
         <Route path="t/:id" element={<TicketPage />}>
           <Route index element={<StationPage />} />
           <Route path="timeline" element={<TimelinePage />} />

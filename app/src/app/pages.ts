@@ -5,6 +5,7 @@ import { page } from './page';
 export const BenchPage = page(async () => (await import('../bench/BenchPage')).BenchPage);
 export const LogPage = page(async () => (await import('../log/LogPage')).LogPage);
 export const KnowledgePage = page(async () => (await import('../knowledge/KnowledgePage')).KnowledgePage);
+export const WhyPage = page(async () => (await import('../why/WhyPage')).WhyPage);
 export const TicketPage = page(async () => (await import('../ticket/TicketPage')).TicketPage);
 export const StationPage = page(async () => (await import('../ticket/StationPage')).StationPage);
 export const TimelinePage = page(async () => (await import('../ticket/TimelinePage')).TimelinePage);

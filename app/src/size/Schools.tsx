@@ -1,4 +1,5 @@
 import { beltLabel } from '@loose-pulley/core/units';
+import { Link } from 'react-router';
 import { inHundred, type OddsAnswer } from '@loose-pulley/core/odds';
 import { ZONE_NAMES, type School } from '@loose-pulley/core/sizing';
 import { formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
@@ -29,6 +30,13 @@ export function Schools({
       <h3 id="schools" className="border-b border-ink pb-1 text-lg">
         What each school of the trade would do
       </h3>
+      <p className="py-1 text-sm text-soft">
+        How often each is right, over many drives:{' '}
+        <Link className="underline" to="/why">
+          why measure
+        </Link>
+        .
+      </p>
       <table className="w-full border-collapse text-[15px]">
         <thead className="sr-only">
           <tr>

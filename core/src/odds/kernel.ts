@@ -44,8 +44,8 @@ function seatOf(situation: Situation, section: BeltSection): Seat {
   };
 }
 
-/** Turns of the thinning: strain and thickness depend on one another, and each turn gains two digits. */
-const TURNS = 3;
+/** Turns of the thinning: strain and thickness depend on one another, and each turn gains nearly two digits. */
+const TURNS = 2;
 
 /**
  * How every belt fares in every world: a byte of `FAILS` bits each, 0 where it works. Works means: the relaxed belt
@@ -62,19 +62,29 @@ export function playBelts(worlds: Worlds, situation: Situation, belts: readonly 
   const { limits, oldSection, speed } = situation;
   const fates = new Uint8Array(belts.length * count);
   const seats = new Map<string, Seat>();
-  // What of the drag on the bushes is the same for every belt: torque at the motor for each newton of pull.
-  const drag = new Float64Array(count);
+  const { pathMm, motorRadiusMm, driveRadiusMm, grip, modulusMpa, relaxedShare, stretchMost } = worlds;
+  const { needTorqueNmm, stallTorqueNmm, grooveLogRatio, lengthWithin } = worlds;
+  // What is the same for every belt of a world is worked out once: this is the innermost loop of the product.
+  const holdNew = new Float64Array(count);
+  const holdSettled = new Float64Array(count);
+  const slipLeastNmm = new Float64Array(count);
+  const spareNmm = new Float64Array(count);
+  const dragMm = new Float64Array(count);
   for (let i = 0; i < count; i++) {
-    drag[i] =
+    const need = needTorqueNmm[i] as number;
+    holdSettled[i] = 2 * (grip[i] as number);
+    holdNew[i] = 2 * (grip[i] as number) * (relaxedShare[i] as number);
+    slipLeastNmm[i] = limits.gripLeast * need;
+    spareNmm[i] = (stallTorqueNmm[i] as number) - limits.motorLeast * need;
+    // Torque at the motor that the bushes take for each newton of pull.
+    dragMm[i] =
       2 *
       limits.bushFriction *
       limits.shaftRadiusMm *
-      (Math.abs(Math.sin((worlds.motorWrapRad[i] ?? 0) / 2)) +
-        (Math.abs(Math.sin((worlds.driveWrapRad[i] ?? 0) / 2)) * (worlds.motorRadiusMm[i] ?? 0)) /
-          (worlds.driveRadiusMm[i] ?? 1));
+      (Math.abs(Math.sin((worlds.motorWrapRad[i] as number) / 2)) +
+        (Math.abs(Math.sin((worlds.driveWrapRad[i] as number) / 2)) * (motorRadiusMm[i] as number)) /
+          (driveRadiusMm[i] as number));
   }
-  const { pathMm, motorRadiusMm, driveRadiusMm, grip, modulusMpa, relaxedShare, stretchMost } = worlds;
-  const { needTorqueNmm, stallTorqueNmm, grooveLogRatio, lengthWithin } = worlds;
   for (const [index, belt] of belts.entries()) {
     const key = `${belt.shape} ${belt.thicknessMm} ${belt.widthMm ?? ''}`;
     const seat = seats.get(key) ?? seatOf(situation, belt);
@@ -84,37 +94,34 @@ export function playBelts(worlds: Worlds, situation: Situation, belts: readonly 
     const grooveLog = oldSection ? Math.abs(Math.log(thicknessMm / oldSection.thicknessMm)) : 0;
     const row = index * count;
     const { settled = false, lengthsMm } = belt;
+    const hold = settled ? holdSettled : holdNew;
+    const round = Math.PI * thicknessMm;
+    const { growth, motorGrowth, driveGrowth } = seat;
     for (let i = 0; i < count; i++) {
       const path = pathMm[i] as number;
       const innerMm = lengthsMm
         ? (lengthsMm[i] as number)
         : innerLengthMm + innerLengthToleranceMm * (lengthWithin[i] as number);
-      const relaxedMm = innerMm + Math.PI * thicknessMm;
+      const perMm = 1 / (innerMm + round);
       let thinMm = thicknessMm;
-      let stretch = (path + seat.growth * thinMm) / relaxedMm;
-      let fate = 0;
-      if (stretch > 1) {
-        for (let turn = 0; turn < TURNS; turn++) {
-          thinMm = thicknessMm / Math.sqrt(Math.max(stretch, 1));
-          stretch = (path + seat.growth * thinMm) / relaxedMm;
-        }
+      let stretch = (path + growth * thinMm) * perMm;
+      let fate: number = grooveLog > (grooveLogRatio[i] as number) ? FAILS.groove : 0;
+      if (stretch <= 1) {
+        if ((spareNmm[i] as number) < 0) fate |= FAILS.motor;
+        fates[row + i] = fate | FAILS.slack;
+        continue;
       }
-      const pullN = stretch > 1 ? (modulusMpa[i] as number) * third * (stretch - 1 / (stretch * stretch)) : 0;
-      const slipNmm =
-        2 *
-        pullN *
-        (settled ? 1 : (relaxedShare[i] as number)) *
-        (grip[i] as number) *
-        ((motorRadiusMm[i] as number) + seat.motorGrowth * thinMm);
-      const needNmm = needTorqueNmm[i] as number;
-      if (slipNmm < limits.gripLeast * needNmm) fate |= stretch > 1 ? FAILS.grip : FAILS.slack;
-      if ((stallTorqueNmm[i] as number) - pullN * (drag[i] as number) < limits.motorLeast * needNmm)
-        fate |= FAILS.motor;
+      for (let turn = 0; turn < TURNS; turn++) {
+        thinMm = thicknessMm / Math.sqrt(stretch);
+        stretch = (path + growth * thinMm) * perMm;
+      }
+      const pullN = (modulusMpa[i] as number) * third * (stretch - 1 / (stretch * stretch));
+      const motorMm = (motorRadiusMm[i] as number) + motorGrowth * thinMm;
+      if (pullN * (hold[i] as number) * motorMm < (slipLeastNmm[i] as number)) fate |= FAILS.grip;
+      if (pullN * (dragMm[i] as number) > (spareNmm[i] as number)) fate |= FAILS.motor;
       if (stretch - 1 > (stretchMost[i] as number)) fate |= FAILS.stretch;
-      if (grooveLog > (grooveLogRatio[i] as number)) fate |= FAILS.groove;
-      if (speed && stretch > 1) {
-        const motorMm = (motorRadiusMm[i] as number) + seat.motorGrowth * thinMm;
-        const driveMm = (driveRadiusMm[i] as number) + seat.driveGrowth * thinMm;
+      if (speed) {
+        const driveMm = (driveRadiusMm[i] as number) + driveGrowth * thinMm;
         const rpm = (speed.motorRpm * motorMm) / driveMm;
         if (Math.abs(rpm / speed.targetRpm - 1) > speed.tolerance) fate |= FAILS.speed;
       }

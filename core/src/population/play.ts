@@ -4,11 +4,12 @@ import { drawWorlds, evenly, oddsOf, playBelts, rankByOdds, type Odds } from '..
 import { rank, schools, situationOf, type Limits, type Situation } from '../sizing';
 import { seeded } from '../statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
+import { ceilingWorlds, drawPool } from './ceiling';
 import { drawDrive, worksIn, type DriveClass, type TrueDrive } from './drive';
 
 /** How one way of choosing did. */
 export interface Score {
-  /** `school:…`, `single:string`, `single:pulleys`, `ours:…`, `oracle`. */
+  /** `school:…`, `single:string`, `single:pulleys`, `ours:…`, `ceiling`, `oracle`. */
   readonly player: string;
   /** Share of the drives in which the first belt bought works. */
   readonly right: number;
@@ -32,6 +33,8 @@ export interface Population {
   readonly calibration: readonly Calibration[];
   /** Of the gap from the best single stretch to the oracle, the share that the ranking closes, by effort. */
   readonly closed: Readonly<Record<Effort, number>>;
+  /** The share of that gap that anybody could close who measured as much and knew how such drives are spread. */
+  readonly closable: number | null;
   /** The single stretch that does best, by what the path was measured with: it was chosen knowing the outcome. */
   readonly singleStretch: Readonly<Record<'string' | 'pulleys', number>>;
 }
@@ -115,7 +118,7 @@ class Tally {
  *
  * Cost: about 8 ms a drive.
  *
- * @param onDrive told after each drive, for progress
+ * @param options `ceiling` plays that too, which doubles the time; `onDrive` is told after each drive
  * @example playPopulation('all', 500, 20261125, DEFAULT_LIMITS).closed.pull // 0.8 or so
  */
 export function playPopulation(
@@ -123,10 +126,11 @@ export function playPopulation(
   drives: number,
   seed: number,
   limits: Limits,
-  onDrive: (done: number) => void = () => undefined,
+  options: { readonly ceiling?: boolean; readonly onDrive?: (done: number) => void } = {},
 ): Population {
   const random = seeded(seed);
   const stock = stockOf(kind);
+  const pool = options.ceiling ? drawPool(seed + 1) : undefined;
   const tally = new Tally();
   const stated: Array<readonly [number, boolean]> = [];
   for (let done = 0; done < drives; done++) {
@@ -158,6 +162,7 @@ export function playPopulation(
       }
       if (!situation.ok) {
         tally.add(`ours:${effort}`, false);
+        if (effort === 'pull' && pool) tally.add('ceiling', false);
         continue;
       }
       const belts = near(stock, situation.value.path.value);
@@ -167,10 +172,18 @@ export function playPopulation(
       const best = rankByOdds(rank(situation.value, belts), byId, belts).best?.catalogueBelt;
       const worked = works(best);
       tally.add(`ours:${effort}`, worked);
+      if (effort === 'pull' && pool) {
+        const known = ceilingWorlds(pool, situation.value, random);
+        if (known) {
+          const ceiling = oddsOf(playBelts(known.worlds, situation.value, belts), known.weights);
+          const top = ceiling.reduce((most, each, at) => (each.works > (ceiling[most]?.works ?? 0) ? at : most), 0);
+          tally.add('ceiling', works(belts[top]));
+        } else tally.add('ceiling', worked);
+      }
       stated.push([(best && byId[best.id]?.works) ?? 0, worked]);
     }
     tally.add('oracle', near(stock, one.pathMm).some(works));
-    onDrive(done + 1);
+    options.onDrive?.(done + 1);
   }
   const bestStretch = (by: 'string' | 'pulleys'): number =>
     SINGLE_STRETCHES.reduce((best, stretch) =>
@@ -188,6 +201,7 @@ export function playPopulation(
       return [effort, oracle > under ? (tally.share(`ours:${effort}`) - under) / (oracle - under) : 1];
     }),
   ) as Record<Effort, number>;
+  const closable = !pool ? null : oracle > floor ? (tally.share('ceiling') - floor) / (oracle - floor) : 1;
   const kept = new Set([
     `single:string:${singleStretch.string.toFixed(3)}`,
     `single:pulleys:${singleStretch.pulleys.toFixed(3)}`,
@@ -196,7 +210,7 @@ export function playPopulation(
     .scores()
     .filter(({ player }) => !player.startsWith('single:') || kept.has(player))
     .map((score) => ({ ...score, player: score.player.replace(/^(single:\w+):.*/, '$1') }));
-  return { kind, drives, scores, calibration: calibrationOf(stated), closed, singleStretch };
+  return { kind, drives, scores, calibration: calibrationOf(stated), closed, closable, singleStretch };
 }
 
 function calibrationOf(stated: ReadonlyArray<readonly [number, boolean]>): Calibration[] {

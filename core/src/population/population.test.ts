@@ -1,0 +1,52 @@
+import { expect, test } from 'vitest';
+import { CATALOGUE } from '../catalogue';
+import { driveFacts } from '../measuring';
+import { DEFAULT_LIMITS } from '../sizing';
+import { seeded } from '../statistics';
+import { drawDrive, DRIVE_CLASSES, EFFORTS, measured, playPopulation, upTo, worksIn } from '.';
+
+const played = playPopulation('all', 80, 7, DEFAULT_LIMITS);
+const right = (player: string) => played.scores.find((score) => score.player === player)?.right ?? NaN;
+
+test('the same seed plays the same drives; another plays others', () => {
+  expect(playPopulation('all', 10, 7, DEFAULT_LIMITS)).toEqual(playPopulation('all', 10, 7, DEFAULT_LIMITS));
+  expect(playPopulation('all', 10, 8, DEFAULT_LIMITS).scores).not.toEqual(
+    playPopulation('all', 10, 7, DEFAULT_LIMITS).scores,
+  );
+});
+
+test('nobody does better than knowing everything, and odds do better than every school of the trade', () => {
+  for (const { player, right: share } of played.scores) {
+    expect(share, player).toBeLessThanOrEqual(right('oracle'));
+    if (player.startsWith('school:')) expect(share, player).toBeLessThan(right('ours:pulleys'));
+  }
+  expect(right('ours:string')).toBeGreaterThanOrEqual(right('single:string'));
+});
+
+test('every choice is in one band of stated odds', () => {
+  const counted = played.calibration.reduce((sum, { count }) => sum + count, 0);
+  expect(counted).toBeGreaterThan(0.97 * 80 * EFFORTS.length);
+  expect(counted).toBeLessThanOrEqual(80 * EFFORTS.length);
+});
+
+test.each(DRIVE_CLASSES)('a drive of class %s is of that class, can be measured, and no belt works that would hang', (kind) => {
+  const random = seeded(3);
+  for (let i = 0; i < 20; i++) {
+    const one = drawDrive(random, kind);
+    if (kind === 'smallMotor') expect(one.drive.motor.bottomDiameterMm).toBeLessThan(4.2);
+    if (kind === 'oringOnly') expect(one.section.shape).toBe('round');
+    if (kind === 'squareOnly') expect(one.section.shape).toBe('square');
+    if (kind === 'weakMotor') expect(one.stallFactor).toBeLessThan(2);
+    const view = measured(one, random);
+    const facts = driveFacts(upTo(view, 'travel'), {
+      crossed: false,
+      motorGroove: { form: 'flat' },
+      driveGroove: { form: 'flat' },
+    });
+    // Within six of its own standard uncertainties: careless readings are three times as wide.
+    expect(Math.abs((facts.path?.value ?? 0) - one.pathMm)).toBeLessThan(12 * (facts.path?.std ?? 0));
+    expect(upTo(view, 'string').some(({ measurand }) => measurand === 'trayPull')).toBe(false);
+    const hanging = CATALOGUE.filter(({ innerLengthMm }) => innerLengthMm > 1.05 * one.pathMm);
+    expect(hanging.some((belt) => worksIn(one, belt))).toBe(false);
+  }
+});
