@@ -1,0 +1,3 @@
+export { draftBar, draftBelt, draftDrive, extentOf, tiles, type Tile } from './draw';
+export { svgOf, writeDxf, writeSvg } from './write';
+export type { Drafting, Extent, Figure } from './types';
