@@ -9,8 +9,11 @@ import {
   LetterPage,
   LogPage,
   SheetPage,
+  SlipPage,
   StationPage,
+  StrobePage,
   TagPage,
+  TemplatePage,
   TicketPage,
   TimelinePage,
   WhyPage,
@@ -65,6 +68,9 @@ export function App() {
           <Route path="sheet" element={<SheetPage />} />
           <Route path="letter" element={<LetterPage />} />
           <Route path="labels" element={<LabelsPage />} />
+          <Route path="strobe" element={<StrobePage />} />
+          <Route path="template" element={<TemplatePage />} />
+          <Route path="slip" element={<SlipPage />} />
           <Route path="tag" element={<TagPage />} />
           <Route path=":station" element={<StationPage />} />
         </Route>

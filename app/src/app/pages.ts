@@ -1,10 +1,13 @@
 import { isStation, STATION_PAGES } from '../ticket/stationPages';
-import { page } from './page';
+import { page, type Page } from './page';
 
 /** The pages, each in a file of its own. */
 export const BenchPage = page(async () => (await import('../bench/BenchPage')).BenchPage);
 export const LogPage = page(async () => (await import('../log/LogPage')).LogPage);
 export const KnowledgePage = page(async () => (await import('../knowledge/KnowledgePage')).KnowledgePage);
+export const StrobePage = page(async () => (await import('../print/StrobePage')).StrobePage);
+export const TemplatePage = page(async () => (await import('../print/TemplatePage')).TemplatePage);
+export const SlipPage = page(async () => (await import('../print/SlipPage')).SlipPage);
 export const WhyPage = page(async () => (await import('../why/WhyPage')).WhyPage);
 export const TicketPage = page(async () => (await import('../ticket/TicketPage')).TicketPage);
 export const StationPage = page(async () => (await import('../ticket/StationPage')).StationPage);
@@ -31,22 +34,24 @@ export function fetchIdly(): void {
   }, LATER_MS);
 }
 
+/** Pages of a ticket that are no stations, and pages beside the Bench, by their address. */
+const TICKET_PAGES: Readonly<Record<string, Page>> = {
+  sheet: SheetPage,
+  letter: LetterPage,
+  timeline: TimelinePage,
+  labels: LabelsPage,
+  tag: TagPage,
+  strobe: StrobePage,
+  template: TemplatePage,
+  slip: SlipPage,
+};
+const OTHER_PAGES: Readonly<Record<string, Page>> = { log: LogPage, knowledge: KnowledgePage, why: WhyPage };
+
 /** Fetches what an address will want, so that the first page is drawn in one go. A failed fetch is met again when shown. */
 export async function fetchAhead(path: string): Promise<void> {
   const [, place, , station] = path.split('/');
   const wanted =
-    place === 't'
-      ? [
-          TicketPage,
-          ...(station === 'sheet'
-            ? [SheetPage]
-            : station === 'letter'
-              ? [LetterPage]
-              : station === 'timeline'
-                ? [TimelinePage]
-                : [StationPage]),
-        ]
-      : [place === 'log' ? LogPage : place === 'knowledge' ? KnowledgePage : BenchPage];
+    place === 't' ? [TicketPage, TICKET_PAGES[station ?? ''] ?? StationPage] : [OTHER_PAGES[place ?? ''] ?? BenchPage];
   if (place === 't' && isStation(station)) wanted.push(STATION_PAGES[station]);
   await Promise.all(wanted.map((one) => one.fetch())).catch(() => undefined);
 }

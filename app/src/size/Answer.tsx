@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import { Link } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { inHundred, type Odds } from '@loose-pulley/core/odds';
@@ -15,6 +16,7 @@ import {
 import { happen } from '../keeping/actions';
 import { usePageKey } from '../keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../store/store';
+import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { SectionSign } from '../ui/SectionSign';
@@ -78,6 +80,7 @@ function Neighbour({
 /** The belt to fit, with its figures and its reasons; or, where nothing fits, what to do about that. */
 export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) {
   const dispatch = useAppDispatch();
+  const { ticket } = useTicket();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
   const { ranking, picked } = sizing;
   const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because'>) =>
@@ -181,6 +184,17 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
           Keep the old belt, clean it
         </CommitButton>
       </div>
+      <p className="flex flex-wrap gap-x-4">
+        <Link className="inline-flex min-h-11 items-center underline" to={`/t/${ticket.id}/slip?drive=${drive.name}`}>
+          Slip for the shop
+        </Link>
+        <Link
+          className="inline-flex min-h-11 items-center underline"
+          to={`/t/${ticket.id}/template?drive=${drive.name}&belt=${catalogueBelt.id}`}
+        >
+          At 1 to 1: print, SVG, DXF
+        </Link>
+      </p>
       <details open={ranking.nothingFits}>
         <summary className="flex min-h-11 cursor-pointer items-center font-semibold">The reasons</summary>
         <ul className="grid list-disc gap-1 pl-5">

@@ -15,6 +15,7 @@ import { LimitsTable } from './LimitsTable';
 import { Ranked } from './Ranked';
 import { Remedies } from './Remedies';
 import { Schools } from './Schools';
+import { SpeedPanel } from './SpeedPanel';
 import { Tries } from './Tries';
 import { useSizing } from './useSizing';
 
@@ -109,6 +110,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
           pickedId={picked?.catalogueBelt.id}
           onPick={onPick}
         />
+        <SpeedPanel drive={drive} situation={situation} ranking={sizing.ranking} unit={unit} canWrite={canWrite} />
         <LimitsTable />
       </div>
       <aside

@@ -37,6 +37,8 @@ export interface Settings {
   readonly keys: Readonly<Record<KeyAction, string>>;
   /** What belts are judged by on this bench. */
   readonly limits: Limits;
+  /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
+  readonly printScale: number;
 }
 
 export const DEFAULT_KEYS: Settings['keys'] = {
@@ -70,6 +72,7 @@ const initialState: Settings = {
   singleKeys: true,
   keys: DEFAULT_KEYS,
   limits: DEFAULT_LIMITS,
+  printScale: 1,
 };
 
 const slice = createSlice({
@@ -93,11 +96,15 @@ const slice = createSlice({
       state.singleKeys = payload;
     },
     limitsSet: (state, { payload }: PayloadAction<Limits>) => ({ ...state, limits: payload }),
+    printScaleSet(state, { payload }: PayloadAction<number>) {
+      state.printScale = payload;
+    },
     keyBound(state, { payload }: PayloadAction<{ action: KeyAction; key: string }>) {
       state.keys[payload.action] = payload.key;
     },
   },
 });
 
-export const { settingsLoaded, unitChosen, themeChosen, singleKeysSwitched, keyBound, limitsSet } = slice.actions;
+export const { settingsLoaded, unitChosen, themeChosen, singleKeysSwitched, keyBound, limitsSet, printScaleSet } =
+  slice.actions;
 export const settingsReducer = slice.reducer;

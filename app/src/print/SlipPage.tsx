@@ -1,0 +1,110 @@
+import { Link } from 'react-router';
+import { sameSection, CATALOGUE } from '@loose-pulley/core/catalogue';
+import { draftBelt } from '@loose-pulley/core/drafting';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
+import { inHundred } from '@loose-pulley/core/odds';
+import type { Situation } from '@loose-pulley/core/sizing';
+import { beltLabel, formatLength } from '@loose-pulley/core/units';
+import { useSizing } from '../size/useSizing';
+import { useUnit } from '../store/store';
+import { useDrive, useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { useTitle } from '../ui/title';
+import { PrintScale } from './PrintScale';
+import { TrueSize } from './TrueSize';
+
+/** A belt is worth bringing home when its odds are no more than this below the best one's. */
+const NEAR = 0.15;
+const SHAPE_WORDS = { square: 'square section', round: 'round section (O-ring)', flat: 'flat section' } as const;
+
+/** What to ask for in a shop: section, sizes that will do, and the ring and its length at 1:1 to hold a belt against. */
+export function SlipPage() {
+  useTitle('Slip for the shop');
+  const { ticket } = useTicket();
+  const { drive, facts, situation } = useDrive();
+  if (!situation.ok) {
+    return (
+      <p className="p-5">
+        {situation.problem}{' '}
+        <Link className="underline" to={`/t/${ticket.id}/measure?drive=${drive.name}`}>
+          Measure
+        </Link>
+      </p>
+    );
+  }
+  return <Slip situation={situation.value} facts={facts} />;
+}
+
+function Slip({ situation, facts }: { readonly situation: Situation; readonly facts: DriveFacts }) {
+  const { ticket } = useTicket();
+  const { drive } = useDrive();
+  const unit = useUnit();
+  const { ranking, odds } = useSizing(facts, situation, drive.tries, unit, null);
+  const belt = ranking.best?.catalogueBelt;
+  if (!belt || !odds.settled || !odds.answer) return <p className="p-5">One moment.</p>;
+  const worksIn = (id: string): number => odds.answer?.belts[id]?.works ?? 0;
+  const best = worksIn(belt.id);
+  const good = CATALOGUE.filter((one) => sameSection(one, belt) && worksIn(one.id) >= Math.max(0.5, best - NEAR)).sort(
+    (a, b) => a.innerLengthMm - b.innerLengthMm,
+  );
+  const others = ranking.candidates
+    .map(({ catalogueBelt }) => catalogueBelt)
+    .filter((one) => !sameSection(one, belt) && worksIn(one.id) >= Math.max(0.5, best - NEAR))
+    .slice(0, 4);
+  const least = good[0] ?? belt;
+  const most = good[good.length - 1] ?? belt;
+  const size = (mm: number) => `${formatLength(mm, unit)} ${unit}`;
+  return (
+    <article aria-label="Slip" className="mx-auto grid max-w-[180mm] gap-4 px-5 py-5">
+      <div className="flex flex-wrap items-center gap-3 print:hidden">
+        <Button look="strong" onClick={() => window.print()}>
+          Print the slip
+        </Button>
+        <span className="text-soft">Or take the phone along.</span>
+      </div>
+      <header className="flex items-baseline justify-between gap-3 border-b-2 border-ink pb-2">
+        <h1 className="text-2xl font-bold">Wanted: one drive belt</h1>
+        <span>
+          {ticket.number}, drive {drive.name}
+        </span>
+      </header>
+      <p className="text-[34px] leading-tight font-bold">{beltLabel(belt, unit).size}</p>
+      <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-1">
+        <dt className="text-soft">Section</dt>
+        <dd>
+          {SHAPE_WORDS[belt.shape]}, {size(belt.thicknessMm)} across
+        </dd>
+        <dt className="text-soft">Inner length that will do</dt>
+        <dd>
+          {least === most ? size(belt.innerLengthMm) : `${size(least.innerLengthMm)} to ${size(most.innerLengthMm)}`}
+        </dd>
+        <dt className="text-soft">Inner diameter, lying round</dt>
+        <dd>
+          {least === most
+            ? size(belt.innerLengthMm / Math.PI)
+            : `${size(least.innerLengthMm / Math.PI)} to ${size(most.innerLengthMm / Math.PI)}`}
+        </dd>
+        <dt className="text-soft">Of that section</dt>
+        <dd>{good.map((one) => `${beltLabel(one, unit).size} (${inHundred(worksIn(one.id))})`).join(', ')}</dd>
+        {others.length > 0 && (
+          <>
+            <dt className="text-soft">Of other sections</dt>
+            <dd>{others.map((one) => `${beltLabel(one, unit).size} (${inHundred(worksIn(one.id))})`).join(', ')}</dd>
+          </>
+        )}
+        <dt className="text-soft">Next down, next up</dt>
+        <dd>
+          {[ranking.down, ranking.up]
+            .flatMap((one) =>
+              one ? [`${beltLabel(one.catalogueBelt, unit).size} (${inHundred(worksIn(one.catalogueBelt.id))})`] : [],
+            )
+            .join(', ')}
+        </dd>
+        <dt className="text-soft">Rubber</dt>
+        <dd>Chloroprene or the like, ground, about {situation.limits.hardnessShoreA.best} Shore A; no office band.</dd>
+      </dl>
+      <PrintScale />
+      <TrueSize drafting={draftBelt(belt, beltLabel(belt, unit).size)} />
+    </article>
+  );
+}

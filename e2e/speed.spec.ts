@@ -1,0 +1,109 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { expect, measureBoothDeck, oddsSettled, openTicket, take, test } from './bench';
+
+async function toSize(page: Page): Promise<void> {
+  await openTicket(page, 'Duncarrow D3 disk drive');
+  await measureBoothDeck(page);
+  await take(page, 'Belt section', '1.2');
+  await page.keyboard.press('Alt+5');
+  await oddsSettled(page);
+}
+
+test('a data drive by rpm: what each belt would give, a strobe disc, and the pulses that were measured', async ({
+  page,
+}) => {
+  await toSize(page);
+  await page.getByText('Where speed matters', { exact: true }).click();
+  await page.getByRole('button', { name: 'Speed matters on this drive' }).click();
+  await page.getByLabel('Wanted of the driven pulley, rpm').fill('0');
+  await expect(page.getByText('Read 0. Allowed: 1 to 100000 rpm.')).toBeVisible();
+  // 2,400 rpm by 7.15/25.95 is about 660.
+  await page.getByLabel('Wanted of the driven pulley, rpm').fill('660');
+  const row = page.getByRole('row').filter({ hasText: 'rpm' }).first();
+  await expect(row).toContainText(/6[56]\d\.\d rpm/);
+  await expect(row).toContainText('within');
+  await oddsSettled(page);
+  const within = Number(
+    /(\d+) in 100/.exec(await page.getByRole('region', { name: 'Odds', exact: true }).innerText())?.[1],
+  );
+  await page.getByLabel('Wanted of the driven pulley, rpm').fill('500');
+  await expect(row).toContainText('too fast');
+  await expect(page.getByRole('region', { name: 'Odds', exact: true })).toContainText(
+    'most likely by turning at the wrong speed',
+  );
+  expect(within).toBeGreaterThan(30);
+
+  // Pulses: out of order and lacking one are refused, a good file is drawn.
+  const pulses = page.getByLabel('Pulse file');
+  const csv = (text: string) => ({ name: 'pulses.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await pulses.setInputFiles(csv('time\n0\n0.12\n0.11\n0.36\n0.48\n'));
+  await expect(page.getByText('Pulse 3 comes no later than pulse 2: the times are out of order.')).toBeVisible();
+  const times = Array.from({ length: 400 }, (_, i) => (i * 0.12 + 0.0002 * Math.sin(i)).toFixed(6));
+  await pulses.setInputFiles(csv(times.join('\n')));
+  const found = page.getByRole('region', { name: 'Speed from index pulses' });
+  await expect(found).toContainText('500.0');
+  await expect(found).toContainText('Within what is wanted.');
+  await expect(found.getByRole('img', { name: 'Speed of each turn over time' })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Strobe disc, to print' }).click();
+  await expect(page.getByText('Outer ring, 50 Hz: 12 bars, still at 500.00 rpm')).toBeVisible();
+  await expect(page.getByText(/Inner ring, 60 Hz: 14 bars, still at 514\.29 rpm, 2\.86 % off/)).toBeVisible();
+  await page.getByLabel('Speed wanted, rpm').fill('6000');
+  await expect(page.getByText(/too fast for a printed disc/)).toBeVisible();
+  await page.getByLabel('Speed wanted, rpm').fill('33.333');
+  await expect(page.getByRole('img', { name: /180 bars/ })).toBeVisible();
+});
+
+test('at 1 to 1: a bar whose printed length corrects the next print; SVG and DXF; a slip for the shop', async ({
+  page,
+}) => {
+  await toSize(page);
+  await page.getByRole('link', { name: 'At 1 to 1: print, SVG, DXF' }).click();
+  const drawing = page.getByRole('img', { name: /at 1 to 1/ });
+  const before = await drawing.evaluate((svg) => (svg as SVGSVGElement).width.baseVal.value);
+  const view = await drawing.evaluate((svg) => (svg as SVGSVGElement).viewBox.baseVal.width);
+  // CSS takes an inch as 96 px.
+  expect(before).toBeCloseTo((view * 96) / 25.4, 1);
+  await page.getByLabel('The bar of 100 mm printed as, mm').fill('9');
+  await expect(page.getByText('Read 9. Allowed: 50 to 200 mm.')).toBeVisible();
+  await page.getByLabel('The bar of 100 mm printed as, mm').fill('96');
+  await expect(page.getByText('Prints are drawn 104.2 % of their size')).toBeVisible();
+  const after = await drawing.evaluate((svg) => (svg as SVGSVGElement).width.baseVal.value);
+  expect(after / before).toBeCloseTo(100 / 96, 3);
+  await page.reload();
+  await expect(page.getByText('Prints are drawn 104.2 % of their size')).toBeVisible();
+
+  await page.getByRole('radio', { name: 'the drive' }).click();
+  const [dxf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As DXF' }).click(),
+  ]);
+  expect(await readFile(await dxf.path(), 'latin1')).toMatch(/ARC[\s\S]*EOF/);
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As SVG' }).click(),
+  ]);
+  expect(await readFile(await svg.path(), 'utf8')).toMatch(/^<svg [\s\S]*width="[\d.]+mm"/);
+  expect(svg.suggestedFilename()).toMatch(/^0001-drive-a.*drive\.svg$/);
+
+  await page.goBack();
+  await page.getByRole('link', { name: 'Slip for the shop' }).click();
+  const slip = page.getByRole('article', { name: 'Slip' });
+  await expect(slip).toContainText('Inner length that will do');
+  await expect(slip).toContainText(/1\.2 × 11[26]\.0 \(9\d in 100\)/);
+});
+
+test('why measure: every way of choosing, played from a seed', async ({ page }) => {
+  await page.goto('/why');
+  await page.getByLabel('Drives, drawn').fill('30');
+  await expect(page.getByRole('img', { name: /How often the first belt bought is right/ })).toBeVisible({
+    timeout: 20_000,
+  });
+  const table = page.getByRole('table', { name: 'The same in numbers' });
+  const first = await table.innerText();
+  await page.getByLabel('Seed, the same gives the same').fill('7');
+  await expect(async () => expect(await table.innerText()).not.toBe(first)).toPass({ timeout: 20_000 });
+  await page.getByLabel('Seed, the same gives the same').fill('20261125');
+  await expect(async () => expect(await table.innerText()).toBe(first)).toPass({ timeout: 20_000 });
+});
