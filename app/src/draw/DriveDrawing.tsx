@@ -1,9 +1,21 @@
 import type { ReactNode } from 'react';
-import { sagMm } from '@loose-pulley/core/geometry';
+import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/geometry';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { beltOutline } from './beltOutline';
 import { driveLayout, type Box, type Circle } from './driveLayout';
+import { FurtherPulley } from './FurtherPulley';
 import { useWidth } from './useWidth';
+
+/** A further pulley as drawn, told from the motor's shaft, y upwards. */
+export interface DrawnOther {
+  readonly id: string;
+  readonly name: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly radiusMm: number;
+  readonly back: boolean;
+  readonly after: 'motor' | 'drive';
+}
 
 /** What is drawn. Sizes are diameters at the groove bottom; absent ones are ghosts until they are measured. */
 export interface DrawnDrive {
@@ -11,6 +23,7 @@ export interface DrawnDrive {
   readonly driveMm: number | undefined;
   readonly centreMm: number | undefined;
   readonly crossed: boolean;
+  readonly others: readonly DrawnOther[];
   /** The belt in the drive: thickness as fitted, and where its centre line runs. */
   readonly belt?:
     | {
@@ -31,6 +44,8 @@ interface Props {
   readonly heightPx?: number;
   /** What stands in each label: a field on the screen, a figure on paper. */
   readonly labels: Readonly<Record<'motor' | 'drive' | 'centre', ReactNode>>;
+  /** A further pulley was moved by hand or key. */
+  readonly onMove?: ((id: string, xMm: number, yMm: number) => void) | undefined;
 }
 
 /** A dimension through a circle: from its label, through the centre, arrows at both rims. */
@@ -102,13 +117,33 @@ function PulleyCircle({
   );
 }
 
+/** The further pulleys put between the two, each on its run and grown as the motor's line is. */
+function withOthers(
+  [motor, drive]: readonly PathPulley[],
+  others: readonly DrawnOther[],
+  grownMm: number,
+): PathPulley[] {
+  if (!motor || !drive) return [];
+  const on = (run: 'motor' | 'drive', turn: 1 | -1): PathPulley[] =>
+    others
+      .filter(({ after }) => after === run)
+      .map(({ name, xMm, yMm, radiusMm, back }) => ({
+        name,
+        xMm,
+        yMm,
+        radiusMm: radiusMm + grownMm,
+        side: back ? (-turn as 1 | -1) : turn,
+      }));
+  return [motor, ...on('motor', 1), drive, ...on('drive', drive.side)];
+}
+
 const at = (box: Box) => ({ left: box.x, top: box.y, width: box.w, height: box.h });
 
 /**
  * The drive drawing: to scale, and an input. Labels are laid over the sheet, so that they are real fields; lines are
  * SVG. What is not measured yet is a ghost; what cannot be is drawn as far as it can.
  */
-export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
+export function DriveDrawing({ drawn, unit, labels, heightPx = 370, onMove }: Props) {
   const [ref, widthPx] = useWidth<HTMLDivElement>(776);
   // Ghosts take the usual proportions of a loader, from whatever is known.
   const knownMm = drawn.motorMm
@@ -130,6 +165,7 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
     driveMm,
     centreMm,
     beltMm,
+    others: drawn.others,
     sagMm: Math.max(0, sagMm(centreMm, oldExcessMm / 2) - Math.abs(driveMm - motorMm) / 4),
   });
   const { pxPerMm, motor, drive, motorLabel, driveLabel, centreLabel, centreLineY, bar, beltLabel, legend } = layout;
@@ -138,7 +174,12 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
   const outline = (motorRadiusMm: number, driveRadiusMm: number, excessMm: number) =>
     complete
       ? beltOutline(
-          { motorRadiusMm, driveRadiusMm, centreDistanceMm: centreMm, crossed: drawn.crossed, excessMm },
+          withOthers(
+            asPathPulleys({ motorRadiusMm, driveRadiusMm, centreDistanceMm: centreMm, crossed: drawn.crossed }),
+            drawn.others,
+            motorRadiusMm - motorMm / 2,
+          ),
+          excessMm,
           motor,
           pxPerMm,
         )
@@ -169,11 +210,26 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370 }: Props) {
         height={heightPx}
         viewBox={`0 0 ${widthPx} ${heightPx}`}
         className="absolute inset-0"
-        role="img"
+        role={drawn.others.length > 0 && onMove ? 'group' : 'img'}
         aria-label={describeDrawing(drawn, unit)}
       >
         <PulleyCircle circle={motor} ghost={drawn.motorMm === undefined} wrong={drawn.impossible} />
         <PulleyCircle circle={drive} ghost={drawn.driveMm === undefined} wrong={drawn.impossible} />
+        {drawn.others.map((other, index) => {
+          const circle = layout.others[index];
+          return (
+            circle && (
+              <FurtherPulley
+                key={other.id}
+                other={other}
+                circle={circle}
+                pxPerMm={pxPerMm}
+                wrong={drawn.impossible}
+                onMove={onMove}
+              />
+            )
+          );
+        })}
         {!belt && bare && <path d={bare.d} fill="none" className="stroke-soft" strokeWidth="1" />}
         {belt && drawn.belt && (
           <>

@@ -1,4 +1,5 @@
 import type { TicketSummary } from '@loose-pulley/core/ticket';
+import { asPathPulleys } from '@loose-pulley/core/geometry';
 import { beltOutline } from './beltOutline';
 
 /** A drive drawn small, to scale with itself; a slack belt is dashed. Unmeasured: a bare centre line. */
@@ -25,7 +26,8 @@ export function DriveSketch({
   const y = height / 2;
   const excessMm = sketch.slack ? sketch.centreMm * 0.04 : 0;
   const belt = beltOutline(
-    { motorRadiusMm: r1, driveRadiusMm: r2, centreDistanceMm: sketch.centreMm, crossed: sketch.crossed, excessMm },
+    asPathPulleys({ motorRadiusMm: r1, driveRadiusMm: r2, centreDistanceMm: sketch.centreMm, crossed: sketch.crossed }),
+    excessMm,
     { x: x1, y },
     scale,
   );

@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { twoPulleyPath } from '@loose-pulley/core/geometry';
+import { asPathPulleys, twoPulleyPath } from '@loose-pulley/core/geometry';
 import { beltOutline } from './beltOutline';
 
-const drive = { motorRadiusMm: 3, driveRadiusMm: 12.5, centreDistanceMm: 40, crossed: false, excessMm: 0 };
+const drive = { motorRadiusMm: 3, driveRadiusMm: 12.5, centreDistanceMm: 40, crossed: false };
+const outlined = (of: typeof drive, excessMm = 0) => beltOutline(asPathPulleys(of), excessMm, at, 8);
 const at = { x: 100, y: 200 };
 
 /** Length of an outline of lines and arcs, from its own text. */
@@ -26,22 +27,22 @@ function drawnLength(d: string): number {
 describe('the drawn belt', () => {
   test.each([false, true])('is as long as the computed path, at scale (crossed: %s)', (crossed) => {
     const path = twoPulleyPath({ ...drive, crossed });
-    const outline = beltOutline({ ...drive, crossed }, at, 8);
+    const outline = outlined({ ...drive, crossed });
     expect(drawnLength(outline?.d ?? '') / 8).toBeCloseTo(path.ok ? path.value.lengthMm : 0, 1);
   });
   test('closes where it began', () => {
-    const d = beltOutline(drive, at, 8)?.d ?? '';
+    const d = outlined(drive)?.d ?? '';
     const [, x0, y0] = /^M([\d.]+) ([\d.]+)/.exec(d) ?? [];
     expect(d.endsWith(`${x0} ${y0}Z`)).toBe(true);
   });
   test('turns outward round an open belt’s pulleys, and the other way round the second of a crossed one', () => {
     const sweeps = (d = '') => [...d.matchAll(/A[\d.]+ [\d.]+ 0 \d (\d)/g)].map(([, sweep]) => sweep);
-    expect(sweeps(beltOutline(drive, at, 8)?.d)).toEqual(['0', '0']);
-    expect(new Set(sweeps(beltOutline({ ...drive, crossed: true }, at, 8)?.d)).size).toBe(2);
+    expect(sweeps(outlined(drive)?.d)).toEqual(['0', '0']);
+    expect(new Set(sweeps(outlined({ ...drive, crossed: true })?.d)).size).toBe(2);
   });
   test('hangs in arcs below its runs when it is too long, and is taut when it is too short', () => {
-    const slack = beltOutline({ ...drive, excessMm: 2 }, at, 8)?.d ?? '';
-    const taut = beltOutline({ ...drive, excessMm: -2 }, at, 8)?.d ?? '';
+    const slack = outlined(drive, 2)?.d ?? '';
+    const taut = outlined(drive, -2)?.d ?? '';
     expect(slack.match(/Q/g)).toHaveLength(2);
     expect(taut).not.toContain('Q');
     // The point that pulls the first run's arc lies lower on the sheet than the run's own middle.
@@ -50,6 +51,6 @@ describe('the drawn belt', () => {
     expect(Number(pullY)).toBeGreaterThan((startY + Number(endY)) / 2);
   });
   test('is not drawn where no belt can run', () => {
-    expect(beltOutline({ ...drive, centreDistanceMm: 5 }, at, 8)).toBeUndefined();
+    expect(outlined({ ...drive, centreDistanceMm: 5 })).toBeUndefined();
   });
 });

@@ -1,28 +1,21 @@
-import { asPathPulleys, beltPath, sagMm, type BeltPath } from '@loose-pulley/core/geometry';
-
-/** The belt's centre line as it is drawn: radii and distance in mm, and by how much it is too long. */
-export interface OutlineInput {
-  readonly motorRadiusMm: number;
-  readonly driveRadiusMm: number;
-  readonly centreDistanceMm: number;
-  readonly crossed: boolean;
-  readonly excessMm: number;
-}
+import { beltPath, sagMm, type BeltPath, type PathPulley } from '@loose-pulley/core/geometry';
 
 const n = (value: number): string => value.toFixed(2);
 
 /**
  * An SVG path of a belt: taut runs as lines, a slack belt's excess shared by its runs as shallow arcs hanging down.
  *
+ * @param pulleys in the order in which the belt meets them, with the radius of the line that is drawn
+ * @param excessMm by how much the belt is too long
  * @param at where the motor's shaft lies on the sheet, px
  * @returns undefined where the pulleys cannot be joined
  */
 export function beltOutline(
-  input: OutlineInput,
+  pulleys: readonly PathPulley[],
+  excessMm: number,
   at: { x: number; y: number },
   pxPerMm: number,
 ): { d: string; path: BeltPath } | undefined {
-  const pulleys = asPathPulleys(input);
   const found = beltPath(pulleys);
   if (!found.ok) return undefined;
   const { spans, wrapsRad } = found.value;
@@ -33,14 +26,14 @@ export function beltOutline(
     const [x0, y0] = px(span.fromX, span.fromY);
     const [x1, y1] = px(span.toX, span.toY);
     if (index === 0) parts.push(`M${n(x0)} ${n(y0)}`);
-    const sagPx = sagMm(span.lengthMm, input.excessMm / spans.length) * pxPerMm;
+    const sagPx = sagMm(span.lengthMm, excessMm / spans.length) * pxPerMm;
     parts.push(
       sagPx > 0 ? `Q${n((x0 + x1) / 2)} ${n((y0 + y1) / 2 + 2 * sagPx)} ${n(x1)} ${n(y1)}` : `L${n(x1)} ${n(y1)}`,
     );
     const next = (index + 1) % spans.length;
-    const pulley = pulleys[next as 0 | 1];
+    const pulley = pulleys[next];
     const leaving = spans[next];
-    if (!leaving) return;
+    if (!leaving || !pulley) return;
     const r = pulley.radiusMm * pxPerMm;
     const [x2, y2] = px(leaving.fromX, leaving.fromY);
     const large = (wrapsRad[next] ?? 0) > Math.PI ? 1 : 0;

@@ -20,6 +20,8 @@ export interface DrawingInput {
   readonly centreMm: number;
   /** Section of the belt drawn round it, so that it stays on the sheet. */
   readonly beltMm: number;
+  /** Further pulleys, told from the motor's shaft, y upwards. */
+  readonly others?: ReadonlyArray<{ readonly xMm: number; readonly yMm: number; readonly radiusMm: number }>;
   /** Depth that a hanging belt needs below, mm. */
   readonly sagMm: number;
 }
@@ -29,6 +31,7 @@ export interface DrawingLayout {
   readonly pxPerMm: number;
   readonly motor: Circle;
   readonly drive: Circle;
+  readonly others: readonly Circle[];
   readonly motorLabel: Box;
   readonly driveLabel: Box;
   readonly beltLabel: Box;
@@ -58,7 +61,7 @@ function roundLength(pxPerMm: number, mostPx: number): number {
  * @example driveLayout({ widthPx: 776, heightPx: 370, motorMm: 6, driveMm: 24.8, centreMm: 38.2, … }).pxPerMm // about 8
  */
 export function driveLayout(input: DrawingInput): DrawingLayout {
-  const { widthPx: W, heightPx: H, motorMm, driveMm, centreMm, beltMm, sagMm } = input;
+  const { widthPx: W, heightPx: H, motorMm, driveMm, centreMm, beltMm, sagMm, others = [] } = input;
   const wide = W >= WIDE_PX;
   const side = wide ? LABEL_W + 20 : 16;
   const top = wide ? 46 : LABEL_H + 64;
@@ -66,10 +69,11 @@ export function driveLayout(input: DrawingInput): DrawingLayout {
   const r1 = motorMm / 2;
   const r2 = driveMm / 2;
   // One pulley may reach past the other's far side when the shafts are close.
-  const leftMm = Math.max(r1, r2 - centreMm) + beltMm;
-  const rightMm = Math.max(r2, r1 - centreMm) + beltMm;
-  const upMm = Math.max(r1, r2) + beltMm;
-  const downMm = upMm + sagMm * 0.6;
+  const leftMm = Math.max(r1, r2 - centreMm, ...others.map(({ xMm, radiusMm }) => radiusMm - xMm)) + beltMm;
+  const rightMm = Math.max(r2, r1 - centreMm, ...others.map(({ xMm, radiusMm }) => xMm + radiusMm - centreMm)) + beltMm;
+  const upMm = Math.max(r1, r2, ...others.map(({ yMm, radiusMm }) => yMm + radiusMm)) + beltMm;
+  const downMm =
+    Math.max(Math.max(r1, r2) + sagMm * 0.6, ...others.map(({ yMm, radiusMm }) => radiusMm - yMm)) + beltMm;
   const pxPerMm = Math.min((W - 2 * side) / (leftMm + centreMm + rightMm), (H - top - bottom) / (upMm + downMm), 40);
   const drawnPx = (leftMm + centreMm + rightMm) * pxPerMm;
   const x1 = (W - drawnPx) / 2 + leftMm * pxPerMm;
@@ -90,6 +94,11 @@ export function driveLayout(input: DrawingInput): DrawingLayout {
     pxPerMm,
     motor: { x: x1, y, r: r1 * pxPerMm },
     drive: { x: x2, y, r: r2 * pxPerMm },
+    others: others.map(({ xMm, yMm, radiusMm }) => ({
+      x: x1 + xMm * pxPerMm,
+      y: y - yMm * pxPerMm,
+      r: radiusMm * pxPerMm,
+    })),
     motorLabel,
     driveLabel,
     beltLabel: { x: clamp(middle - 18, 8, W - beltWidth - 8), y: 2, w: beltWidth, h: 40 },

@@ -11,7 +11,9 @@ import { drawingFields } from './DrawingFields';
 import { drawnDrive } from './drawnDrive';
 import { DriveSetup } from './DriveSetup';
 import { Findings } from './Findings';
+import { FurtherPulleys } from './FurtherPulleys';
 import { ReadingField } from './ReadingField';
+import { useMovePulley } from './useMovePulley';
 
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
@@ -23,6 +25,7 @@ export function MeasurePage() {
   const first = (measurand: Measurand) => drive.readings.find((one) => one.measurand === measurand);
   const old = drive.readings.filter(({ measurand }) => measurand === 'oldBelt');
   const adding = addingAt === old.length;
+  const onMove = useMovePulley(drive, canWrite);
   const common = { drive, facts, canWrite };
   const one = (measurand: Measurand, label: string, balloon?: string) => {
     const reading = first(measurand);
@@ -42,7 +45,12 @@ export function MeasurePage() {
     <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-3 pb-3">
         <h2 className="sr-only">Measure</h2>
-        <DriveDrawing drawn={drawnDrive(facts, drive.crossed, unit)} unit={unit} labels={drawingFields(common)} />
+        <DriveDrawing
+          drawn={drawnDrive(facts, drive, unit)}
+          unit={unit}
+          labels={drawingFields(common)}
+          onMove={onMove}
+        />
       </div>
       <div className="order-1 bg-sheet px-5 pb-6 lg:col-start-1">
         <div className="border-t border-hair pt-4">
@@ -98,6 +106,10 @@ export function MeasurePage() {
             Belt shape, grooves, surfaces
           </summary>
           <DriveSetup drive={drive} canWrite={canWrite} />
+        </details>
+        <details className="border-b border-hair pb-2" open={drive.others.length > 0}>
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">More than two pulleys</summary>
+          <FurtherPulleys drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
         </details>
         <StationFoot station="measure" />
       </aside>

@@ -1,4 +1,4 @@
-import { fitBelt, type Belt } from '@loose-pulley/core/drive';
+import { fitBelt, pulleysInOrder, seatedRadiusMm, type Belt } from '@loose-pulley/core/drive';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { beltOutline } from '../draw/beltOutline';
@@ -11,12 +11,10 @@ const SCALES = [1, 1 / 2, 1 / 5, 1 / 10];
 /** The drive on paper: at 1:1 where it fits, else at the next drawing scale (ISO 5455), said beside it. */
 export function PaperDrawing({
   facts,
-  crossed,
   belt,
   unit,
 }: {
   readonly facts: DriveFacts;
-  readonly crossed: boolean;
   readonly belt: Belt | undefined;
   readonly unit: LengthUnit;
 }) {
@@ -25,27 +23,30 @@ export function PaperDrawing({
   const r1 = drive.motor.bottomDiameterMm / 2;
   const r2 = drive.drive.bottomDiameterMm / 2;
   const c = drive.centreDistanceMm;
-  const wideMm = Math.max(r1, r2 - c) + c + Math.max(r2, r1 - c) + 6;
-  const highMm = 2 * Math.max(r1, r2) + 6;
+  const others = (drive.others ?? []).map(({ xMm, yMm, bottomDiameterMm }) => ({
+    x: xMm,
+    y: yMm,
+    r: bottomDiameterMm / 2,
+  }));
+  const leftMm = Math.max(r1, r2 - c, ...others.map(({ x, r }) => r - x));
+  const rightMm = Math.max(r2, r1 - c, ...others.map(({ x, r }) => x + r - c));
+  const upMm = Math.max(r1, r2, ...others.map(({ y, r }) => y + r));
+  const downMm = Math.max(r1, r2, ...others.map(({ y, r }) => r - y));
+  const wideMm = leftMm + c + rightMm + 6;
+  const highMm = upMm + downMm + 6;
   const scale = SCALES.find((one) => wideMm * one + 12 <= WIDEST_MM && highMm * one + 16 <= HIGHEST_MM) ?? 1 / 20;
   const w = Math.max(wideMm * scale + 12, 60);
   const h = highMm * scale + 16;
-  const at = { x: 6 + (Math.max(r1, r2 - c) + 3) * scale, y: 3 + (highMm / 2) * scale };
+  const at = { x: 6 + (leftMm + 3) * scale, y: 3 + (upMm + 3) * scale };
   const x2 = at.x + c * scale;
   const fit = belt && fitBelt(drive, belt);
-  const outline = fit?.ok
-    ? beltOutline(
-        {
-          motorRadiusMm: fit.value.motorRadiusMm,
-          driveRadiusMm: fit.value.driveRadiusMm,
-          centreDistanceMm: c,
-          crossed,
-          excessMm: 0,
-        },
-        at,
-        scale,
-      )
-    : beltOutline({ motorRadiusMm: r1, driveRadiusMm: r2, centreDistanceMm: c, crossed, excessMm: 0 }, at, scale);
+  const thicknessMm = fit?.ok ? fit.value.thicknessMm : 0;
+  const outline = beltOutline(
+    pulleysInOrder(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm)),
+    0,
+    at,
+    scale,
+  );
   const baseY = 3 + highMm * scale + 4;
   const write = (mm: number) => formatLength(mm, unit);
   return (
@@ -64,13 +65,14 @@ export function PaperDrawing({
         strokeWidth={fit?.ok ? Math.max(0.4, fit.value.thicknessMm * scale) : 0.25}
       />
       {[
-        { x: at.x, r: r1 * scale },
-        { x: x2, r: r2 * scale },
-      ].map(({ x, r }) => (
-        <g key={x}>
-          <circle cx={x} cy={at.y} r={r} fill="none" className="stroke-ink" strokeWidth="0.3" />
+        { x: at.x, y: at.y, r: r1 * scale },
+        { x: x2, y: at.y, r: r2 * scale },
+        ...others.map(({ x, y, r }) => ({ x: at.x + x * scale, y: at.y - y * scale, r: r * scale })),
+      ].map(({ x, y, r }) => (
+        <g key={`${x} ${y}`}>
+          <circle cx={x} cy={y} r={r} fill="none" className="stroke-ink" strokeWidth="0.3" />
           <path
-            d={`M${x - r - 2} ${at.y}h${2 * r + 4}M${x} ${at.y - r - 2}v${2 * r + 4}`}
+            d={`M${x - r - 2} ${y}h${2 * r + 4}M${x} ${y - r - 2}v${2 * r + 4}`}
             className="stroke-soft"
             strokeWidth="0.13"
             strokeDasharray="3 0.8 0.5 0.8"

@@ -196,9 +196,7 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
         {drive.role && `, ${drive.role}`}
         {drive.mechanism && <span className="font-normal text-soft"> · mechanism {drive.mechanism}</span>}
       </h3>
-      {facts.drive && !facts.driveProblem && (
-        <PaperDrawing facts={facts} crossed={drive.crossed} belt={judgement?.belt} unit={unit} />
-      )}
+      {facts.drive && !facts.driveProblem && <PaperDrawing facts={facts} belt={judgement?.belt} unit={unit} />}
       {facts.driveProblem && <p>{facts.driveProblem}</p>}
       <table className="w-full border-collapse">
         <tbody>

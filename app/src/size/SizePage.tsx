@@ -7,6 +7,7 @@ import { DriveDrawing } from '../draw/DriveDrawing';
 import { StretchRuler } from '../draw/StretchRuler';
 import { drawingFields } from '../measure/DrawingFields';
 import { drawnDrive } from '../measure/drawnDrive';
+import { useMovePulley } from '../measure/useMovePulley';
 import { useUnit } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
@@ -24,15 +25,17 @@ export function SizePage() {
   const { ticket, canWrite } = useTicket();
   const { drive, facts, situation } = useDrive();
   const unit = useUnit();
+  const onMove = useMovePulley(drive, canWrite);
   if (situation.ok) return <Sized situation={situation.value} facts={facts} />;
   return (
     <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="bg-sheet px-5 py-3">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
-          drawn={drawnDrive(facts, drive.crossed, unit)}
+          drawn={drawnDrive(facts, drive, unit)}
           unit={unit}
           labels={drawingFields({ drive, facts, canWrite })}
+          onMove={onMove}
         />
         <Tries drive={drive} unit={unit} canWrite={canWrite} situation={undefined} />
       </div>
@@ -59,6 +62,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
   const { canWrite } = useTicket();
   const { drive } = useDrive();
   const unit = useUnit();
+  const onMove = useMovePulley(drive, canWrite);
   const [search, setSearch] = useSearchParams();
   const sizing = useSizing(facts, situation, drive.tries, unit, search.get('belt'));
   const { picked } = sizing;
@@ -80,10 +84,11 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
       <div className="bg-sheet px-5 pt-2 pb-4">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
-          drawn={drawnDrive(facts, drive.crossed, unit, picked?.judgement)}
+          drawn={drawnDrive(facts, drive, unit, picked?.judgement)}
           unit={unit}
           heightPx={312}
           labels={drawingFields({ drive, facts, canWrite })}
+          onMove={onMove}
         />
         <div className="border-t border-hair pt-2">
           <StretchRuler

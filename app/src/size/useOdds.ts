@@ -19,7 +19,12 @@ export interface OddsView {
 
 /** The odds of every belt on this drive, worked out beside the page; the last answer stays until a newer one comes. */
 export function useOdds(situation: Situation, facts: DriveFacts, tries: readonly Try[]): OddsView {
-  const [view, setView] = useState<OddsView>({ answer: null, settled: false, restarted: false });
+  const [view, setView] = useState<{
+    readonly answer: OddsAnswer | null;
+    /** The question that was answered to the last draw. */
+    readonly settledFor: OddsQuestion | null;
+    readonly restarted: boolean;
+  }>({ answer: null, settledFor: null, restarted: false });
   const listener = useRef<ReturnType<typeof listenForOdds> | null>(null);
   const question = useMemo(
     (): OddsQuestion => ({
@@ -48,8 +53,8 @@ export function useOdds(situation: Situation, facts: DriveFacts, tries: readonly
   );
   useEffect(() => {
     const started = listenForOdds({
-      onAnswer: (answer, settled) => setView((before) => ({ ...before, answer, settled })),
-      onRestart: () => setView((before) => ({ ...before, settled: false, restarted: true })),
+      onAnswer: (answer, last, asked) => setView((before) => ({ ...before, answer, settledFor: last ? asked : null })),
+      onRestart: () => setView((before) => ({ ...before, settledFor: null, restarted: true })),
     });
     listener.current = started;
     return () => {
@@ -58,5 +63,5 @@ export function useOdds(situation: Situation, facts: DriveFacts, tries: readonly
     };
   }, []);
   useEffect(() => listener.current?.ask(question), [question]);
-  return view;
+  return { answer: view.answer, settled: view.settledFor === question, restarted: view.restarted };
 }

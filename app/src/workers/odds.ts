@@ -3,7 +3,7 @@ import type { NumberedAnswer } from './odds.worker';
 
 /** Told an answer, or that the worker died and was begun again. */
 export interface OddsListener {
-  readonly onAnswer: (answer: OddsAnswer, last: boolean) => void;
+  readonly onAnswer: (answer: OddsAnswer, last: boolean, question: OddsQuestion) => void;
   readonly onRestart: () => void;
 }
 
@@ -23,7 +23,7 @@ export function listenForOdds({ onAnswer, onRestart }: OddsListener): {
   const start = (): Worker => {
     const fresh = new Worker(new URL('./odds.worker.ts', import.meta.url), { type: 'module' });
     fresh.addEventListener('message', ({ data }: MessageEvent<NumberedAnswer>) => {
-      if (data.id === id) onAnswer(data.answer, data.last);
+      if (data.id === id && asked) onAnswer(data.answer, data.last, asked);
     });
     fresh.addEventListener('error', () => {
       fresh.terminate();

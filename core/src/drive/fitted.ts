@@ -1,4 +1,4 @@
-import { beltPath, checkPulleys, twoPulleyPath, type BeltPath, type PathPulley } from '../geometry';
+import { beltPath, checkPulleys, type BeltPath, type PathPulley } from '../geometry';
 import { thinnedMm, type BeltSection } from '../rubber';
 import { ok, refuse, type Result } from '../units';
 import { seatedRadiusMm, type Pulley } from './seat';
@@ -40,42 +40,41 @@ export interface FittedBelt {
   readonly centreLine: BeltPath;
 }
 
-/** The path round all pulleys, for lines that run so far outside each groove's bottom. Wraps: motor, drive, then the others. */
-function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
+/**
+ * All pulleys in the order in which the belt meets them, with the radius of whatever line runs round them: motor, those
+ * on the lower run, drive, those on the upper.
+ *
+ * @example pulleysInOrder(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2).map(({ name }) => name)
+ */
+export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => number): PathPulley[] {
   const others = drive.others ?? [];
-  if (others.length === 0) {
-    return twoPulleyPath({
-      motorRadiusMm: radiusMm(drive.motor),
-      driveRadiusMm: radiusMm(drive.drive),
-      centreDistanceMm: drive.centreDistanceMm,
-      crossed: drive.crossed,
-    });
-  }
   const side = drive.crossed ? -1 : 1;
-  const wheel = (pulley: Pulley, name: string, xMm: number, yMm: number, turn: 1 | -1): PathPulley => ({
-    name,
-    xMm,
-    yMm,
-    radiusMm: radiusMm(pulley),
-    side: turn,
-  });
-  const on = (run: 'motor' | 'drive', turn: 1 | -1) =>
+  const on = (run: 'motor' | 'drive', turn: 1 | -1): PathPulley[] =>
     others
       .filter(({ after }) => after === run)
-      .map((one) => wheel(one, one.name || 'further pulley', one.xMm, one.yMm, one.back ? (-turn as 1 | -1) : turn));
-  const lower = on('motor', 1);
-  const upper = on('drive', side);
-  const path = beltPath([
-    wheel(drive.motor, 'motor pulley', 0, 0, 1),
-    ...lower,
-    wheel(drive.drive, 'drive pulley', drive.centreDistanceMm, 0, side),
-    ...upper,
-  ]);
+      .map((one) => ({
+        name: one.name || 'further pulley',
+        xMm: one.xMm,
+        yMm: one.yMm,
+        radiusMm: radiusMm(one),
+        side: one.back ? (-turn as 1 | -1) : turn,
+      }));
+  return [
+    { name: 'motor pulley', xMm: 0, yMm: 0, radiusMm: radiusMm(drive.motor), side: 1 },
+    ...on('motor', 1),
+    { name: 'drive pulley', xMm: drive.centreDistanceMm, yMm: 0, radiusMm: radiusMm(drive.drive), side },
+    ...on('drive', side),
+  ];
+}
+
+/** The path round all pulleys. Wraps: motor, drive, then the others in their order of meeting. */
+function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
+  const path = beltPath(pulleysInOrder(drive, radiusMm));
   if (!path.ok) return path;
+  const lower = (drive.others ?? []).filter(({ after }) => after === 'motor').length;
   const [motorWrap = 0, ...rest] = path.value.wrapsRad;
-  const driveWrap = rest[lower.length] ?? 0;
-  const between = [...rest.slice(0, lower.length), ...rest.slice(lower.length + 1)];
-  return ok({ ...path.value, wrapsRad: [motorWrap, driveWrap, ...between] });
+  const driveWrap = rest[lower] ?? 0;
+  return ok({ ...path.value, wrapsRad: [motorWrap, driveWrap, ...rest.slice(0, lower), ...rest.slice(lower + 1)] });
 }
 
 /** Refuses pulleys of which two would stand in one place, and names them. */

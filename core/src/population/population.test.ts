@@ -29,24 +29,27 @@ test('every choice is in one band of stated odds', () => {
   expect(counted).toBeLessThanOrEqual(80 * EFFORTS.length);
 });
 
-test.each(DRIVE_CLASSES)('a drive of class %s is of that class, can be measured, and no belt works that would hang', (kind) => {
-  const random = seeded(3);
-  for (let i = 0; i < 20; i++) {
-    const one = drawDrive(random, kind);
-    if (kind === 'smallMotor') expect(one.drive.motor.bottomDiameterMm).toBeLessThan(4.2);
-    if (kind === 'oringOnly') expect(one.section.shape).toBe('round');
-    if (kind === 'squareOnly') expect(one.section.shape).toBe('square');
-    if (kind === 'weakMotor') expect(one.stallFactor).toBeLessThan(2);
-    const view = measured(one, random);
-    const facts = driveFacts(upTo(view, 'travel'), {
-      crossed: false,
-      motorGroove: { form: 'flat' },
-      driveGroove: { form: 'flat' },
-    });
-    // Within six of its own standard uncertainties: careless readings are three times as wide.
-    expect(Math.abs((facts.path?.value ?? 0) - one.pathMm)).toBeLessThan(12 * (facts.path?.std ?? 0));
-    expect(upTo(view, 'string').some(({ measurand }) => measurand === 'trayPull')).toBe(false);
-    const hanging = CATALOGUE.filter(({ innerLengthMm }) => innerLengthMm > 1.05 * one.pathMm);
-    expect(hanging.some((belt) => worksIn(one, belt))).toBe(false);
-  }
-});
+test.each(DRIVE_CLASSES)(
+  'a drive of class %s is of that class, can be measured, and no belt works that would hang',
+  (kind) => {
+    const random = seeded(3);
+    for (let i = 0; i < 20; i++) {
+      const one = drawDrive(random, kind);
+      if (kind === 'smallMotor') expect(one.drive.motor.bottomDiameterMm).toBeLessThan(4.2);
+      if (kind === 'oringOnly') expect(one.section.shape).toBe('round');
+      if (kind === 'squareOnly') expect(one.section.shape).toBe('square');
+      if (kind === 'weakMotor') expect(one.stallFactor).toBeLessThan(2);
+      const view = measured(one, random);
+      const facts = driveFacts(upTo(view, 'travel'), {
+        crossed: false,
+        motorGroove: { form: 'flat' },
+        driveGroove: { form: 'flat' },
+      });
+      // Within six of its own standard uncertainties: careless readings are three times as wide.
+      expect(Math.abs((facts.path?.value ?? 0) - one.pathMm)).toBeLessThan(12 * (facts.path?.std ?? 0));
+      expect(upTo(view, 'string').some(({ measurand }) => measurand === 'trayPull')).toBe(false);
+      const hanging = CATALOGUE.filter(({ innerLengthMm }) => innerLengthMm > 1.05 * one.pathMm);
+      expect(hanging.some((belt) => worksIn(one, belt))).toBe(false);
+    }
+  },
+);

@@ -1,0 +1,132 @@
+import { nanoid } from 'nanoid';
+import type { DriveRecord, OtherPulley } from '@loose-pulley/core/ticket';
+import { happen } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { NumberLine } from '../ui/NumberLine';
+import { TextLine } from '../ui/TextLine';
+
+const MOST = 4;
+
+/** Pulleys beside motor and drive: where their shafts lie, how large they are, which face of the belt they touch. */
+export function FurtherPulleys({
+  drive,
+  centreMm,
+  canWrite,
+}: {
+  readonly drive: DriveRecord;
+  /** Where the drive's shaft lies, for a place to begin with. */
+  readonly centreMm: number;
+  readonly canWrite: boolean;
+}) {
+  const dispatch = useAppDispatch();
+  const put = (others: readonly OtherPulley[], gesture?: string) =>
+    dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { others } }, gesture));
+  const change = (id: string, changes: Partial<OtherPulley>, gesture?: string) =>
+    put(
+      drive.others.map((one) => (one.id === id ? { ...one, ...changes } : one)),
+      gesture,
+    );
+  const add = (): void => {
+    const upper = drive.others.length % 2 === 0;
+    put([
+      ...drive.others,
+      {
+        id: nanoid(10),
+        name: `guide ${drive.others.length + 1}`,
+        xMm: Math.round(centreMm / 2),
+        yMm: (upper ? 1 : -1) * Math.round(centreMm / 2),
+        diameterMm: 6,
+        groove: { form: 'flat', veeAngleDeg: null },
+        back: false,
+        driven: false,
+        after: upper ? 'drive' : 'motor',
+      },
+    ]);
+  };
+  return (
+    <div className="grid gap-3">
+      {drive.others.map((one, index) => {
+        const number = (key: 'xMm' | 'yMm' | 'diameterMm', label: string, least: number, most: number) => (
+          <NumberLine
+            label={label}
+            unit="mm"
+            least={least}
+            most={most}
+            value={one[key]}
+            disabled={!canWrite}
+            onNumber={(value, gesture) => value !== null && change(one.id, { [key]: value }, `${gesture}-${key}`)}
+          />
+        );
+        return (
+          <fieldset key={one.id} className="grid gap-2 border-t border-hair pt-3">
+            <legend className="sr-only">Further pulley {index + 1}</legend>
+            <TextLine
+              label={`Further pulley ${index + 1}`}
+              value={one.name}
+              maxLength={40}
+              disabled={!canWrite}
+              onText={(name, gesture) => change(one.id, { name }, gesture)}
+            />
+            <div className="flex flex-wrap gap-3">
+              {number('diameterMm', 'Diameter', 0.5, 500)}
+              {number('xMm', 'Across, from the motor', -1000, 1000)}
+              {number('yMm', 'Up, from the motor', -1000, 1000)}
+            </div>
+            <div className="flex flex-wrap gap-2">
+              <Choice
+                label={`Run of pulley ${index + 1}`}
+                value={one.after}
+                disabled={!canWrite}
+                options={[
+                  ['drive', 'upper run'],
+                  ['motor', 'lower run'],
+                ]}
+                onChoose={(after) => change(one.id, { after })}
+              />
+              <Choice
+                label={`Face on pulley ${index + 1}`}
+                value={one.back ? 'back' : 'face'}
+                disabled={!canWrite}
+                options={[
+                  ['face', 'inner face'],
+                  ['back', 'its back'],
+                ]}
+                onChoose={(face) => change(one.id, { back: face === 'back' })}
+              />
+              <Choice
+                label={`Work of pulley ${index + 1}`}
+                value={one.driven ? 'driven' : 'guide'}
+                disabled={!canWrite}
+                options={[
+                  ['guide', 'only guides'],
+                  ['driven', 'drives something'],
+                ]}
+                onChoose={(work) => change(one.id, { driven: work === 'driven' })}
+              />
+            </div>
+            <Button
+              look="quiet"
+              disabled={!canWrite}
+              onClick={() => put(drive.others.filter(({ id }) => id !== one.id))}
+            >
+              Take pulley {index + 1} out
+            </Button>
+          </fieldset>
+        );
+      })}
+      {drive.others.length < MOST && (
+        <Button disabled={!canWrite} onClick={add}>
+          A further pulley
+        </Button>
+      )}
+      {drive.others.length > 0 && (
+        <p className="text-sm text-soft">
+          Drag it in the drawing, or move it with the arrow keys. A string round pulleys of which one touches the back
+          reads too little: measure by pulleys then.
+        </p>
+      )}
+    </div>
+  );
+}
