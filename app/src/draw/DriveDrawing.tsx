@@ -3,19 +3,9 @@ import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/geomet
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { beltOutline } from './beltOutline';
 import { driveLayout, type Box, type Circle } from './driveLayout';
+import type { DrawnOther } from './drawnOther';
 import { FurtherPulley } from './FurtherPulley';
 import { useWidth } from './useWidth';
-
-/** A further pulley as drawn, told from the motor's shaft, y upwards. */
-export interface DrawnOther {
-  readonly id: string;
-  readonly name: string;
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly radiusMm: number;
-  readonly back: boolean;
-  readonly after: 'motor' | 'drive';
-}
 
 /** What is drawn. Sizes are diameters at the groove bottom; absent ones are ghosts until they are measured. */
 export interface DrawnDrive {

@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { DrawnOther } from './DriveDrawing';
+import type { DrawnOther } from './drawnOther';
 import type { Circle } from './driveLayout';
 
 /** A step of an arrow key, mm; with Shift ten times that. */

@@ -1,11 +1,12 @@
 import { DEFAULT_LIMITS, type Limits, type Spread } from '@loose-pulley/core/sizing';
+import { SURFACES } from '@loose-pulley/core/ticket';
 import { limitsSet } from '../store/settings';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
 
 type SpreadKey = { [K in keyof Limits]: Limits[K] extends Spread ? K : never }[keyof Limits];
-type PlainKey = Exclude<keyof Limits, SpreadKey>;
+type PlainKey = Exclude<keyof Limits, SpreadKey | 'friction'>;
 
 /** What each is, in which unit, and between what it may lie. */
 const SPREADS: Readonly<Record<SpreadKey, readonly [name: string, unit: string, least: number, most: number]>> = {
@@ -69,6 +70,30 @@ export function LimitsTable() {
                 most={most}
                 value={spread.std}
                 onNumber={(std) => std !== null && set({ [key]: { ...spread, std } })}
+              />
+            </div>
+          );
+        })}
+        {SURFACES.map((surface) => {
+          const spread = limits.friction[surface];
+          const put = (changes: Partial<Spread>) =>
+            set({ friction: { ...limits.friction, [surface]: { ...spread, ...changes } } });
+          return (
+            <div key={surface} className="flex flex-wrap gap-3">
+              <NumberLine
+                label={`Friction, ${surface}`}
+                unit="of 1"
+                least={0.02}
+                most={2}
+                value={spread.best}
+                onNumber={(best) => best !== null && put({ best })}
+              />
+              <NumberLine
+                label="±"
+                unit="of 1"
+                most={1}
+                value={spread.std}
+                onNumber={(std) => std !== null && put({ std })}
               />
             </div>
           );

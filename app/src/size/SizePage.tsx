@@ -19,6 +19,7 @@ import { Schools } from './Schools';
 import { SpeedPanel } from './SpeedPanel';
 import { Tries } from './Tries';
 import { useSizing } from './useSizing';
+import { WhatIf } from './WhatIf';
 
 /** The choosing station. Without a path it says what to measure, and where. */
 export function SizePage() {
@@ -106,6 +107,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} unit={unit} canWrite={canWrite} situation={situation} />
+        {picked && <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />}
         <Schools schools={sizing.schools} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
         <Remedies answer={sizing.odds.answer} facts={facts} drive={drive} canWrite={canWrite} />
         <Ranked

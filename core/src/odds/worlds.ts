@@ -1,6 +1,6 @@
 import { grooveFriction, innerPath, motorTorqueNmm, othersGripShare } from '../drive';
 import { youngModulusMpa } from '../rubber';
-import { FRICTION, type Situation, type Spread } from '../sizing';
+import type { Situation, Spread } from '../sizing';
 import { seeded, type Combined, type Random } from '../statistics';
 
 /**
@@ -128,7 +128,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
       driveWrapRad = Math.PI + 2 * lean;
     }
     const friction = (surface: Situation['motorSurface']): number =>
-      Math.max(LEAST_FRICTION, FRICTION[surface].best + FRICTION[surface].std * z());
+      Math.max(LEAST_FRICTION, limits.friction[surface].best + limits.friction[surface].std * z());
     const motorFriction = friction(situation.motorSurface);
     const driveFriction = friction(situation.driveSurface);
     const hardness = Math.min(80, Math.max(20, limits.hardnessShoreA.best + limits.hardnessShoreA.std * z()));

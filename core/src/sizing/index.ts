@@ -1,4 +1,4 @@
-export { DEFAULT_LIMITS, FRICTION, healthyPullN, type Limits, type Spread, type Surface } from './limits';
+export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread, type Surface } from './limits';
 export {
   judge,
   type Judgement,

@@ -13,7 +13,7 @@ import {
 } from '../drive';
 import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
-import { FRICTION, healthyPullN, type Limits, type Surface } from './limits';
+import { healthyPullN, type Limits, type Surface } from './limits';
 
 /** What a belt is judged against: as much of the drive as is known. */
 export interface Situation {
@@ -127,12 +127,12 @@ function run(
   const grip = slipGrip({
     strandPullN: relaxedPullN,
     motorRadiusMm,
-    motorFriction: grooveFriction(drive.motor.groove, FRICTION[situation.motorSurface].best),
-    driveFriction: grooveFriction(drive.drive.groove, FRICTION[situation.driveSurface].best),
+    motorFriction: grooveFriction(drive.motor.groove, limits.friction[situation.motorSurface].best),
+    driveFriction: grooveFriction(drive.drive.groove, limits.friction[situation.driveSurface].best),
     motorWrapRad: motorWrap,
     driveWrapRad: driveWrap,
     // What the bench says of the drive pulley's surface is taken for the further ones as well.
-    othersShare: othersGripShare(drive.others ?? [], otherWraps, FRICTION[situation.driveSurface].best),
+    othersShare: othersGripShare(drive.others ?? [], otherWraps, limits.friction[situation.driveSurface].best),
   });
   const travelPerTurnMm = situation.travelPerTurnMm?.value ?? limits.travelPerTurnMm.best;
   const gearing = { travelPerTurnMm, efficiency: limits.efficiency.best };
@@ -174,7 +174,7 @@ function gripMargin(situation: Situation, running: Running, strain: number, stra
   const share = Math.min(running.grip.motorShare, running.grip.driveShare);
   // d ln tanh(x/2)/d ln x = x/sinh x, with x = μ′θ got back from the share.
   const x = 2 * Math.atanh(Math.min(share, 1 - 1e-9));
-  const frictionRelative = relative(FRICTION[surface]) * (x / Math.sinh(x));
+  const frictionRelative = relative(limits.friction[surface]) * (x / Math.sinh(x));
   return logMargin(
     running.gripRatio,
     rootSumSquares([

@@ -36,6 +36,8 @@ export interface Limits {
   readonly gripWanted: number;
   /** Grip, as a multiple of the need, with which a relaxed belt still counts as working. */
   readonly gripLeast: number;
+  /** Friction of rubber on a pulley, by the state of its surface. */
+  readonly friction: Readonly<Record<Surface, Spread>>;
   /** What a fresh belt must leave of the motor, as a multiple of the need. */
   readonly motorLeast: number;
   /** Tray pull, N, until measured on a scale. */
@@ -70,6 +72,7 @@ export const DEFAULT_LIMITS: Limits = {
   gripWanted: 1.5,
   gripLeast: 1.1,
   motorLeast: 1.1,
+  friction: FRICTION,
   trayPullN: { best: 1.4, std: 0.4 },
   stiffnessLogStd: 0.25,
   travelPerTurnMm: { best: 2.2, std: 0.6 },
