@@ -1,11 +1,13 @@
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/geometry';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { beltOutline } from './beltOutline';
 import { driveLayout, type Box, type Circle } from './driveLayout';
 import type { DrawnOther } from './drawnOther';
-import { FurtherPulley } from './FurtherPulley';
 import { useWidth } from './useWidth';
+
+// Few drives have more than two pulleys.
+const FurtherPulley = lazy(async () => ({ default: (await import('./FurtherPulley')).FurtherPulley }));
 
 /** What is drawn. Sizes are diameters at the groove bottom; absent ones are ghosts until they are measured. */
 export interface DrawnDrive {
@@ -205,21 +207,23 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370, onMove }: Pr
       >
         <PulleyCircle circle={motor} ghost={drawn.motorMm === undefined} wrong={drawn.impossible} />
         <PulleyCircle circle={drive} ghost={drawn.driveMm === undefined} wrong={drawn.impossible} />
-        {drawn.others.map((other, index) => {
-          const circle = layout.others[index];
-          return (
-            circle && (
-              <FurtherPulley
-                key={other.id}
-                other={other}
-                circle={circle}
-                pxPerMm={pxPerMm}
-                wrong={drawn.impossible}
-                onMove={onMove}
-              />
-            )
-          );
-        })}
+        <Suspense fallback={null}>
+          {drawn.others.map((other, index) => {
+            const circle = layout.others[index];
+            return (
+              circle && (
+                <FurtherPulley
+                  key={other.id}
+                  other={other}
+                  circle={circle}
+                  pxPerMm={pxPerMm}
+                  wrong={drawn.impossible}
+                  onMove={onMove}
+                />
+              )
+            );
+          })}
+        </Suspense>
         {!belt && bare && <path d={bare.d} fill="none" className="stroke-soft" strokeWidth="1" />}
         {belt && drawn.belt && (
           <>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, useState } from 'react';
 import type { Measurand } from '@loose-pulley/core/measuring';
 import { PluggedCaution } from '../clock/MainsLine';
 import { DriveDrawing } from '../draw/DriveDrawing';
@@ -7,13 +7,16 @@ import { useDrive, useTicket } from '../ticket/useTicket';
 import { useUnit } from '../store/store';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Caution';
+import { Fold } from '../ui/Fold';
 import { drawingFields } from './DrawingFields';
 import { drawnDrive } from './drawnDrive';
-import { DriveSetup } from './DriveSetup';
 import { Findings } from './Findings';
-import { FurtherPulleys } from './FurtherPulleys';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from './useMovePulley';
+
+// Both lie folded away at first.
+const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
+const FurtherPulleys = lazy(async () => ({ default: (await import('./FurtherPulleys')).FurtherPulleys }));
 
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
@@ -101,16 +104,12 @@ export function MeasurePage() {
           {one('trayTravel', 'Tray travel')}
           {one('trayPull', 'Tray pull')}
         </details>
-        <details className="border-b border-hair">
-          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
-            Belt shape, grooves, surfaces
-          </summary>
+        <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
           <DriveSetup drive={drive} canWrite={canWrite} />
-        </details>
-        <details className="border-b border-hair pb-2" open={drive.others.length > 0}>
-          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">More than two pulleys</summary>
+        </Fold>
+        <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.others.length > 0}>
           <FurtherPulleys drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
-        </details>
+        </Fold>
         <StationFoot station="measure" />
       </aside>
     </div>

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { lazy, Suspense, useId, useState } from 'react';
 import { AUX, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
 import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/units';
@@ -18,6 +18,9 @@ interface Props {
   readonly balloon?: string;
   readonly canWrite: boolean;
 }
+
+const HowMore = lazy(() => import('./HowMore'));
+const OddReason = lazy(() => import('./OddReason'));
 
 /** A tool size that the method leans on. */
 function AuxField({
@@ -111,6 +114,7 @@ function OwnUncertainty({
 export function ReadingField({ drive, facts, measurand, reading, slot, firstMethod, label, balloon, canWrite }: Props) {
   const unit = useUnit();
   const id = useId();
+  const [how, setHow] = useState(false);
   const control = useReading(drive, facts, measurand, reading, slot ?? reading?.id, firstMethod);
   const { method } = control;
   const methods = methodsFor(measurand);
@@ -176,13 +180,18 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
         <AuxField key={key} control={control} auxKey={key} optional={optional.includes(key)} disabled={!canWrite} />
       ))}
       <div id={`${id}-is`} className="grid gap-1 text-sm">
-        <details className="text-soft">
+        <details className="text-soft" onToggle={(event) => setHow(event.currentTarget.open)}>
           <summary className="cursor-pointer py-0.5">
             {method.numberIs}
             {echo && <span className="text-ink"> · understood {echo}</span>} ·{' '}
             <span className="underline decoration-hair underline-offset-4">how</span>
           </summary>
           <div className="grid gap-1 border-l-2 border-hair py-1 pl-2 text-ink">
+            {how && (
+              <Suspense fallback={null}>
+                <HowMore method={method.id} />
+              </Suspense>
+            )}
             <p>{method.how}</p>
             {reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}
           </div>
@@ -215,7 +224,12 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
           )}
         {reading?.from && <p className="text-soft">Carried over from {reading.from}: taken on another machine.</p>}
         {result?.odd && (
-          <p className="text-live">Lies more than two standard uncertainties from the others. Read it again?</p>
+          <p className="text-live">
+            Lies more than two standard uncertainties from the others.{' '}
+            <Suspense fallback={null}>
+              <OddReason odd={result} facts={facts} />
+            </Suspense>
+          </p>
         )}
       </div>
     </div>

@@ -42,10 +42,7 @@ export function LimitsTable() {
   const set = (changes: Partial<Limits>) => dispatch(limitsSet({ ...limits, ...changes }));
   const own = JSON.stringify(limits) !== JSON.stringify(DEFAULT_LIMITS);
   return (
-    <details>
-      <summary className="flex min-h-11 cursor-pointer items-center border-b border-ink text-lg font-semibold">
-        What it is judged by{own && ', this bench’s own'}
-      </summary>
+    <>
       <p className="py-2 text-soft">
         Taken until measured; from memory and common practice. They hold for every ticket of this bench. ± is one
         standard uncertainty.
@@ -116,6 +113,6 @@ export function LimitsTable() {
       <Button className="mt-4" disabled={!own} onClick={() => dispatch(limitsSet(DEFAULT_LIMITS))}>
         Back to the app’s own
       </Button>
-    </details>
+    </>
   );
 }

@@ -1,25 +1,31 @@
+import { lazy } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { DEFAULT_LIMITS, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
 import { formatPercent } from '@loose-pulley/core/units';
 import { DriveDrawing } from '../draw/DriveDrawing';
 import { StretchRuler } from '../draw/StretchRuler';
 import { drawingFields } from '../measure/DrawingFields';
 import { drawnDrive } from '../measure/drawnDrive';
 import { useMovePulley } from '../measure/useMovePulley';
-import { useUnit } from '../store/store';
+import { useAppSelector, useUnit } from '../store/store';
+import { Fold } from '../ui/Fold';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Answer } from './Answer';
-import { LimitsTable } from './LimitsTable';
 import { Ranked } from './Ranked';
 import { Remedies } from './Remedies';
 import { Schools } from './Schools';
-import { SpeedPanel } from './SpeedPanel';
 import { Tries } from './Tries';
 import { useSizing } from './useSizing';
-import { WhatIf } from './WhatIf';
+
+// These lie folded away at first.
+const LimitsTable = lazy(async () => ({ default: (await import('./LimitsTable')).LimitsTable }));
+const SpeedPanel = lazy(async () => ({ default: (await import('./SpeedPanel')).SpeedPanel }));
+const WhatIf = lazy(async () => ({ default: (await import('./WhatIf')).WhatIf }));
+
+const HEAD = 'border-b border-ink text-lg';
 
 /** The choosing station. Without a path it says what to measure, and where. */
 export function SizePage() {
@@ -65,6 +71,9 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
   const unit = useUnit();
   const onMove = useMovePulley(drive, canWrite);
   const [search, setSearch] = useSearchParams();
+  const ownLimits = useAppSelector(
+    ({ settings }) => JSON.stringify(settings.limits) !== JSON.stringify(DEFAULT_LIMITS),
+  );
   const sizing = useSizing(facts, situation, drive.tries, unit, search.get('belt'));
   const { picked } = sizing;
   const onPick = (id: string | null): void =>
@@ -107,7 +116,11 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} unit={unit} canWrite={canWrite} situation={situation} />
-        {picked && <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />}
+        {picked && (
+          <Fold title="What if: drag and see" className={HEAD}>
+            <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />
+          </Fold>
+        )}
         <Schools schools={sizing.schools} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
         <Remedies answer={sizing.odds.answer} facts={facts} drive={drive} canWrite={canWrite} />
         <Ranked
@@ -117,8 +130,12 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
           pickedId={picked?.catalogueBelt.id}
           onPick={onPick}
         />
-        <SpeedPanel drive={drive} situation={situation} ranking={sizing.ranking} unit={unit} canWrite={canWrite} />
-        <LimitsTable />
+        <Fold title="Where speed matters" className={HEAD} open={drive.speed !== null}>
+          <SpeedPanel drive={drive} situation={situation} ranking={sizing.ranking} unit={unit} canWrite={canWrite} />
+        </Fold>
+        <Fold title={ownLimits ? 'What it is judged by, this bench’s own' : 'What it is judged by'} className={HEAD}>
+          <LimitsTable />
+        </Fold>
       </div>
       <aside
         aria-label="The belt to fit"

@@ -48,10 +48,7 @@ export function SpeedPanel({
       />
     );
   return (
-    <details open={speed !== null}>
-      <summary className="flex min-h-11 cursor-pointer items-center border-b border-ink text-lg font-semibold">
-        Where speed matters
-      </summary>
+    <>
       {!speed && (
         <div className="grid justify-items-start gap-2 py-3">
           <p className="text-soft">A tray does not care; a spindle, a turntable or a tape does.</p>
@@ -142,6 +139,6 @@ export function SpeedPanel({
           <PulseReader targetRpm={speed.targetRpm} tolerancePercent={speed.tolerancePercent} />
         </div>
       )}
-    </details>
+    </>
   );
 }

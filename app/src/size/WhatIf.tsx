@@ -129,92 +129,87 @@ export function WhatIf({
       ]
     : [];
   return (
-    <details>
-      <summary className="flex min-h-11 cursor-pointer items-center border-b border-ink text-lg font-semibold">
-        What if: drag and see
-      </summary>
-      <div className="grid gap-6 py-3 md:grid-cols-2">
-        <div className="grid content-start gap-2">
-          <Slider
-            label="Inner length"
-            said={`${formatLength(at.lengthMm, unit)} ${unit}`}
-            value={at.lengthMm}
-            least={Math.round(path * 0.7)}
-            most={Math.round(path * 1.08)}
-            step={0.5}
-            onDrag={drag('lengthMm')}
-          />
-          <Slider
-            label="Section"
-            said={`${formatLength(at.thicknessMm, unit)} ${unit}`}
-            value={at.thicknessMm}
-            least={0.6}
-            most={4}
-            step={0.05}
-            onDrag={drag('thicknessMm')}
-          />
-          <Slider
-            label="Hardness"
-            said={`${at.hardness} Shore A`}
-            value={at.hardness}
-            least={30}
-            most={80}
-            step={1}
-            onDrag={drag('hardness')}
-          />
-          <Slider
-            label="Friction"
-            said={at.friction.toFixed(2)}
-            value={at.friction}
-            least={0.1}
-            most={1.2}
-            step={0.01}
-            onDrag={drag('friction')}
-          />
-          <Slider
-            label="Needed at the tray"
-            said={formatNewton(at.needN)}
-            value={at.needN}
-            least={0.2}
-            most={6}
-            step={0.05}
-            onDrag={drag('needN')}
-          />
-          <Slider
-            label="The motor turns"
-            said={`${at.motorRpm} rpm`}
-            value={at.motorRpm}
-            least={300}
-            most={9000}
-            step={50}
-            onDrag={drag('motorRpm')}
-          />
-          <Button look="quiet" onClick={() => setChanges({})}>
-            Back to this drive as it is
-          </Button>
-        </div>
-        <div>
-          {judgement ? (
-            <>
-              <p aria-live="polite" className="text-2xl font-bold first-letter:uppercase">
-                {ZONE_NAMES[judgement.zone]}
-              </p>
-              <p className="text-soft">Weakest at {WEAKNESS_NAMES[judgement.weakest]}.</p>
-              <dl className="mt-2">
-                {figures.map(({ name, value }) => (
-                  <div key={name} className="flex justify-between gap-3 border-t border-hair py-1.5">
-                    <dt>{name}</dt>
-                    <dd className="font-semibold">{value}</dd>
-                  </div>
-                ))}
-              </dl>
-              {!running && <p>Measure both pulleys: with the path alone only the stretch answers.</p>}
-            </>
-          ) : (
-            <p>No belt can lie so.</p>
-          )}
-        </div>
+    <div className="grid gap-6 py-3 md:grid-cols-2">
+      <div className="grid content-start gap-2">
+        <Slider
+          label="Inner length"
+          said={`${formatLength(at.lengthMm, unit)} ${unit}`}
+          value={at.lengthMm}
+          least={Math.round(path * 0.7)}
+          most={Math.round(path * 1.08)}
+          step={0.5}
+          onDrag={drag('lengthMm')}
+        />
+        <Slider
+          label="Section"
+          said={`${formatLength(at.thicknessMm, unit)} ${unit}`}
+          value={at.thicknessMm}
+          least={0.6}
+          most={4}
+          step={0.05}
+          onDrag={drag('thicknessMm')}
+        />
+        <Slider
+          label="Hardness"
+          said={`${at.hardness} Shore A`}
+          value={at.hardness}
+          least={30}
+          most={80}
+          step={1}
+          onDrag={drag('hardness')}
+        />
+        <Slider
+          label="Friction"
+          said={at.friction.toFixed(2)}
+          value={at.friction}
+          least={0.1}
+          most={1.2}
+          step={0.01}
+          onDrag={drag('friction')}
+        />
+        <Slider
+          label="Needed at the tray"
+          said={formatNewton(at.needN)}
+          value={at.needN}
+          least={0.2}
+          most={6}
+          step={0.05}
+          onDrag={drag('needN')}
+        />
+        <Slider
+          label="The motor turns"
+          said={`${at.motorRpm} rpm`}
+          value={at.motorRpm}
+          least={300}
+          most={9000}
+          step={50}
+          onDrag={drag('motorRpm')}
+        />
+        <Button look="quiet" onClick={() => setChanges({})}>
+          Back to this drive as it is
+        </Button>
       </div>
-    </details>
+      <div>
+        {judgement ? (
+          <>
+            <p aria-live="polite" className="text-2xl font-bold first-letter:uppercase">
+              {ZONE_NAMES[judgement.zone]}
+            </p>
+            <p className="text-soft">Weakest at {WEAKNESS_NAMES[judgement.weakest]}.</p>
+            <dl className="mt-2">
+              {figures.map(({ name, value }) => (
+                <div key={name} className="flex justify-between gap-3 border-t border-hair py-1.5">
+                  <dt>{name}</dt>
+                  <dd className="font-semibold">{value}</dd>
+                </div>
+              ))}
+            </dl>
+            {!running && <p>Measure both pulleys: with the path alone only the stretch answers.</p>}
+          </>
+        ) : (
+          <p>No belt can lie so.</p>
+        )}
+      </div>
+    </div>
   );
 }

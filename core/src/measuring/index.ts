@@ -5,3 +5,5 @@ export { suspectLength } from './suspect';
 export { parseBenchLine, type BenchLine } from './line';
 export { driveFacts, type DriveFacts, type DriveSetting, type ReadingResult } from './facts';
 export type { Aux, AuxKey, Converted, Measurand, Method, Reading, WriteLength } from './types';
+export { mistakeOf } from './mistakes';
+export { oddReason } from './oddReason';

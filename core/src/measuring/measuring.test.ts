@@ -4,6 +4,8 @@ import {
   driveFacts,
   findMethod,
   METHODS,
+  mistakeOf,
+  oddReason,
   parseAmount,
   parseBenchLine,
   readAmount,
@@ -226,5 +228,39 @@ describe('a drive’s readings together', () => {
       flat,
     );
     expect(facts.results.filter(({ odd }) => odd).map(({ reading }) => reading.method)).toEqual(['doubledInner']);
+  });
+});
+
+describe('the odd one out', () => {
+  const belt = (method: string, amount: number, aux = {}): Reading => ({
+    id: `${method}-${amount}`,
+    measurand: 'oldBelt',
+    method,
+    typed: '',
+    amount,
+    aux,
+    ownStd: null,
+  });
+  const reasonOf = (odd: Reading) => {
+    const section = { ...belt('sectionJaws', 1.2), measurand: 'section' as const };
+    const facts = driveFacts([section, belt('overCap', 40.75), belt('overCap', 40.7), odd], {
+      crossed: false,
+      motorGroove: { form: 'flat' },
+      driveGroove: { form: 'flat' },
+    });
+    const result = facts.results.find(({ reading }) => reading.id === odd.id);
+    if (!result?.odd) throw new Error('it is not odd');
+    return oddReason(result, 128, 1.2);
+  };
+  test.each([
+    ['Read at the outer ends?', belt('doubledInner', 66.4)],
+    ['A diameter typed as a length?', belt('printedLength', 40.8)],
+    ['Half of it read, doubled flat?', belt('printedLength', 64)],
+    ['The whole length typed as the doubled one?', belt('doubledInner', 128)],
+    ['Egg-shaped: lying free is not to be trusted then.', belt('lyingFree', 36, { secondDiameterMm: 38 })],
+    [undefined, belt('printedLength', 119)],
+  ])('%s', (reason, odd) => expect(reasonOf(odd)).toBe(reason));
+  test('every method has its mistake said', () => {
+    for (const { id } of METHODS) expect(mistakeOf(id), id).toBeTypeOf('string');
   });
 });

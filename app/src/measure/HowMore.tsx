@@ -1,0 +1,13 @@
+import { mistakeOf } from '@loose-pulley/core/measuring';
+import { HowDrawing } from './HowDrawing';
+
+/** How a method is held, drawn, and what goes wrong with it: fetched when it is asked for. */
+export default function HowMore({ method }: { readonly method: string }) {
+  const mistake = mistakeOf(method);
+  return (
+    <>
+      <HowDrawing method={method} />
+      {mistake && <p className="text-soft">What goes wrong: {mistake}</p>}
+    </>
+  );
+}

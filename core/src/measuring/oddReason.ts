@@ -1,0 +1,33 @@
+import type { ReadingResult } from './facts';
+
+/** How near an alternative must come to count as the likely reason, relative. */
+const NEAR = 0.015;
+
+/**
+ * Why the odd one out may be odd: what it would have been, had the usual slip been made, lies where the others lie.
+ *
+ * @param odd the reading that lies apart, with what it came to
+ * @param othersMm what the others come to together
+ * @param sectionMm of the belt, where it is known
+ * @returns a question in words; undefined where no usual slip explains it
+ * @example oddReason(doubledInner read 66.4, 128, 1.2) // 'Read at the outer ends?'
+ */
+export function oddReason(odd: ReadingResult, othersMm: number, sectionMm: number | undefined): string | undefined {
+  const value = odd.read?.value;
+  if (value === undefined || !(othersMm > 0)) return undefined;
+  const { method, aux } = odd.reading;
+  const would = (mm: number): boolean => Math.abs(mm - othersMm) < NEAR * othersMm;
+  if (would(value * Math.PI)) return 'A diameter typed as a length?';
+  if (would(value / Math.PI)) return 'A length typed as a diameter?';
+  if (would(value * 2)) return 'Half of it read, doubled flat?';
+  if (would(value / 2)) return 'The whole length typed as the doubled one?';
+  if (would(value * 25.4) || would(value / 25.4)) return 'Inches taken for millimetres, or the other way round?';
+  const folds = 4 * (sectionMm ?? 0);
+  if (folds > 0 && method === 'doubledInner' && would(value - folds)) return 'Read at the outer ends?';
+  if (folds > 0 && method === 'doubledOuter' && would(value + folds)) return 'Read at the inner ends?';
+  const string = Math.PI * (aux.stringDiameterMm ?? 0);
+  if (method === 'stringRound' && string > 0 && would(value + string)) return 'The string’s thickness taken off twice?';
+  if (method === 'stringRound' && value > othersMm) return 'The string not tight, or thicker than it was said to be?';
+  if (method === 'lyingFree') return 'Egg-shaped: lying free is not to be trusted then.';
+  return undefined;
+}
