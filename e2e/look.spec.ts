@@ -21,6 +21,11 @@ const views = [
   ['Letter', '/t/demo-0118/letter'],
   ['History', '/t/demo-0147/timeline'],
   ['What the adviser knows', '/knowledge'],
+  ['Why measure', '/why'],
+  ['Slip', '/t/demo-0147/slip'],
+  ['At 1 to 1', '/t/demo-0147/template'],
+  ['Strobe disc', '/t/demo-0147/strobe?rpm=300'],
+  ['Size, three pulleys', '/t/demo-0139/size'],
   ['Find, nothing answered', '/t/demo-0150/find'],
   ['Measure, hardly anything known', '/t/demo-0149/measure'],
 ] as const;

@@ -255,7 +255,9 @@ const fates = await runs(9, async () => {
   return performance.now() - start;
 });
 const numpy = numpyTime({
-  worlds: Object.fromEntries(Object.entries(worlds).flatMap(([key, list]) => (key === 'count' ? [] : [[key, [...list]]]))),
+  worlds: Object.fromEntries(
+    Object.entries(worlds).flatMap(([key, list]) => (key === 'count' ? [] : [[key, [...list]]])),
+  ),
   limits: situation.limits,
   belts: fiveHundred.map((belt) => ({
     thicknessMm: belt.thicknessMm,

@@ -15,6 +15,8 @@ const SHOTS = [
   { file: 'size', path: '/t/demo-0147/size' },
   { file: 'size-lamp', path: '/t/demo-0147/size', lamp: true },
   { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
+  { file: 'why', path: '/why', height: 1000, wait: 8000 },
+  { file: 'slip', path: '/t/demo-0147/slip' },
   { file: 'takein', path: '/t/demo-0147/takeIn' },
   { file: 'find', path: '/t/demo-0147/find', height: 1120 },
   { file: 'strip', path: '/t/demo-0147/strip', height: 1000 },
@@ -27,7 +29,7 @@ const SHOTS = [
 
 const { url, stop } = await serve(PORT, '--demo');
 const browser = await launch();
-for (const { file, path, width = 1280, height = 800, lamp, print } of SHOTS) {
+for (const { file, path, width = 1280, height = 800, lamp, print, wait = 500 } of SHOTS) {
   const page = await browser.newPage({
     viewport: { width, height },
     reducedMotion: 'reduce',
@@ -36,7 +38,7 @@ for (const { file, path, width = 1280, height = 800, lamp, print } of SHOTS) {
   });
   await page.goto(`${url}${path}`);
   await page.getByRole('main').getByText('One moment').waitFor({ state: 'detached' });
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(wait);
   if (lamp) await page.getByRole('button', { name: 'Lamp', exact: true }).click();
   if (print) await page.emulateMedia({ media: 'print' });
   await page.waitForTimeout(200);

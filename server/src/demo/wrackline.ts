@@ -218,7 +218,26 @@ export const WRACKLINE: readonly DemoTicket[] = [
     happenings: [
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0139', 'A', 'carriage', 'L12 lift'),
-      { type: 'driveChanged', driveId: driveId('0139', 'A'), changes: { oldShape: 'round' } },
+      {
+        type: 'driveChanged',
+        driveId: driveId('0139', 'A'),
+        changes: {
+          oldShape: 'round',
+          others: [
+            {
+              id: 'demo-0139-cam',
+              name: 'lift cam',
+              xMm: 15,
+              yMm: 24,
+              diameterMm: 8,
+              groove: { form: 'flat', veeAngleDeg: null },
+              back: false,
+              driven: true,
+              after: 'drive',
+            },
+          ],
+        },
+      },
       ...readings('0139', 'A', [
         ['section', 'sectionJaws', 1.8],
         ['motorDiameter', 'motorOverPins', 13.6, { pinDiameterMm: 2 }],
