@@ -8,8 +8,12 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 
 const WISH_NAMES = { notSaid: 'not said', renew: 'renew it', keep: 'keep it' } as const;
-const months = (count: number): string =>
-  count < 1 ? `${Math.round(count * 4)} weeks` : count < 24 ? `${count} months` : `${count / 12} years`;
+function months(count: number): string {
+  if (count < 1) return `${Math.round(count * 4)} weeks`;
+  if (count === 1) return 'a month';
+  if (count === 12) return 'a year';
+  return count < 24 ? `${count} months` : `${count / 12} years`;
+}
 
 /** The day on which what is done for now is looked at again. */
 function dueDay(from: Date, after: number): string {
@@ -88,6 +92,7 @@ export function Remedies({
         {REMEDY_IDS.map((id) => {
           const remedy = REMEDIES[id];
           const odds = answer?.remedies[id];
+          const refused = id === 'band' && drive.speed !== null;
           return (
             <li
               key={id}
@@ -97,6 +102,7 @@ export function Remedies({
                 <p>
                   <strong className="first-letter:uppercase">{remedy.name}</strong>
                   {odds && <>: works in {inHundred(odds.works)}</>}
+                  {refused && ': refused where speed matters'}
                 </p>
                 <p className="text-sm text-soft">{remedy.how}</p>
                 <p className="text-sm text-soft">
@@ -104,7 +110,7 @@ export function Remedies({
                 </p>
               </div>
               <Button
-                disabled={!canWrite || ((id === 'keep' || id === 'warm') && !odds)}
+                disabled={!canWrite || refused || ((id === 'keep' || id === 'warm') && !odds)}
                 onClick={() => commit(id)}
                 aria-label={`Do it for now: ${remedy.name}, due again in ${months(remedy.dueMonths)}`}
               >

@@ -195,7 +195,7 @@ export function WhatIf({
             <p aria-live="polite" className="text-2xl font-bold first-letter:uppercase">
               {ZONE_NAMES[judgement.zone]}
             </p>
-            <p className="text-soft">Weakest at {WEAKNESS_NAMES[judgement.weakest]}.</p>
+            <p className="text-soft">If it fails, by {WEAKNESS_NAMES[judgement.weakest]}.</p>
             <dl className="mt-2">
               {figures.map(({ name, value }) => (
                 <div key={name} className="flex justify-between gap-3 border-t border-hair py-1.5">
