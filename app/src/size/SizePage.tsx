@@ -44,7 +44,7 @@ export function SizePage() {
           labels={drawingFields({ drive, facts, canWrite })}
           onMove={onMove}
         />
-        <Tries drive={drive} unit={unit} canWrite={canWrite} situation={undefined} />
+        <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={undefined} />
       </div>
       <aside aria-label="The belt to fit" className="border-hair px-5 py-4 lg:border-l">
         <h3 className="text-xl">Not enough to choose by yet</h3>
@@ -115,7 +115,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
         </div>
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
-        <Tries drive={drive} unit={unit} canWrite={canWrite} situation={situation} />
+        <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation} />
         {picked && (
           <Fold title="What if: drag and see" className={HEAD}>
             <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />

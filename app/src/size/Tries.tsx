@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
-import { formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
+import { sameWay, type DriveFacts } from '@loose-pulley/core/measuring';
+import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/ticket';
 import { nanoid } from 'nanoid';
 import { happen } from '../keeping/actions';
@@ -13,6 +14,7 @@ import { TextLine } from '../ui/TextLine';
 
 interface Props {
   readonly drive: DriveRecord;
+  readonly facts: DriveFacts;
   readonly unit: LengthUnit;
   readonly canWrite: boolean;
   /** What a typed belt is judged against, once the path is known. */
@@ -20,7 +22,7 @@ interface Props {
 }
 
 /** Every belt tried on this drive, with its verdict; and one of one's own, typed as section × size. */
-export function Tries({ drive, unit, canWrite, situation }: Props) {
+export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const dispatch = useAppDispatch();
   const [typed, setTyped] = useState('');
   const understood = typed.trim() === '' ? undefined : parseBeltSize(typed);
@@ -69,6 +71,12 @@ export function Tries({ drive, unit, canWrite, situation }: Props) {
                 <p className="text-sm text-soft">
                   {label.words} · {one.source}
                 </p>
+                {sameWay(facts.results, one).map((way) => (
+                  <p key={way.label} className="text-sm">
+                    {way.label}, as the old one was: it should read {formatLength(way.newMm, unit)}; the old read{' '}
+                    {formatLength(way.oldMm, unit)}.
+                  </p>
+                ))}
               </div>
               <Choice
                 label={`Try ${index + 1} ran`}

@@ -7,3 +7,4 @@ export { driveFacts, type DriveFacts, type DriveSetting, type ReadingResult } fr
 export type { Aux, AuxKey, Converted, Measurand, Method, Reading, WriteLength } from './types';
 export { mistakeOf } from './mistakes';
 export { oddReason } from './oddReason';
+export { sameWay, type SameWay } from './sameWay';

@@ -9,6 +9,7 @@ import {
   parseAmount,
   parseBenchLine,
   readAmount,
+  sameWay,
   suspectLength,
   type Aux,
   type Method,
@@ -263,4 +264,22 @@ describe('the odd one out', () => {
   test('every method has its mistake said', () => {
     for (const { id } of METHODS) expect(mistakeOf(id), id).toBeTypeOf('string');
   });
+});
+
+test('old against new by the same method: every way read forward gives back what it should read', () => {
+  const section = take('section', 'sectionJaws', 1.2);
+  const facts = driveFacts(
+    [
+      section,
+      take('oldBelt', 'doubledOuter', 66.4),
+      take('oldBelt', 'overCap', 40.8),
+      take('oldBelt', 'inPieces', 100),
+    ],
+    { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } },
+  );
+  const ways = sameWay(facts.results, { innerLengthMm: 116, thicknessMm: 1.5 });
+  expect(ways.map(({ label }) => label)).toEqual(['doubled flat', 'over a cap']);
+  // 2F − 4t = 116 with t = 1.5: F = 61; a cap of 116/π.
+  expect(ways[0]?.newMm).toBeCloseTo(61, 9);
+  expect(ways[1]?.newMm).toBeCloseTo(116 / Math.PI, 9);
 });

@@ -3,6 +3,11 @@ import { combineEstimates, oddOnesOut, rootSumSquares, totalStd } from '.';
 
 const plain = (value: number, ownStd: number) => ({ value, ownStd, shared: {} });
 
+// Table H.1: the standard's own uncertainty, the comparison, and two from expansion and temperature; nm. From memory.
+test('end-gauge calibration, 25, 9.7, 2.9 and 16.6 nm combine to 32 nm (JCGM 100:2008, H.1)', () => {
+  expect(Math.round(rootSumSquares([25, 9.7, 2.9, 16.6]))).toBe(32);
+});
+
 test('independent contributions add in quadrature (JCGM 100:2008, 5.1.2; worked by hand)', () => {
   expect(rootSumSquares([3, 4, 12])).toBe(13);
   expect(totalStd({ value: 0, ownStd: 3, shared: { section: -4 } })).toBe(5);

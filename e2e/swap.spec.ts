@@ -1,0 +1,55 @@
+import { expect, kept, oddsSettled, openTicket, take, test } from './bench';
+
+test('the five-minute swap on one page: three sizes into the drawing, the belt, fitted, right', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await page.keyboard.press('Alt+5');
+  await expect(page.getByText('Not enough to choose by yet')).toBeVisible();
+  for (const [label, size] of [
+    ['Motor pulley diameter', '6'],
+    ['Drive pulley diameter', '24.8'],
+    ['Centre distance', '38.2'],
+  ] as const) {
+    const field = page.getByRole('textbox', { name: new RegExp(`^${label} on the drawing`) });
+    await field.fill(size);
+    await field.press('Enter');
+  }
+  await oddsSettled(page);
+  await page.getByRole('button', { name: 'Fit and log this try' }).click();
+  const tries = page.getByRole('region', { name: 'Belts tried' });
+  await expect(tries).toContainText(/doubled flat, as the old one was: it should read (58|60)\.4; the old read 66\.4/);
+  await tries.getByRole('radio', { name: 'right' }).click();
+  await kept(page);
+  await expect(page).toHaveURL(/size/);
+});
+
+test('a parted belt: laid straight it still tells, and what it lost is not guessed', async ({ page }) => {
+  await openTicket(page, 'Oberquist C5 carousel');
+  await take(page, 'Belt section', '1.2');
+  await page
+    .getByRole('complementary', { name: 'Readings' })
+    .getByLabel('Old belt, how it is measured')
+    .selectOption({ label: 'laid straight' });
+  await take(page, 'Old belt', '131.8');
+  await expect(page.getByText('131.8 − π × 1.2 = 128.0').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Measure the old belt another way' }).click();
+  await page
+    .getByRole('complementary', { name: 'Readings' })
+    .getByLabel('Old belt, another way, how it is measured')
+    .selectOption({ label: 'in pieces' });
+  await take(page, 'Old belt, another way', '120');
+  await expect(page.getByText(/at least 120\.0 − π × 1\.2 = 116\.2/).first()).toBeVisible();
+});
+
+test('nothing left of the belt: pulleys alone give a belt, and what is not known is not claimed', async ({ page }) => {
+  await openTicket(page, 'Sallowfield S1 slot player');
+  await take(page, 'Motor pulley', '4');
+  await take(page, 'Drive pulley', '18');
+  await take(page, 'Shafts', '30');
+  await page.keyboard.press('Alt+5');
+  await oddsSettled(page);
+  await expect(page.getByRole('complementary', { name: 'The belt to fit' })).toContainText('Fit this one');
+  await expect(page.getByText('Why not the old belt’s size?')).toHaveCount(0);
+  const keep = page.getByRole('listitem').filter({ hasText: 'keep and clean' });
+  await expect(keep.getByRole('button')).toBeDisabled();
+  await expect(page.getByRole('row', { name: /a tenth off/ })).toContainText('Wants the old belt doubled flat.');
+});
