@@ -7,14 +7,14 @@ import { defineConfig } from 'vite';
 const FIRST_LOAD = [
   /node_modules\/(react|react-dom|scheduler|react-redux|redux|redux-thunk|reselect|immer|@reduxjs|react-router|use-sync-external-store|localforage|nanoid|get-nonce)\//,
   /node_modules\/@radix-ui\/(react-toggle|react-toggle-group|react-roving-focus|react-collection|react-slot|react-context|react-primitive|primitive|react-compose-refs|react-direction|react-id|react-use-[a-z-]+)\//,
-  /core\/src\/(units|geometry|rubber|drive|measuring\/(?!line|mistakes|oddReason|sameWay)|planning)/,
+  /core\/src\/(units|geometry|rubber|drive|measuring\/(?!line|howTo|oddReason|sameWay)|planning)/,
   /core\/src\/statistics\/combine/,
   /core\/src\/ticket\/(apply|arrival|index|names|record|summary|types)\./,
   /core\/src\/proving\/(cycles|proof)/,
   /core\/src\/strip\/(strip|order|loops|rounds|types)\./,
   /core\/src\/sizing\/(limits|situation)/,
   /preload-helper/,
-  /app\/src\/(app|store|keys|clock)\//,
+  /app\/src\/(app|store|keys|clock\/(?!Ticking|ring|useNow))/,
   /app\/src\/(keeping\/(?!pictures|sweep)|ui\/(?!NumberLine|SectionSign))/,
   /app\/src\/ticket\/(stationPages|useTicket|StationPage|StationFoot|StationRail|DriveTabs|TicketPage)/,
 ];

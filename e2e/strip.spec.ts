@@ -277,6 +277,9 @@ test('by touch, by a picture, mirrored on the other deck, and a screw booked in 
   await expect(page.getByText('1 the pin')).toBeVisible();
   await expect(page.getByText('Parked where: pin where its channel begins')).toBeVisible();
   await expect(page.getByRole('img', { name: 'pin 1 or stripe to the left' })).toBeVisible();
+  await expect(back(page).getByRole('listitem').first()).not.toContainText('3 screws');
+  await page.getByRole('button', { name: 'Number 1 first of all' }).click();
+  await expect(back(page).getByRole('listitem').first()).toContainText('3 screws');
   await page.getByLabel('A screw that was never logged, as it goes in').fill('mumble');
   await expect(page.getByText('No screw was read in that.')).toBeVisible();
   await page.getByLabel('A screw that was never logged, as it goes in').fill('1 ph1 left of the fan');

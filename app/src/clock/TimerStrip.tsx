@@ -1,17 +1,8 @@
-import { useEffect, useMemo, useRef } from 'react';
-import { Link } from 'react-router';
-import { timerState, timerWords, type Timer } from '@loose-pulley/core/planning';
-import { happen } from '../keeping/actions';
-import { selectSummaries, useAppDispatch, useAppSelector } from '../store/store';
-import { Button } from '../ui/Button';
-import { ring } from './ring';
-import { useNow } from './useNow';
+import { lazy, Suspense, useMemo } from 'react';
+import { selectSummaries, useAppSelector } from '../store/store';
+import type { Waiting } from './waiting';
 
-interface Waiting {
-  readonly ticketId: string;
-  readonly number: string;
-  readonly timer: Timer;
-}
+const Ticking = lazy(() => import('./Ticking'));
 
 /** Every timer on the bench that nobody has seen to, the first to end first; those of the open ticket as they stand now. */
 function useWaiting(): readonly Waiting[] {
@@ -30,56 +21,12 @@ function useWaiting(): readonly Waiting[] {
   }, [summaries, open]);
 }
 
-const SHOWN = 2;
-
 /** The next timers to end, on every page. It rings when one ends while a page is open, and says how late it is after. */
 export function TimerStrip() {
   const waiting = useWaiting();
-  return waiting.length === 0 ? null : <Ticking waiting={waiting} />;
-}
-
-function Ticking({ waiting }: { readonly waiting: readonly Waiting[] }) {
-  const nowMs = useNow();
-  const dispatch = useAppDispatch();
-  const writes = useAppSelector(({ openTicket: { ticket } }) =>
-    ticket.status === 'open' && ticket.access === 'writer' ? ticket.id : null,
-  );
-  const due = waiting.filter(({ timer }) => timerState(timer, nowMs).status === 'due').map(({ timer }) => timer.id);
-  const rung = useRef<Set<string> | null>(null);
-  const dueKey = due.join(' ');
-  useEffect(() => {
-    const now = new Set(dueKey === '' ? [] : dueKey.split(' '));
-    // What was due before the page was opened is late already; only what ends now rings.
-    if (rung.current && [...now].some((id) => !rung.current?.has(id))) ring();
-    rung.current = new Set([...(rung.current ?? []), ...now]);
-  }, [dueKey]);
-  return (
-    <ul aria-label="Timers" className="flex flex-wrap items-center gap-x-4">
-      {waiting.slice(0, SHOWN).map(({ ticketId, number, timer }) => {
-        const state = timerState(timer, nowMs);
-        return (
-          <li key={timer.id} className={state.status === 'due' ? 'font-semibold text-live' : ''}>
-            <Link
-              to={`/t/${ticketId}/takeIn`}
-              className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
-            >
-              {number} {timerWords(timer.what, state)}
-            </Link>
-            {writes === ticketId && (
-              <Button
-                look="quiet"
-                className="ml-1"
-                onClick={() =>
-                  dispatch(happen({ type: 'timerPut', timer: { ...timer, endedAt: new Date().toISOString() } }))
-                }
-              >
-                {state.status === 'due' ? 'Seen to' : 'End it'}
-              </Button>
-            )}
-          </li>
-        );
-      })}
-      {waiting.length > SHOWN && <li className="text-soft">{waiting.length - SHOWN} more</li>}
-    </ul>
+  return waiting.length === 0 ? null : (
+    <Suspense fallback={null}>
+      <Ticking waiting={waiting} />
+    </Suspense>
   );
 }

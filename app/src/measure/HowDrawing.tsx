@@ -61,8 +61,8 @@ const HOWS: Readonly<Record<string, How>> = {
   },
   outsideToOutside: { thing: `${circle(30, 28, 10)}${circle(100, 28, 20)}`, read: [20, 58, 120, 58] },
   gapBetween: {
-    thing: `${circle(30, 28, 6)}${circle(100, 28, 6)}${circle(30, 28, 14)}${circle(100, 28, 20)}`,
-    read: [36, 58, 94, 58],
+    thing: `${circle(30, 28, 14)}${circle(100, 28, 20)}${circle(30, 28, 2)}${circle(100, 28, 2)}`,
+    read: [44, 58, 80, 58],
   },
   countedTravel: {
     thing: `M16 20h52v20h-52Z${circle(100, 30, 16)}M100 30v-16M112 14a20 20 0 0 1 6 12`,

@@ -188,8 +188,8 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
           </summary>
           <div className="grid gap-1 border-l-2 border-hair py-1 pl-2 text-ink">
             {how && (
-              <Suspense fallback={<p>{method.how}</p>}>
-                <HowMore method={method.id} how={method.how} />
+              <Suspense fallback={null}>
+                <HowMore method={method.id} />
               </Suspense>
             )}
             {reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}

@@ -101,6 +101,7 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
               next={index === 0}
               onEarlier={earlier && (() => before(item.step.id, earlier.id))}
               onLater={later && (() => before(later.id, item.step.id))}
+              onFirst={place > 1 && steps[0] ? () => before(item.step.id, (steps[0] as Step).id) : undefined}
             />
           </li>
         );
@@ -114,11 +115,14 @@ function BackStep({
   next,
   onEarlier,
   onLater,
+  onFirst,
 }: {
   readonly step: Step;
   readonly next: boolean;
   readonly onEarlier: (() => void) | undefined;
   readonly onLater: (() => void) | undefined;
+  /** Before everything that is still off. */
+  readonly onFirst: (() => void) | undefined;
 }) {
   const { canWrite } = useTicket();
   const dispatch = useAppDispatch();
@@ -152,6 +156,11 @@ function BackStep({
         {onLater && (
           <Button look="quiet" disabled={!canWrite} onClick={onLater} aria-label={`Number ${step.number} later`}>
             ↓
+          </Button>
+        )}
+        {onFirst && (
+          <Button look="quiet" disabled={!canWrite} onClick={onFirst} aria-label={`Number ${step.number} first of all`}>
+            first
           </Button>
         )}
         {off > 1 && (

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   FACT_NAMES,
   FACTS_OF,
@@ -72,27 +73,7 @@ export function StepList({
           <h3 className="border-b border-ink pb-1 text-base text-soft first-letter:uppercase">{name}</h3>
           <ol>
             {steps.map((step) => (
-              <li key={step.id} id={`step-${step.id}`} className="border-b border-hair">
-                <button
-                  type="button"
-                  aria-expanded={chosen === step.id}
-                  onClick={() => onChoose(chosen === step.id ? null : step.id)}
-                  className="flex min-h-12 w-full items-center gap-3 py-1.5 text-left"
-                >
-                  <BalloonMark step={step} />
-                  <span className="grow leading-tight">
-                    <span className="font-semibold">{stepWords(step)}</span>
-                    {step.notNextTime && (
-                      <span className="block text-sm text-soft">not needed: {step.notNextTime}</span>
-                    )}
-                    {step.rounds.length > 1 && (
-                      <span className="block text-sm text-soft">off {step.rounds.length} times</span>
-                    )}
-                  </span>
-                  <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
-                </button>
-                {chosen === step.id && <StepDetails step={step} onBefore={() => onBefore(step.id)} />}
-              </li>
+              <StepRow key={step.id} step={step} open={chosen === step.id} onChoose={onChoose} onBefore={onBefore} />
             ))}
           </ol>
         </section>
@@ -100,6 +81,39 @@ export function StepList({
     </div>
   );
 }
+
+/** One step, drawn anew only when it changes: a strip of four hundred must not slow the next line. */
+const StepRow = memo(function StepRow({
+  step,
+  open,
+  onChoose,
+  onBefore,
+}: {
+  readonly step: Step;
+  readonly open: boolean;
+  readonly onChoose: (id: string | null) => void;
+  readonly onBefore: (id: string) => void;
+}) {
+  return (
+    <li id={`step-${step.id}`} className="border-b border-hair">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={() => onChoose(open ? null : step.id)}
+        className="flex min-h-12 w-full items-center gap-3 py-1.5 text-left"
+      >
+        <BalloonMark step={step} />
+        <span className="grow leading-tight">
+          <span className="font-semibold">{stepWords(step)}</span>
+          {step.notNextTime && <span className="block text-sm text-soft">not needed: {step.notNextTime}</span>}
+          {step.rounds.length > 1 && <span className="block text-sm text-soft">off {step.rounds.length} times</span>}
+        </span>
+        <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
+      </button>
+      {open && <StepDetails step={step} onBefore={() => onBefore(step.id)} />}
+    </li>
+  );
+});
 
 /** What may be said of a step later: by touch as well as by the line. */
 function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefore: () => void }) {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { countsOf } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../clock/MainsLine';
@@ -25,10 +25,10 @@ export function StripPage() {
   const { strip } = ticket;
   const beforeStep = strip.steps.find(({ id }) => id === before);
   const counts = countsOf(strip);
-  const go = (stepId: string): void => {
+  const go = useCallback((stepId: string): void => {
     setChosen(stepId);
     document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
-  };
+  }, []);
   const [search] = useSearchParams();
   const asked = search.get('step');
   const labelled = asked === null ? undefined : strip.steps.find(({ number }) => String(number) === asked);

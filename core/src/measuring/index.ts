@@ -5,6 +5,6 @@ export { suspectLength } from './suspect';
 export { parseBenchLine, type BenchLine } from './line';
 export { driveFacts, type DriveFacts, type DriveSetting, type ReadingResult } from './facts';
 export type { Aux, AuxKey, Converted, Measurand, Method, Reading, WriteLength } from './types';
-export { mistakeOf } from './mistakes';
+export { howTo, type HowTo } from './howTo';
 export { oddReason } from './oddReason';
 export { sameWay, type SameWay } from './sameWay';

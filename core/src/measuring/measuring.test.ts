@@ -4,7 +4,7 @@ import {
   driveFacts,
   findMethod,
   METHODS,
-  mistakeOf,
+  howTo,
   oddReason,
   parseAmount,
   parseBenchLine,
@@ -261,8 +261,11 @@ describe('the odd one out', () => {
     ['Egg-shaped: lying free is not to be trusted then.', belt('lyingFree', 36, { secondDiameterMm: 38 })],
     [undefined, belt('printedLength', 119)],
   ])('%s', (reason, odd) => expect(reasonOf(odd)).toBe(reason));
-  test('every method has its mistake said', () => {
-    for (const { id } of METHODS) expect(mistakeOf(id), id).toBeTypeOf('string');
+  test('every method says how it goes and what goes wrong', () => {
+    for (const { id } of METHODS) {
+      expect(howTo(id)?.how, id).toMatch(/\.$/);
+      expect(howTo(id)?.goesWrong, id).toMatch(/\.$/);
+    }
   });
 });
 

@@ -56,8 +56,6 @@ export interface Method {
   readonly label: string;
   /** What the typed number is; shown beside the field, so that it is never in doubt. */
   readonly numberIs: string;
-  /** How to hold it and where to read, in a sentence or two. */
-  readonly how: string;
   /** Words that name it in a typed line. */
   readonly words: readonly string[];
   readonly aux: readonly AuxKey[];

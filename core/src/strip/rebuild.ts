@@ -15,18 +15,18 @@ export type RebuildItem =
  * @param orders without a circle, as `addOrder` keeps them
  */
 export function orderBack(steps: readonly Step[], orders: readonly Order[]): Step[] {
-  const left = new Map([...steps].reverse().map((step) => [step.id, step]));
+  const left = new Map(steps.map((step) => [step.id, step]));
   const out: Step[] = [];
-  while (left.size > 0) {
-    const next = [...left.values()].find(
-      ({ id }) => !orders.some(({ firstId, thenId }) => thenId === id && left.has(firstId)),
-    );
-    // Only a circle leaves none, and circles are refused; the plain reverse is then the honest rest.
-    const chosen = next ?? [...left.values()][0];
-    if (!chosen) break;
-    left.delete(chosen.id);
-    out.push(chosen);
-  }
+  // What must go before a step is drawn forward to just before it, and what must go before that in turn.
+  const put = (step: Step): void => {
+    if (!left.delete(step.id)) return;
+    for (const { firstId, thenId } of orders) {
+      const first = thenId === step.id ? left.get(firstId) : undefined;
+      if (first) put(first);
+    }
+    out.push(step);
+  };
+  for (const step of [...steps].reverse()) put(step);
   return out;
 }
 

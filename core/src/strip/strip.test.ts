@@ -166,6 +166,10 @@ describe('the way back', () => {
       { numRuns: 60 },
     );
   });
+  test('“first of all” draws a step to the front, and leaves the others where they were', () => {
+    const all = steps(5);
+    expect(orderBack(all, [order('s1', 's4')]).map(({ id }) => id)).toEqual(['s1', 's4', 's3', 's2', 's0']);
+  });
   test('an order that would go round in a circle is refused, and the circle is named', () => {
     const all = steps(3);
     const said = [order('s0', 's1'), order('s1', 's2')];

@@ -11,7 +11,6 @@ export const stringRound: Method = {
   measurand: 'stringPath',
   label: 'string round the pulleys',
   numberIs: 'length of the string between the marks, laid flat',
-  how: 'Pull a thin string tight round both pulleys in their grooves, mark where it meets, lay it flat and read mark to mark.',
   words: ['string', 'thread round'],
   aux: ['stringDiameterMm'],
   optionalAux: ['veeAngleDeg'],
