@@ -3,7 +3,6 @@ import { inHundred, type OddsAnswer } from '@loose-pulley/core/odds';
 import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/ticket';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
 import { usePastTickets } from '../ticket/usePastTickets';
-import { Button } from '../ui/Button';
 
 /** What the bench learnt on other machines with this mechanism. */
 function useSisters(drive: DriveRecord): Array<{ readonly number: string; readonly tried: Try }> {
@@ -18,6 +17,23 @@ function useSisters(drive: DriveRecord): Array<{ readonly number: string; readon
 const bought = (tried: Try): string | undefined =>
   CATALOGUE.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05)?.id;
 
+/** The same belt with the same verdict, from however many machines. */
+interface Told {
+  readonly tried: Try;
+  readonly numbers: readonly string[];
+}
+
+function gathered(sisters: ReadonlyArray<{ readonly number: string; readonly tried: Try }>): Told[] {
+  const told = new Map<string, { tried: Try; numbers: string[] }>();
+  for (const { number, tried } of sisters) {
+    const key = `${tried.shape} ${tried.thicknessMm} ${tried.innerLengthMm} ${tried.verdict}`;
+    const known = told.get(key) ?? { tried, numbers: [] };
+    told.set(key, { tried: known.tried, numbers: [...known.numbers, number] });
+  }
+  // What was right is what is wanted first.
+  return [...told.values()].sort((a, b) => Number(b.tried.verdict === 'right') - Number(a.tried.verdict === 'right'));
+}
+
 /** What was tried on other machines with this mechanism, and how it did: the first thing to look at on the next one. */
 export function Sisters({
   drive,
@@ -30,32 +46,40 @@ export function Sisters({
   readonly unit: LengthUnit;
   readonly onPick: (id: string) => void;
 }) {
-  const sisters = useSisters(drive);
-  if (sisters.length === 0) return null;
+  const told = gathered(useSisters(drive));
+  if (told.length === 0) return null;
   return (
     <section aria-label="On other machines with this mechanism">
       <h3 className="text-sm font-semibold text-soft">On other machines with this mechanism</h3>
-      <ul>
-        {sisters.map(({ number, tried }) => {
+      <p>
+        {told.map(({ tried, numbers }, index) => {
           const id = bought(tried);
+          const size = beltLabel(tried, unit).size;
           const here = id === undefined ? undefined : odds?.[id];
-          const words = `${beltLabel(tried, unit).size}, ${VERDICT_NAMES[tried.verdict]}`;
           return (
-            <li key={number + tried.id}>
-              {number}:{' '}
+            <span key={tried.id}>
+              {index > 0 && '; '}
               {id === undefined ? (
-                words
+                size
               ) : (
-                <Button look="quiet" onClick={() => onPick(id)}>
-                  {words}
-                </Button>
-              )}
-              {here && <span className="text-sm text-soft"> here {inHundred(here.works)}</span>}
-              {tried.label && <span className="block text-sm text-soft">label: {tried.label}</span>}
-            </li>
+                <button
+                  type="button"
+                  className="underline decoration-hair decoration-2 underline-offset-4"
+                  onClick={() => onPick(id)}
+                >
+                  {size}
+                </button>
+              )}{' '}
+              <strong>{VERDICT_NAMES[tried.verdict]}</strong>{' '}
+              <span className="text-sm text-soft">
+                ({numbers.join(', ')}
+                {here && `, here ${inHundred(here.works)}`}
+                {tried.label && `, label ${tried.label}`})
+              </span>
+            </span>
           );
         })}
-      </ul>
+      </p>
     </section>
   );
 }
