@@ -146,6 +146,7 @@ test('every number can be changed, kept as the bench’s own, handed on, and ref
   await page.getByLabel('a sound machine, and any cause not named: works in the dark').fill('10');
   await expect(page.getByText('Kept as this bench’s own.')).toBeVisible();
   await page.getByLabel('Share of Belt slack').fill('60');
+  await expect(page.getByText('Kept as this bench’s own.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Share of Belt slack')).toHaveValue('60');
   const [file] = await Promise.all([

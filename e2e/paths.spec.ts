@@ -76,6 +76,27 @@ test('crossed, vee and oily: what is seen changes what is chosen', async ({ page
   await expect(page.getByRole('button', { name: /Undo: drive A, motor pulley’s groove/ })).toBeVisible();
 });
 
+test('a pulley read several times: the readings count together, the odd one is named, each can be taken out', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await measureBoothDeck(page);
+  const path = page.getByText('Path, inner length').locator('xpath=..');
+  const spread = async () => Number(/± (\d+\.\d)/.exec(await path.innerText())?.[1]);
+  const before = await spread();
+  for (const size of ['38.3', '38.1']) {
+    await page.getByRole('button', { name: 'Read the shafts once more' }).click();
+    await take(page, 'Shafts, once more', size);
+  }
+  await expect(async () => expect(await spread()).toBeLessThan(before)).toPass();
+  await page.getByRole('button', { name: 'Read the shafts once more' }).click();
+  await take(page, 'Shafts, once more', '44');
+  await expect(page.getByText(/Lies more than two standard uncertainties from the others/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Take out shaft to shaft 44/ }).click();
+  await expect(page.getByText(/Lies more than two standard uncertainties/)).toHaveCount(0);
+  await expect(reading(page, 'Shafts, 3')).toHaveValue('38.1');
+});
+
 test('tray travel and pull, measured, take the place of the assumptions', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
   await measureBoothDeck(page);

@@ -140,6 +140,33 @@ for (let i = 0; i < 40; i++) {
   await page.waitForTimeout(20);
 }
 const walking = await page.evaluate(() => window.repaints);
+// What if: a drag step to repaint; and the longest task while Size opens and its odds are worked out.
+await page.getByText('What if: drag and see').click();
+await page.getByLabel('Hardness').waitFor();
+const dragging = await page.evaluate(async () => {
+  const slider = [...document.querySelectorAll('input[type=range]')][2];
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+  const times = [];
+  for (let i = 0; i < 60; i++) {
+    const start = performance.now();
+    set.call(slider, String(40 + (i % 30)));
+    slider.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((painted) => {
+      requestAnimationFrame(() => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = painted;
+        channel.port2.postMessage(0);
+      });
+    });
+    times.push(performance.now() - start);
+  }
+  return times;
+});
+row(
+  'drag step to repaint, what if',
+  `${ms(median(dragging))}, 95th ${ms(quantile(dragging, 0.95))}`,
+  'one frame is 16.7 ms',
+);
 row('key-press to repaint, walking the ruler', `${ms(median(walking))}, 95th ${ms(quantile(walking, 0.95))}`);
 
 // Open and save.

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import {
   checkKnowledge,
   DIAGNOSED_LOADERS,
@@ -26,6 +26,8 @@ export function KnowledgePage() {
   const [problem, setProblem] = useState('');
   const [loader, setLoader] = useState<DiagnosedLoader>('tray');
   const [testId, setTestId] = useState(KNOWLEDGE.tests[0]?.id ?? '');
+  /** Counts what was asked to be kept. */
+  const turns = useRef(0);
   useEffect(() => {
     void loadOwnKnowledge().then((kept) => {
       setKnowledge(kept ?? KNOWLEDGE);
@@ -35,13 +37,18 @@ export function KnowledgePage() {
   if (!knowledge) return <p className="p-5">One moment.</p>;
 
   const keep = async (next: Knowledge | null, words: string): Promise<void> => {
+    const turn = ++turns.current;
+    setSaid('Keeping…');
     try {
       await keepOwnKnowledge(next);
+      // Something newer was typed while this was written: that one says when it is kept.
+      if (turn !== turns.current) return;
       setKnowledge(next ?? KNOWLEDGE);
       setOwn(next !== null);
       setSaid(words);
       setProblem('');
     } catch (error) {
+      setSaid('');
       setProblem(storeProblem(error).sentence);
     }
   };

@@ -1,3 +1,4 @@
+import { seatedRadiusMm } from '@loose-pulley/core/drive';
 import { oldBeltFinding } from '@loose-pulley/core/sizing';
 import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
 import { MEASURAND_NAMES } from '@loose-pulley/core/ticket';
@@ -7,6 +8,12 @@ import { formatInchFraction, formatLength, type LengthUnit, formatSpread } from 
 export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly unit: LengthUnit }) {
   const write = (mm: number) => formatLength(mm, unit);
   const finding = oldBeltFinding(facts);
+  const seats = facts.drive
+    ? [
+        { name: 'motor pulley', pulley: facts.drive.motor },
+        { name: 'drive pulley', pulley: facts.drive.drive },
+      ].filter(({ pulley }) => pulley.groove.form === 'vee')
+    : [];
   const lengths = facts.results.filter(
     ({ reading, read }) => read && (reading.measurand === 'oldBelt' || reading.measurand === 'stringPath'),
   );
@@ -34,6 +41,15 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
         />
         <Figure name="Section" value={facts.section} write={write} unit={unit} empty="wants calipers across the bend" />
       </dl>
+      {seats.length > 0 && facts.section && (
+        <p className="text-soft">
+          In the vee of the {seats.map(({ name }) => name).join(' and the ')} the section’s middle sits{' '}
+          {seats
+            .map(({ pulley }) => write(seatedRadiusMm(pulley, facts.section?.value ?? 0) - pulley.bottomDiameterMm / 2))
+            .join(' and ')}{' '}
+          {unit} above the bottom: see that it does not stand above the rim.
+        </p>
+      )}
       {finding && (
         <p className="text-lg">
           {finding.excessMm > 0

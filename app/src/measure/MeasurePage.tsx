@@ -25,23 +25,50 @@ export function MeasurePage() {
   const unit = useUnit();
   /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
   const [addingAt, setAddingAt] = useState(-1);
+  /** Which quantity is to be read once more, and how many readings of it there were then. */
+  const [again, setAgain] = useState<{ readonly measurand: Measurand; readonly count: number } | null>(null);
   const first = (measurand: Measurand) => drive.readings.find((one) => one.measurand === measurand);
   const old = drive.readings.filter(({ measurand }) => measurand === 'oldBelt');
   const adding = addingAt === old.length;
   const onMove = useMovePulley(drive, canWrite);
   const common = { drive, facts, canWrite };
+  /** A quantity with its readings: the first in its own field, further ones under it, and one more on asking. */
   const one = (measurand: Measurand, label: string, balloon?: string) => {
-    const reading = first(measurand);
+    const readings = drive.readings.filter((each) => each.measurand === measurand);
+    const more = again?.measurand === measurand && again.count === readings.length;
     return (
-      <ReadingField
-        key={`${drive.id}-${measurand}-${reading?.id ?? 'new'}`}
-        {...common}
-        measurand={measurand}
-        reading={reading}
-        slot={reading?.id ?? 'first'}
-        label={label}
-        {...(balloon && { balloon })}
-      />
+      <>
+        {(readings.length > 0 ? readings : [undefined]).map((reading, index) => (
+          <ReadingField
+            key={`${drive.id}-${measurand}-${reading?.id ?? 'new'}`}
+            {...common}
+            measurand={measurand}
+            reading={reading}
+            slot={reading?.id ?? 'first'}
+            label={index === 0 ? label : `${label}, ${index + 1}`}
+            removable={readings.length > 1}
+            {...(balloon && index === 0 && { balloon })}
+          />
+        ))}
+        {more && (
+          <ReadingField
+            key={`${drive.id}-${measurand}-again-${readings.length}`}
+            {...common}
+            measurand={measurand}
+            slot={`again-${readings.length}`}
+            label={`${label}, once more`}
+          />
+        )}
+        {readings.length > 0 && !more && canWrite && (
+          <Button
+            look="quiet"
+            aria-label={`Read the ${label.toLowerCase()} once more`}
+            onClick={() => setAgain({ measurand, count: readings.length })}
+          >
+            once more
+          </Button>
+        )}
+      </>
     );
   };
   return (

@@ -17,6 +17,8 @@ interface Props {
   readonly label: string;
   readonly balloon?: string;
   readonly canWrite: boolean;
+  /** One of several, which can be taken out alone. */
+  readonly removable?: boolean;
 }
 
 const HowMore = lazy(() => import('./HowMore'));
@@ -111,7 +113,18 @@ function OwnUncertainty({
 }
 
 /** A reading with everything said about it: how it was measured, what the number is, what it comes to. */
-export function ReadingField({ drive, facts, measurand, reading, slot, firstMethod, label, balloon, canWrite }: Props) {
+export function ReadingField({
+  drive,
+  facts,
+  measurand,
+  reading,
+  slot,
+  firstMethod,
+  label,
+  balloon,
+  canWrite,
+  removable = measurand === 'oldBelt',
+}: Props) {
   const unit = useUnit();
   const id = useId();
   const [how, setHow] = useState(false);
@@ -165,7 +178,7 @@ export function ReadingField({ drive, facts, measurand, reading, slot, firstMeth
           className="w-full min-w-0"
         />
         <span className="w-7 text-soft">{unitName}</span>
-        {reading && measurand === 'oldBelt' && (
+        {reading && removable && (
           <Button
             look="quiet"
             disabled={!canWrite}
