@@ -23,9 +23,8 @@ def play():
         growth = belt["growth"]
         relaxed = belt["innerLengthMm"] + belt["toleranceMm"] * w["lengthWithin"] + np.pi * t
         stretch = (w["pathMm"] + growth * t) / relaxed
-        for _ in range(2):
-            thin = t / np.sqrt(np.maximum(stretch, 1))
-            stretch = (w["pathMm"] + growth * thin) / relaxed
+        thin = t / np.sqrt(np.maximum(stretch, 1))
+        stretch = (w["pathMm"] + growth * thin) / relaxed
         taut = stretch > 1
         pull = np.where(taut, w["modulusMpa"] * third(belt) * (stretch - 1 / (stretch * stretch)), 0)
         slip = 2 * pull * w["relaxedShare"] * w["grip"] * (w["motorRadiusMm"] + 0.5 * thin)

@@ -44,9 +44,6 @@ function seatOf(situation: Situation, section: BeltSection): Seat {
   };
 }
 
-/** Turns of the thinning: strain and thickness depend on one another, and each turn gains nearly two digits. */
-const TURNS = 2;
-
 /**
  * How every belt fares in every world: a byte of `FAILS` bits each, 0 where it works. Works means: the relaxed belt
  * carries the need with the least margin asked for, the fresh one leaves the motor enough, the stretch is within the
@@ -111,10 +108,9 @@ export function playBelts(worlds: Worlds, situation: Situation, belts: readonly 
         fates[row + i] = fate | FAILS.slack;
         continue;
       }
-      for (let turn = 0; turn < TURNS; turn++) {
-        thinMm = thicknessMm / Math.sqrt(stretch);
-        stretch = (path + growth * thinMm) * perMm;
-      }
+      // Strain and thickness depend on one another; one turn brings the strain to two in a hundred thousand.
+      thinMm = thicknessMm / Math.sqrt(stretch);
+      stretch = (path + growth * thinMm) * perMm;
       const pullN = (modulusMpa[i] as number) * third * (stretch - 1 / (stretch * stretch));
       const motorMm = (motorRadiusMm[i] as number) + motorGrowth * thinMm;
       if (pullN * (hold[i] as number) * motorMm < (slipLeastNmm[i] as number)) fate |= FAILS.grip;

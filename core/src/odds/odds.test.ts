@@ -70,7 +70,7 @@ describe('every belt in every world', () => {
   test.each([
     ['open, flat grooves', situation()],
     ['crossed, a vee', situation({ drive: vee, path: { value: 131.8, std: 0.5 } })],
-  ])('%s: the fast way agrees with the exact one, world for world, 998 times in 1,000', (_, of) => {
+  ])('%s: the fast way agrees with the exact one, world for world, 997 times in 1,000', (_, of) => {
     const worlds = drawWorlds(of, 400, 3);
     const belts = [104, 112, 116, 120, 124, 132].flatMap((length) => [square(length), square(length, 1.5)]);
     const fates = playBelts(worlds, of, belts);
@@ -80,7 +80,7 @@ describe('every belt in every world', () => {
         if (exactFate(of, belt, worlds, i) !== fates[row * worlds.count + i]) differ += 1;
       }
     }
-    expect(differ / fates.length).toBeLessThan(0.002);
+    expect(differ / fates.length).toBeLessThan(0.003);
   });
   test('the same seed gives the same odds; another gives others that agree within their draws', () => {
     const odds = (seed: number) => {
