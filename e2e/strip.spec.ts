@@ -71,6 +71,7 @@ test('a carousel stripped to its third belt in typed lines, left for a week, reb
   await later.goto('/');
   await expect(later.getByText(/parked in pieces, shelf B, tray 3/).first()).toBeVisible();
   await later.goto(address);
+  await expect(back(later)).toBeVisible();
   const order: string[] = [];
   for (let i = 0; i < 20; i++) {
     const first = back(later).getByRole('listitem').first();
@@ -82,7 +83,10 @@ test('a carousel stripped to its third belt in typed lines, left for a week, reb
       order.push(await after.innerText());
       await after.getByRole('button', { name: /back$|^It is done$/ }).click();
     } else order.push(await nextBack(later));
-    if (i === 4) await later.reload();
+    if (i === 4) {
+      await later.reload();
+      await expect(back(later)).toBeVisible();
+    }
     if ((await later.getByText('Everything is back, and every loop has ended.').count()) > 0) break;
   }
   await expect(later.getByText('Everything is back, and every loop has ended.')).toBeVisible();
