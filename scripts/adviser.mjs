@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { openCore } from './core.mjs';
 import { ensurePackages, root } from './setup.mjs';
 
 /* npm run adviser: plays the adviser on drawn machines and prints how it does; with --write, into docs/ADVISER.md. */
@@ -9,16 +10,8 @@ const SEED = 20261125;
 
 /** Plays every kind of loader. @returns lines of a table, the head first */
 export async function playAdviser(machines) {
-  const vite = await import('vite');
-  const dev = await vite.createServer({
-    configFile: false,
-    root,
-    logLevel: 'silent',
-    server: { middlewareMode: true, hmr: false, ws: false },
-    appType: 'custom',
-    optimizeDeps: { noDiscovery: true },
-  });
-  const { simulate, KNOWLEDGE, DIAGNOSED_LOADERS } = await dev.ssrLoadModule('/core/src/diagnosis/index.ts');
+  const core = await openCore();
+  const { simulate, KNOWLEDGE, DIAGNOSED_LOADERS } = await core.room('diagnosis');
   const percent = (share) => `${Math.round(100 * share)} %`;
   const lines = [
     [
@@ -53,7 +46,7 @@ export async function playAdviser(machines) {
       ]);
     }
   }
-  await dev.close();
+  await core.close();
   return lines;
 }
 

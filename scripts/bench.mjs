@@ -2,6 +2,7 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { ensureBuilt, ensurePackages, root } from './setup.mjs';
+import { openCore } from './core.mjs';
 import { numpyTime } from './numpy.mjs';
 import { launch, serve } from './stage.mjs';
 
@@ -231,21 +232,14 @@ const save = await runs(9, async () => {
 row('save a ticket, from Enter to kept', ms(median(save)));
 
 // Ranking, in Node: the same code without the screen.
-const dev = await vite.createServer({
-  configFile: false,
-  root,
-  logLevel: 'silent',
-  server: { middlewareMode: true, hmr: false, ws: false },
-  appType: 'custom',
-  optimizeDeps: { noDiscovery: true },
-});
-const load = (room) => dev.ssrLoadModule(`/core/src/${room}/index.ts`);
+const core = await openCore();
+const load = core.room;
 const [{ CATALOGUE }, { driveFacts }, sizing, exchange, { recordOf, everything, opening }] = [
   await load('catalogue'),
   await load('measuring'),
   await load('sizing'),
   await load('exchange'),
-  await dev.ssrLoadModule('/core/fixtures/sample.ts'),
+  await core.file('/core/fixtures/sample.ts'),
 ];
 const reading = (measurand, method, amount) => ({
   id: measurand,
@@ -404,7 +398,7 @@ row(
   ms(median(advising)),
   `goal 50 ms; ${machine.hypotheses.length} hypotheses, ${machine.tests.length} tests`,
 );
-await dev.close();
+await core.close();
 await page.goto(`${BENCH}/log`);
 await page.locator('input[type=file]').setInputFiles(join(work, 'long.json'));
 await page.getByText('1 ticket taken in.').waitFor();

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { openCore } from './core.mjs';
 import { ensurePackages, root } from './setup.mjs';
 
 /* npm run population: plays every way of choosing a belt on drawn drives and prints how each does; with --write, into docs/CHOOSING.md. */
@@ -25,21 +26,13 @@ const NAMES = {
 
 /** Plays every class. @returns tables as lists of rows, and the populations themselves */
 export async function playClasses(drives) {
-  const vite = await import('vite');
-  const dev = await vite.createServer({
-    configFile: false,
-    root,
-    logLevel: 'silent',
-    server: { middlewareMode: true, hmr: false, ws: false },
-    appType: 'custom',
-    optimizeDeps: { noDiscovery: true },
-  });
-  const { playPopulation, DRIVE_CLASSES } = await dev.ssrLoadModule('/core/src/population/index.ts');
-  const { DEFAULT_LIMITS } = await dev.ssrLoadModule('/core/src/sizing/index.ts');
+  const core = await openCore();
+  const { playPopulation, DRIVE_CLASSES } = await core.room('population');
+  const { DEFAULT_LIMITS } = await core.room('sizing');
   const populations = DRIVE_CLASSES.map((kind) =>
     playPopulation(kind, drives, SEED, DEFAULT_LIMITS, { ceiling: true }),
   );
-  await dev.close();
+  await core.close();
   const percent = (share) => (100 * share).toFixed(1);
   const scores = [
     ['first belt right, in 100', ...populations.map(({ kind }) => kind)],

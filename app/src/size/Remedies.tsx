@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { inHundred, REMEDIES, REMEDY_IDS, type OddsAnswer, type RemedyId } from '@loose-pulley/core/odds';
+import { monthsLater } from '@loose-pulley/core/planning';
 import { OWNER_WISHES, type DriveRecord } from '@loose-pulley/core/ticket';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
@@ -13,13 +14,6 @@ function months(count: number): string {
   if (count === 1) return 'a month';
   if (count === 12) return 'a year';
   return count < 24 ? `${count} months` : `${count / 12} years`;
-}
-
-/** The day on which what is done for now is looked at again. */
-function dueDay(from: Date, after: number): string {
-  const day = new Date(from);
-  day.setMonth(day.getMonth() + after);
-  return day.toISOString().slice(0, 10);
 }
 
 /** Not only new belts: what else may be done, each with its odds, its life, how little is known, and when it is due again. */
@@ -64,7 +58,7 @@ export function Remedies({
           type: 'handBackWritten',
           changes: {
             provisional: `Drive ${drive.name}: ${remedy.name}.`,
-            dueOn: dueDay(new Date(), remedy.dueMonths),
+            dueOn: monthsLater(new Date().toISOString().slice(0, 10), remedy.dueMonths),
           },
         },
         gesture,

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { strokeTimeS } from '@loose-pulley/core/drive';
 import { drivenSpeed, SPINDLE_TORQUE_NMM } from '@loose-pulley/core/speed';
 import {
   judge,
@@ -122,69 +123,40 @@ export function WhatIf({
                 `${STROKE_MM} mm of travel takes`,
                 running.gripRatio < 1 || running.motorLeftRatio < 1
                   ? 'it does not open'
-                  : `${(STROKE_MM / ((travelMm * at.motorRpm) / 60)).toFixed(1)} s`,
+                  : `${strokeTimeS(STROKE_MM, travelMm, at.motorRpm).toFixed(1)} s`,
               ),
             ]
           : []),
       ]
     : [];
+  const length = (mm: number): string => `${formatLength(mm, unit)} ${unit}`;
+  const slider = (
+    key: keyof Dragged,
+    label: string,
+    said: string,
+    [least, most, step]: readonly [number, number, number],
+  ) => ({
+    key,
+    label,
+    said,
+    least,
+    most,
+    step,
+  });
+  const sliders = [
+    slider('lengthMm', 'Inner length', length(at.lengthMm), [Math.round(path * 0.7), Math.round(path * 1.08), 0.5]),
+    slider('thicknessMm', 'Section', length(at.thicknessMm), [0.6, 4, 0.05]),
+    slider('hardness', 'Hardness', `${at.hardness} Shore A`, [30, 80, 1]),
+    slider('friction', 'Friction', at.friction.toFixed(2), [0.1, 1.2, 0.01]),
+    slider('needN', 'Needed at the tray', formatNewton(at.needN), [0.2, 6, 0.05]),
+    slider('motorRpm', 'The motor turns', `${at.motorRpm} rpm`, [300, 9000, 50]),
+  ];
   return (
     <div className="grid gap-6 py-3 md:grid-cols-2">
       <div className="grid content-start gap-2">
-        <Slider
-          label="Inner length"
-          said={`${formatLength(at.lengthMm, unit)} ${unit}`}
-          value={at.lengthMm}
-          least={Math.round(path * 0.7)}
-          most={Math.round(path * 1.08)}
-          step={0.5}
-          onDrag={drag('lengthMm')}
-        />
-        <Slider
-          label="Section"
-          said={`${formatLength(at.thicknessMm, unit)} ${unit}`}
-          value={at.thicknessMm}
-          least={0.6}
-          most={4}
-          step={0.05}
-          onDrag={drag('thicknessMm')}
-        />
-        <Slider
-          label="Hardness"
-          said={`${at.hardness} Shore A`}
-          value={at.hardness}
-          least={30}
-          most={80}
-          step={1}
-          onDrag={drag('hardness')}
-        />
-        <Slider
-          label="Friction"
-          said={at.friction.toFixed(2)}
-          value={at.friction}
-          least={0.1}
-          most={1.2}
-          step={0.01}
-          onDrag={drag('friction')}
-        />
-        <Slider
-          label="Needed at the tray"
-          said={formatNewton(at.needN)}
-          value={at.needN}
-          least={0.2}
-          most={6}
-          step={0.05}
-          onDrag={drag('needN')}
-        />
-        <Slider
-          label="The motor turns"
-          said={`${at.motorRpm} rpm`}
-          value={at.motorRpm}
-          least={300}
-          most={9000}
-          step={50}
-          onDrag={drag('motorRpm')}
-        />
+        {sliders.map(({ key, ...slider }) => (
+          <Slider key={key} {...slider} value={at[key]} onDrag={drag(key)} />
+        ))}
         <Button look="quiet" onClick={() => setChanges({})}>
           Back to this drive as it is
         </Button>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { blankStep } from '@loose-pulley/core/strip';
 import { addPictures } from '../pictures/addPictures';
 import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
@@ -22,22 +23,7 @@ export function ByTouch() {
     );
     setRefused(added.refused.join(' '));
     if (added.ids.length === 0) return;
-    addStep(
-      {
-        kind: 'part',
-        what: 'what the picture shows',
-        line: 'a picture',
-        count: 1,
-        missing: 0,
-        drive: '',
-        lengthMm: null,
-        where: '',
-        orientation: '',
-        facts: {},
-        leaveAlone: '',
-      },
-      added.ids,
-    );
+    addStep(blankStep('part', 'a picture', { what: 'what the picture shows' }), added.ids);
   };
   return (
     <details>

@@ -1,7 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { strandPullN, youngModulusMpa } from '../rubber';
-import { fitBelt, gripShare, motorTorqueNmm, seatedRadiusMm, shaftLoadN, slipGrip, trayForceN, type Drive } from '.';
+import {
+  fitBelt,
+  gripShare,
+  motorTorqueNmm,
+  seatedRadiusMm,
+  shaftLoadN,
+  slipGrip,
+  strokeTimeS,
+  trayForceN,
+  type Drive,
+} from '.';
 
 const worked: Drive = {
   motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
@@ -104,4 +114,8 @@ test('motor torque and tray force are each other’s inverse: work in times η i
   const gearing = { travelPerTurnMm: 2.2, efficiency: 0.6 };
   expect(trayForceN(motorTorqueNmm(1.4, gearing), gearing)).toBeCloseTo(1.4, 9);
   expect(motorTorqueNmm(1.4, gearing) * 2 * Math.PI * 0.6).toBeCloseTo(1.4 * 2.2, 9);
+});
+
+test('140 mm of travel at 2.2 mm a turn and 3,000 rpm takes 1.27 s (by hand)', () => {
+  expect(strokeTimeS(140, 2.2, 3000)).toBeCloseTo(140 / 110, 9);
 });

@@ -15,3 +15,13 @@ export function motorTorqueNmm(trayForceN: number, gearing: TrayGearing): number
 export function trayForceN(motorTorqueNmm: number, gearing: TrayGearing): number {
   return (2 * Math.PI * gearing.efficiency * motorTorqueNmm) / gearing.travelPerTurnMm;
 }
+
+/**
+ * How long a stroke of the tray takes while nothing slips: strokeMm/(s·rpm/60).
+ *
+ * @param travelPerTurnMm s, of the motor pulley
+ * @returns seconds
+ * @example strokeTimeS(140, 2.2, 3000) // 1.27
+ */
+export const strokeTimeS = (strokeMm: number, travelPerTurnMm: number, motorRpm: number): number =>
+  strokeMm / ((travelPerTurnMm * motorRpm) / 60);

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { ago, clock, timerState, timerWords, type Timer } from '.';
+import { ago, clock, monthsLater, timerState, timerWords, type Timer } from '.';
 
 const start = Date.UTC(2026, 0, 12, 9, 0, 0);
 const timer: Timer = {
@@ -53,3 +53,21 @@ test.each([
   [90_000, '1 day'],
   [200_000, '2 days'],
 ])('%f seconds ago are said as %s', (seconds, text) => expect(ago(seconds)).toBe(text));
+
+test('so many months later, and the last of a month that is shorter', () => {
+  expect(monthsLater('2026-11-25', 12)).toBe('2027-11-25');
+  expect(monthsLater('2026-11-30', 3)).toBe('2027-02-28');
+  expect(monthsLater('2027-12-31', 2)).toBe('2028-02-29');
+  fc.assert(
+    fc.property(
+      fc.date({ min: new Date('2020-01-01'), max: new Date('2040-01-01'), noInvalidDate: true }),
+      fc.integer({ min: 0, max: 60 }),
+      (from, months) => {
+        const day = from.toISOString().slice(0, 10);
+        const later = monthsLater(day, months);
+        const months0 = (iso: string) => Number(iso.slice(0, 4)) * 12 + Number(iso.slice(5, 7));
+        expect(months0(later) - months0(day)).toBe(months);
+      },
+    ),
+  );
+});

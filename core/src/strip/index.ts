@@ -1,7 +1,7 @@
 export * from './types';
 export { forbidding, isOpen } from './loops';
 export { loopNamed, LOOPS } from './loopKinds';
-export { driveWords, LIMIT_WORDS, readLine, stepWords, type ReadLine, type StepDraft } from './line';
+export { blankStep, driveWords, LIMIT_WORDS, readLine, stepWords, type ReadLine, type StepDraft } from './line';
 export {
   countsOf,
   layerCounts,

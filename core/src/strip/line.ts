@@ -122,7 +122,8 @@ function missingOf(parts: readonly string[]): { readonly missing: number; readon
   return { missing, rest };
 }
 
-const draft = (kind: StepKind, line: string, more: Partial<StepDraft> = {}): StepDraft => ({
+/** A step of a kind of which nothing more is known yet. @example blankStep('part', 'a picture').count // 1 */
+export const blankStep = (kind: StepKind, line: string, more: Partial<StepDraft> = {}): StepDraft => ({
   kind,
   what: '',
   line,
@@ -157,7 +158,7 @@ function fasteners(line: string, words: readonly string[], parts: readonly strin
     .join(' ');
   const what = named >= 0 && !/^screws?$/i.test(words[named] ?? '') ? (words[named] ?? '') : 'screws';
   const leave = rest.find((part) => /leave|alone/i.test(part));
-  return draft('fasteners', line, {
+  return blankStep('fasteners', line, {
     what: first === 1 && what === 'screws' ? 'screw' : what,
     count: (first ?? 1) + missing,
     missing,
@@ -183,7 +184,7 @@ function thing(line: string, words: readonly string[], parts: readonly string[])
     .slice(first === undefined ? 0 : 1)
     .filter((word) => !/^(out|off|up)$/i.test(word))
     .join(' ');
-  return draft(moved ? 'moved' : kind, line, {
+  return blankStep(moved ? 'moved' : kind, line, {
     what: plain || words.join(' '),
     // A plug's number is its ways, not how many.
     count: (kind === 'tabs' || kind === 'adhesive' ? (first ?? 1) : 1) + missing,
@@ -258,7 +259,7 @@ export function readLine(typed: string): ReadLine | undefined {
   if (step) return { type: 'step', step, echo: `${stepWords(step)}.` };
   return {
     type: 'step',
-    step: draft('note', line, { what: line }),
+    step: blankStep('note', line, { what: line }),
     echo: 'Kept as a note: no screw, plug, cover or part was read in it.',
   };
 }
