@@ -55,7 +55,7 @@ function Slip({ situation, facts }: { readonly situation: Situation; readonly fa
   const most = good[good.length - 1] ?? belt;
   const size = (mm: number) => `${formatLength(mm, unit)} ${unit}`;
   return (
-    <article aria-label="Slip" className="mx-auto grid max-w-[180mm] gap-4 px-5 py-5">
+    <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
       <div className="flex flex-wrap items-center gap-3 print:hidden">
         <Button look="strong" onClick={() => window.print()}>
           Print the slip

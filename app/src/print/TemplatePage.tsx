@@ -28,7 +28,7 @@ export function TemplatePage() {
   const drafting = shown === 'belt' ? belt && draftBelt(belt, name) : whole?.ok ? whole.value : undefined;
   const file = fileName(`${name} ${shown}`);
   return (
-    <div className="grid gap-5 px-5 py-5">
+    <div className="grid grid-cols-1 gap-5 px-5 py-5">
       <div className="flex flex-wrap items-center gap-3 print:hidden">
         <Choice
           label="What is drawn"

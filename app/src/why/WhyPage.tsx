@@ -28,7 +28,7 @@ export function WhyPage() {
   const { population, done, problem } = usePopulation({ kind, drives, seed, limits });
   const share = (player: string): number => population?.scores.find((score) => score.player === player)?.right ?? 0;
   return (
-    <div className="grid content-start gap-6 bg-sheet px-5 py-5">
+    <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-5">
       <h1 className="text-3xl font-bold">Why measure</h1>
       <p className="max-w-[70ch]">
         Drives are drawn whose truth is known: pulleys, rubber, friction, motor, tray, an old belt that has set or
