@@ -1,15 +1,14 @@
-import { SHAPES, SURFACES, type DriveRecord, type DriveSettings, type GrooveRecord } from '@loose-pulley/core/ticket';
+import { SHAPES, type DriveRecord, type DriveSettings, type GrooveRecord } from '@loose-pulley/core/ticket';
 import { parseNumber } from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Choice } from '../ui/Choice';
+import { SurfaceSelect } from './SurfaceSelect';
 
 interface Props {
   readonly drive: DriveRecord;
   readonly canWrite: boolean;
 }
-
-const SURFACE_NAMES = { clean: 'clean, dry', glazed: 'glazed', dusty: 'dusty', wet: 'wet', oily: 'oily' } as const;
 
 /** What is seen rather than measured: the belt's shape, crossed or open, grooves, surfaces. */
 export function DriveSetup({ drive, canWrite }: Props) {
@@ -56,22 +55,12 @@ export function DriveSetup({ drive, canWrite }: Props) {
     </div>
   );
   const surface = (key: 'motorSurface' | 'driveSurface', label: string) => (
-    <div className="flex items-center justify-between gap-2">
-      <span className="text-[15px]">{label}</span>
-      <select
-        aria-label={label}
-        disabled={!canWrite}
-        value={drive[key]}
-        className="min-h-11 border-b border-ink bg-transparent"
-        onChange={(event) => change({ [key]: event.target.value as DriveRecord['motorSurface'] })}
-      >
-        {SURFACES.map((one) => (
-          <option key={one} value={one}>
-            {SURFACE_NAMES[one]}
-          </option>
-        ))}
-      </select>
-    </div>
+    <SurfaceSelect
+      label={label}
+      value={drive[key]}
+      disabled={!canWrite}
+      onChoose={(chosen) => chosen && change({ [key]: chosen })}
+    />
   );
   return (
     <div className="grid gap-2 py-3">

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { NumberLine } from '../ui/NumberLine';
 import { TextLine } from '../ui/TextLine';
+import { SurfaceSelect } from './SurfaceSelect';
 
 const MOST = 4;
 
@@ -42,6 +43,7 @@ export function FurtherPulleys({
         back: false,
         driven: false,
         after: upper ? 'drive' : 'motor',
+        surface: null,
       },
     ]);
   };
@@ -106,6 +108,15 @@ export function FurtherPulleys({
                 onChoose={(work) => change(one.id, { driven: work === 'driven' })}
               />
             </div>
+            {one.driven && (
+              <SurfaceSelect
+                label={`Surface of pulley ${index + 1}`}
+                value={one.surface}
+                disabled={!canWrite}
+                whenNull="as the drive pulley"
+                onChoose={(surface) => change(one.id, { surface })}
+              />
+            )}
             <Button
               look="quiet"
               disabled={!canWrite}
@@ -123,8 +134,8 @@ export function FurtherPulleys({
       )}
       {drive.others.length > 0 && (
         <p className="text-sm text-soft">
-          Drag it in the drawing, or move it with the arrow keys. A string round pulleys of which one touches the back
-          reads too little: measure by pulleys then.
+          Drag it in the drawing, or move it with the arrow keys. Where a pulley touches the back, a string’s own
+          thickness counts for more; what it comes to is worked out from the pulleys once they are measured.
         </p>
       )}
     </div>

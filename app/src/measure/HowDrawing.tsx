@@ -68,6 +68,16 @@ const HOWS: Readonly<Record<string, How>> = {
     thing: `M16 20h52v20h-52Z${circle(100, 30, 16)}M100 30v-16M112 14a20 20 0 0 1 6 12`,
     read: [16, 54, 68, 54],
   },
+  stalledMotor: {
+    belt: 'M44 30H62',
+    thing: `M8 20h36v20h-36ZM62 22h34v16h-34ZM70 26v8M76 26v8M82 26v8${circle(114, 30, 10)}M107 23l14 14M121 23l-14 14`,
+    read: [62, 56, 96, 56],
+  },
+  stalledSlipping: {
+    belt: 'M44 30H62M100 22a16 16 0 0 1 26 0',
+    thing: `M8 20h36v20h-36ZM62 22h34v16h-34ZM70 26v8M76 26v8M82 26v8${circle(114, 30, 10)}`,
+    read: [62, 56, 96, 56],
+  },
   scalePull: {
     belt: 'M56 30H78',
     thing: 'M10 20h46v20h-46ZM78 22h40v16h-40ZM86 26v8M92 26v8M98 26v8M104 26v8',

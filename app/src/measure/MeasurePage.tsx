@@ -125,11 +125,17 @@ export function MeasurePage() {
         {one('stringPath', 'Path by string')}
         <details
           className="border-b border-hair"
-          open={first('trayTravel') !== undefined || first('trayPull') !== undefined}
+          open={
+            first('trayTravel') !== undefined || first('trayPull') !== undefined || first('stallPull') !== undefined
+          }
         >
           <summary className="flex min-h-11 cursor-pointer items-center font-semibold">Tray: travel and pull</summary>
           {one('trayTravel', 'Tray travel')}
           {one('trayPull', 'Tray pull')}
+          {one('stallPull', 'Tray held, motor driving')}
+          <Caution>
+            Hold it by the scale’s hook, a second at a time: fingers out of tray and gears, lid-off mains covered.
+          </Caution>
         </details>
         <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
           <DriveSetup drive={drive} canWrite={canWrite} />

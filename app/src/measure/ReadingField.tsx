@@ -1,5 +1,5 @@
 import { lazy, Suspense, useId, useState } from 'react';
-import { AUX, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
+import { AUX, isForce, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
 import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../store/store';
@@ -81,7 +81,7 @@ function OwnUncertainty({
 }) {
   const unit = useUnit();
   const id = useId();
-  const isLength = reading.measurand !== 'trayPull';
+  const isLength = !isForce(reading.measurand);
   const shown = 2 * (reading.ownStd ?? control.method.readingStd);
   const text = isLength ? formatSpread(shown, unit) : shown.toFixed(2);
   return (
@@ -133,7 +133,7 @@ export function ReadingField({
   const methods = methodsFor(measurand);
   const result = facts.results.find((one) => one.reading.id === reading?.id);
   const echo = echoOf(control, unit);
-  const unitName = measurand === 'trayPull' ? 'N' : unit;
+  const unitName = isForce(measurand) ? 'N' : unit;
   const optional = method.optionalAux ?? [];
   const auxKeys = [...method.aux.filter((key) => key !== 'sectionMm'), ...optional];
   const write = (mm: number) => formatLength(mm, unit);

@@ -4,6 +4,7 @@ import {
   AUX,
   checkAmount,
   findMethod,
+  isForce,
   methodsFor,
   parseAmount,
   readAmount,
@@ -23,7 +24,7 @@ import { store, useAppDispatch, useAppSelector, useUnit } from '../store/store';
 
 /** A reading's amount as it stands in its field: to the hundredth or the thousandth inch, trailing noughts off. */
 export function figure(measurand: Measurand, amount: number, unit: LengthUnit): string {
-  if (measurand === 'trayPull') return String(Number(amount.toFixed(2)));
+  if (isForce(measurand)) return String(Number(amount.toFixed(2)));
   if (unit === 'in') return (amount / MM_PER_INCH).toFixed(3);
   return amount.toFixed(2).replace(/0$/, '');
 }
@@ -108,7 +109,7 @@ export function useReading(
     if (!amount.ok) return refuse(text, amount.problem);
     const checked = checkAmount(method, amount.value);
     if (!checked.ok) return refuse(text, checked.problem);
-    const read = readAmount(method, amount.value, facts.section ? { ...aux, sectionMm: facts.section.value } : aux);
+    const read = readAmount(method, amount.value, aux, null, { section: facts.section, wraps: facts.stringWraps });
     // What only waits for its section or tool is taken; what the method itself cannot follow is not.
     const waits =
       !read.ok &&
@@ -183,7 +184,7 @@ export function echoOf(control: Pick<ReadingControl, 'method' | 'text' | 'dirty'
   if (!control.dirty || plain.test(control.text.trim())) return null;
   const amount = parseAmount(control.method, control.text, unit);
   if (!amount.ok) return null;
-  if (control.method.measurand === 'trayPull') return `${amount.value.toFixed(2)} N`;
+  if (isForce(control.method.measurand)) return `${amount.value.toFixed(2)} N`;
   const inMm = `${formatLength(amount.value, 'mm')} mm`;
   return unit === 'mm' ? inMm : `${formatLength(amount.value, 'in')} in, ${inMm}`;
 }

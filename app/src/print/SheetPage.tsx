@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
-import { findMethod } from '@loose-pulley/core/measuring';
+import { findMethod, isForce } from '@loose-pulley/core/measuring';
 import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
 import {
   COMPLAINT_STATE_NAMES,
@@ -207,7 +207,7 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
                 <span className="text-soft">, {findMethod(reading.method)?.label}</span>
               </td>
               <td className="py-0.5 pr-3 text-right whitespace-nowrap">
-                {figure(reading.measurand, reading.amount, unit)} {reading.measurand === 'trayPull' ? 'N' : unit}
+                {figure(reading.measurand, reading.amount, unit)} {isForce(reading.measurand) ? 'N' : unit}
               </td>
               <td className="py-0.5 text-right">
                 {read ? `${read.arithmetic(write)} ± ${formatSpread(2 * read.std, unit)}` : problem}

@@ -68,11 +68,29 @@ export function shaftLoadN(strandPullN: number, wrapRad: number): number {
  * The least share of 2T that the driven ones of further pulleys can pass; 1 where none takes power.
  *
  * @param wraps of the further pulleys, in their order
- * @param friction of rubber on them, before the groove
+ * @param frictions of rubber on each of them, before the groove
  */
-export const othersGripShare = (others: readonly OtherWheel[], wraps: readonly number[], friction: number): number =>
+export const othersGripShare = (
+  others: readonly OtherWheel[],
+  wraps: readonly number[],
+  frictions: readonly number[],
+): number =>
   others.reduce(
     (least, { driven, groove }, index) =>
-      driven ? Math.min(least, gripShare(grooveFriction(groove, friction), wraps[index] ?? 0)) : least,
+      driven ? Math.min(least, gripShare(grooveFriction(groove, frictions[index] ?? 0), wraps[index] ?? 0)) : least,
     1,
+  );
+
+/**
+ * What the bushes of all shafts take of the motor, as the share of each newton of strand pull that bears on them,
+ * reckoned at the motor: Σ 2·sin(θ/2)·r_motor/r. Times bush friction, shaft radius and pull it is a torque.
+ *
+ * @param radiiMm of the pulleys at the belt, the motor's first
+ * @param wrapsRad of the same pulleys
+ * @example bushShare([3, 12], [Math.PI, Math.PI]) // 2.5
+ */
+export const bushShare = (radiiMm: readonly number[], wrapsRad: readonly number[]): number =>
+  radiiMm.reduce(
+    (sum, radiusMm, index) => sum + (shaftLoadN(1, wrapsRad[index] ?? 0) * (radiiMm[0] ?? radiusMm)) / radiusMm,
+    0,
   );

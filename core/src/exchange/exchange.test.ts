@@ -41,11 +41,18 @@ describe('a ticket as a file', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v1.json'), 'ticket-v1.json');
     expect(frozen.ok && frozen.value.ticket.machine).toBe('Pennerley T9 booth deck');
   });
+  test('of version 2 too: all of it, with nothing yet said of a further pulley’s surface', () => {
+    const frozen = readTicketFile(file('fixtures/ticket-v2.json'), 'ticket-v2.json');
+    expect(frozen.ok && frozen.value.events.length).toBeGreaterThan(60);
+    expect(frozen.ok && frozen.value.ticket.drives[0]?.others.map(({ name, surface }) => [name, surface])).toEqual([
+      ['guide', null],
+    ]);
+  });
   test.each([
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 2)'],
+    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 3)'],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),

@@ -36,7 +36,7 @@ import { day, flag, id, listOf, number, one, pictureId, shape, some, text, time 
 import { found, gearTrial, loop, order, park, step, strip } from './stripSchema';
 
 /**
- * The stored format, version 2, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
+ * The stored format, version 3, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
  * holds the two together. Nothing is coerced and nothing unknown is let through.
  */
 
@@ -50,6 +50,7 @@ const measurands = [
   'centreDistance',
   'trayTravel',
   'trayPull',
+  'stallPull',
 ] as const;
 const auxKeys = [
   'sectionMm',
@@ -112,6 +113,7 @@ const settings = {
       back: flag(),
       driven: flag(),
       after: one(RUNS),
+      surface: one(SURFACES).nullable(),
     }),
     4,
   ),

@@ -75,8 +75,24 @@ function toVersion2(document: Fields): Fields {
   };
 }
 
+/** Version 3 knows the surface of further pulleys, and the pull that holds a tray while the motor drives. */
+function toVersion3(document: Fields): Fields {
+  const surfaced = (drive: Fields): Fields =>
+    drive.others === undefined
+      ? drive
+      : { ...drive, others: list(drive.others).map((one) => ({ surface: null, ...one })) };
+  const ticket = document.ticket as Fields;
+  return {
+    ...document,
+    ticket: { ...ticket, drives: list(ticket.drives).map(surfaced) },
+    events: list(document.events).map((event) =>
+      event.type === 'driveChanged' ? { ...event, changes: surfaced(event.changes as Fields) } : event,
+    ),
+  };
+}
+
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
-const UPCASTERS: Readonly<Record<number, Upcaster>> = { 1: toVersion2 };
+const UPCASTERS: Readonly<Record<number, Upcaster>> = { 1: toVersion2, 2: toVersion3 };
 
 /**
  * Brings a document up to the current version, one step at a time.

@@ -2,7 +2,7 @@ import type { Drive, Groove, OtherWheel } from '../drive';
 import { innerPath } from '../drive';
 import { combineEstimates, oddOnesOut, rootSumSquares, type Combined, type Estimate } from '../statistics';
 import { readReading, type ReadReading } from './read';
-import type { Measurand, Reading } from './types';
+import type { Measurand, Reading, Wraps } from './types';
 
 /** What is known of a drive's geometry besides its readings. */
 export interface DriveSetting {
@@ -32,12 +32,18 @@ export interface DriveFacts {
   readonly centreDistance?: Combined;
   readonly trayTravel?: Combined;
   readonly trayPull?: Combined;
+  /** What holds the tray while the motor stands. */
+  readonly stallPull?: Combined;
+  /** What held it while the belt slipped: the motor has at least that. */
+  readonly stallPullAtLeastN?: number;
   /** The two pulleys at their distance, once all three are known, possible or not. */
   readonly drive?: Drive;
   /** Why the drive cannot be, where it cannot. */
   readonly driveProblem?: string;
   readonly geometricPath?: Combined;
   readonly stringPath?: Combined;
+  /** How far round the pulleys a string lies, where that is not one turn. */
+  readonly stringWraps?: Wraps;
   /** The inner path from all that is known of it. */
   readonly path?: Combined;
   /** The old belt as it is now, relaxed: inner length. */
@@ -50,13 +56,29 @@ export interface DriveFacts {
 const OTHER_STD_MM = 0.3;
 const STEP_MM = 0.01;
 
+/* What crossing, and each pulley at the belt's back, adds to the wraps until the pulleys are measured. No source. */
+const CROSSED_RAD = { best: 1.4, std: 0.4 };
+const BACK_RAD = { best: 1.6, std: 0.8 };
+
+/** How far round its pulleys a string lies: by the measured path, or else by what such drives are like. */
+function wrapsOf(setting: DriveSetting, wrapsRad: readonly number[] | undefined): Wraps | undefined {
+  const backs = (setting.others ?? []).filter(({ back }) => back).length;
+  if (!setting.crossed && backs === 0) return undefined;
+  if (wrapsRad) return { sumRad: wrapsRad.reduce((sum, wrap) => sum + wrap, 0), std: 0 };
+  const crossings = setting.crossed ? 1 : 0;
+  return {
+    sumRad: 2 * Math.PI + crossings * CROSSED_RAD.best + backs * BACK_RAD.best,
+    std: rootSumSquares([crossings * CROSSED_RAD.std, backs * BACK_RAD.std]),
+  };
+}
+
 /** Inner path by pulleys and distance, with its uncertainty: ∂P/∂r is the wrap; the rest by small steps. */
 function pathFromGeometry(
   drive: Drive,
   d1: Combined,
   d2: Combined,
   c: Combined,
-): { path?: Combined; problem?: string } {
+): { path?: Combined; wrapsRad?: readonly number[]; problem?: string } {
   const path = innerPath(drive);
   if (!path.ok) return { problem: path.problem };
   const [motorWrap = 0, driveWrap = 0] = path.value.wrapsRad;
@@ -73,7 +95,7 @@ function pathFromGeometry(
   );
   const apart = at({ centreDistanceMm: c.value + STEP_MM }) / STEP_MM;
   const std = rootSumSquares([(motorWrap * d1.std) / 2, (driveWrap * d2.std) / 2, apart * c.std, ...further]);
-  return { path: { value: path.value.lengthMm, std } };
+  return { path: { value: path.value.lengthMm, std }, wrapsRad: path.value.wrapsRad };
 }
 
 /**
@@ -97,7 +119,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
   const reads = new Map<string, ReadReading>();
   const problems = new Map<string, string>();
   for (const reading of readings) {
-    const read = readReading(reading, section);
+    const read = readReading(reading, { section });
     if (read.ok) reads.set(reading.id, read.value);
     else problems.set(reading.id, read.problem);
   }
@@ -117,19 +139,19 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     'motorDiameter',
     'driveDiameter',
     'centreDistance',
-    'stringPath',
     'oldBelt',
     'trayTravel',
     'trayPull',
+    'stallPull',
   ];
   for (const measurand of measurands) {
     const combined = combine(measurand);
     if (combined) known[measurand] = combined;
   }
 
-  const { motorDiameter, driveDiameter, centreDistance, stringPath } = known;
+  const { motorDiameter, driveDiameter, centreDistance } = known;
   let drive: Drive | undefined;
-  let geometric: { path?: Combined; problem?: string } = {};
+  let geometric: ReturnType<typeof pathFromGeometry> = {};
   if (motorDiameter && driveDiameter && centreDistance) {
     drive = {
       motor: { bottomDiameterMm: motorDiameter.value, groove: setting.motorGroove },
@@ -140,12 +162,24 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     };
     geometric = pathFromGeometry(drive, motorDiameter, driveDiameter, centreDistance);
   }
+  // A string's own thickness adds by the wraps, and those are known only now.
+  const wraps = wrapsOf(setting, geometric.wrapsRad);
+  for (const reading of readings) {
+    const read = wraps && reading.measurand === 'stringPath' ? readReading(reading, { section, wraps }) : undefined;
+    if (read?.ok) reads.set(reading.id, read.value);
+  }
+  const stringPath = combine('stringPath');
   const paths = [geometric.path, stringPath].flatMap((p) => (p ? [{ value: p.value, ownStd: p.std, shared: {} }] : []));
   const path = combineEstimates(paths);
-  const bounds = readings.flatMap(({ id }) => {
-    const read = reads.get(id);
-    return read?.lowerBound ? [read.value] : [];
-  });
+  const atLeast = (measurand: Measurand): number | undefined => {
+    const bounds = readings.flatMap(({ id, measurand: of }) => {
+      const read = reads.get(id);
+      return of === measurand && read?.lowerBound ? [read.value] : [];
+    });
+    return bounds.length > 0 ? Math.max(...bounds) : undefined;
+  };
+  const oldBeltAtLeastMm = atLeast('oldBelt');
+  const stallPullAtLeastN = atLeast('stallPull');
 
   return {
     results: readings.map((reading) => {
@@ -154,10 +188,13 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
       return { reading, ...(read && { read }), ...(problem && { problem }), odd: odd.has(reading.id) };
     }),
     ...known,
+    ...(stringPath && { stringPath }),
+    ...(wraps && { stringWraps: wraps }),
     ...(drive && { drive }),
     ...(geometric.problem && { driveProblem: geometric.problem }),
     ...(geometric.path && { geometricPath: geometric.path }),
     ...(path && { path }),
-    ...(bounds.length > 0 && { oldBeltAtLeastMm: Math.max(...bounds) }),
+    ...(oldBeltAtLeastMm !== undefined && { oldBeltAtLeastMm }),
+    ...(stallPullAtLeastN !== undefined && { stallPullAtLeastN }),
   };
 }

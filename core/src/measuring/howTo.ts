@@ -83,6 +83,16 @@ const HOW_TO: Readonly<Record<string, HowTo>> = {
     how: 'Unplugged, belt off. Hook a small scale to the tray and draw it out slowly; read while it moves, not when it starts.',
     goesWrong: 'Not the jerk at the start, and never with the motor driving: those are other pulls.',
   },
+  stalledMotor: {
+    how: 'Hook the scale to the tray, let the motor drive it in and hold it for a second: read while the motor pulley stands. A tight band instead of the belt keeps it from slipping.',
+    goesWrong:
+      'A second at most: a standing motor gets hot. Fingers out of the tray and gears. If the pulley turned, the belt slipped: say so.',
+  },
+  stalledSlipping: {
+    how: 'The same with the belt as it is: hold the tray on the scale while the motor pulley goes on turning, and read.',
+    goesWrong:
+      'It is the belt’s pull, not the motor’s: the motor has that much and more. Slipping polishes the belt, so be brief.',
+  },
   shaftToShaft: {
     how: 'Read from the near side of one shaft to the far side of the other if they are equally thick, or centre to centre by eye.',
     goesWrong: 'Read across the shafts’ middles, not edge to edge of one side.',

@@ -4,7 +4,8 @@ export { checkAmount, parseAmount, readAmount, readReading, type ReadReading } f
 export { suspectLength } from './suspect';
 export { parseBenchLine, type BenchLine } from './line';
 export { driveFacts, type DriveFacts, type DriveSetting, type ReadingResult } from './facts';
-export type { Aux, AuxKey, Converted, Measurand, Method, Reading, WriteLength } from './types';
+export { isForce } from './types';
+export type { Aux, AuxKey, Converted, KnownOfDrive, Measurand, Method, Reading, Wraps, WriteLength } from './types';
 export { howTo, type HowTo } from './howTo';
 export { oddReason } from './oddReason';
 export { sameWay, type SameWay } from './sameWay';

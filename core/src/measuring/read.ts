@@ -2,7 +2,7 @@ import { totalStd, type Estimate } from '../statistics';
 import { formatLength, ok, parseForce, parseLength, refuse, type LengthUnit, type Result } from '../units';
 import { AUX, needAux } from './aux';
 import { findMethod } from './methods';
-import type { Aux, AuxKey, Converted, Method, Reading } from './types';
+import { isForce, type Aux, type AuxKey, type Converted, type KnownOfDrive, type Method, type Reading } from './types';
 
 /** A converted reading with its uncertainty parted into its own and what it shares with others. */
 export interface ReadReading extends Converted {
@@ -20,8 +20,8 @@ const SHARED_NAMES: Readonly<Partial<Record<AuxKey, string>>> = {
  * Works out what a reading comes to, with its uncertainty (JCGM 100:2008, 5.1.2: sensitivities times standard
  * uncertainties, in quadrature; the section's part is kept as shared).
  *
- * @param aux tool sizes; `sectionMm` comes from the section reading
- * @param sectionStd standard uncertainty of the section, mm
+ * @param aux tool sizes
+ * @param known of the drive: its section stands for `sectionMm`, its wraps say what a string's thickness adds
  * @returns the value, or a sentence
  * @example readAmount(doubledOuter, 66.4, { sectionMm: 1.2 }).value // 128.0
  */
@@ -30,20 +30,22 @@ export function readAmount(
   amount: number,
   aux: Aux,
   ownStd: number | null = null,
-  sectionStd: number = AUX.sectionMm.std,
+  known: KnownOfDrive = {},
 ): Result<ReadReading> {
   const range = checkAmount(method, amount);
   if (!range.ok) return range;
-  const complete = needAux(aux, method.aux);
+  const { section, wraps } = known;
+  const tools = section ? { ...aux, sectionMm: section.value } : aux;
+  const complete = needAux(tools, method.aux);
   if (!complete.ok) return complete;
-  const converted = method.convert(amount, aux);
+  const converted = method.convert(amount, tools, wraps);
   if (!converted.ok) return converted;
   const { value, perReading, perAux } = converted.value;
   const own = [perReading * (ownStd ?? method.readingStd), converted.value.ownStd ?? 0];
   const shared: Record<string, number> = {};
   for (const [key, sensitivity] of Object.entries(perAux) as Array<[AuxKey, number]>) {
     const name = SHARED_NAMES[key];
-    if (name) shared[name] = sensitivity * sectionStd;
+    if (name) shared[name] = sensitivity * (section?.std ?? AUX.sectionMm.std);
     else own.push(sensitivity * AUX[key].std);
   }
   const estimate: Estimate = { value, ownStd: Math.hypot(...own), shared };
@@ -51,11 +53,10 @@ export function readAmount(
 }
 
 /** The same for a kept reading. An unknown method, from a newer file, is said and not guessed. */
-export function readReading(reading: Reading, section?: { value: number; std: number }): Result<ReadReading> {
+export function readReading(reading: Reading, known: KnownOfDrive = {}): Result<ReadReading> {
   const method = findMethod(reading.method);
   if (!method) return refuse(`This bench does not know the method “${reading.method}”.`);
-  const aux = section ? { ...reading.aux, sectionMm: section.value } : reading.aux;
-  return readAmount(method, reading.amount, aux, reading.ownStd, section?.std);
+  return readAmount(method, reading.amount, reading.aux, reading.ownStd, known);
 }
 
 /**
@@ -65,7 +66,7 @@ export function readReading(reading: Reading, section?: { value: number; std: nu
  * @example checkAmount(motorJaws, 0) // refuses: Read 0. Nothing real measures 0…
  */
 export function checkAmount(method: Method, amount: number): Result<true> {
-  const unit = method.measurand === 'trayPull' ? 'N' : 'mm';
+  const unit = isForce(method.measurand) ? 'N' : 'mm';
   if (!Number.isFinite(amount)) return refuse('That is not a number.');
   if (amount >= method.least && amount <= method.most) return ok(true);
   const shown = unit === 'mm' ? formatLength(amount, 'mm') : amount.toFixed(2);
@@ -89,7 +90,7 @@ export function checkAmount(method: Method, amount: number): Result<true> {
  * @example parseAmount(doubledOuter, '2x66.4', 'mm') // 66.4
  */
 export function parseAmount(method: Method, text: string, assumed: LengthUnit): Result<number> {
-  if (method.measurand === 'trayPull') return parseForce(text);
+  if (isForce(method.measurand)) return parseForce(text);
   const doubled = /^\s*2\s*[x×*]\s*(.+)$/i.exec(text);
   if (doubled) {
     if (method.id.startsWith('doubled')) return amountOf(doubled[1] ?? '', assumed);

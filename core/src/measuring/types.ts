@@ -1,6 +1,7 @@
+import type { Combined } from '../statistics';
 import type { Result } from '../units';
 
-/** What a reading is about. Lengths are mm throughout; `trayPull` alone is in N. */
+/** What a reading is about. Lengths are mm throughout; `trayPull` and `stallPull` are in N, and never mixed. */
 export type Measurand =
   | 'section'
   | 'width'
@@ -10,7 +11,11 @@ export type Measurand =
   | 'driveDiameter'
   | 'centreDistance'
   | 'trayTravel'
-  | 'trayPull';
+  | 'trayPull'
+  | 'stallPull';
+
+/** Whether a reading is a force, in N, and not a length. */
+export const isForce = (measurand: Measurand): boolean => measurand === 'trayPull' || measurand === 'stallPull';
 
 /** Sizes of the tools and things a method leans on, in mm unless the name says otherwise. */
 export type AuxKey =
@@ -25,6 +30,22 @@ export type AuxKey =
   | 'motorOutsideMm'
   | 'driveOutsideMm'
   | 'veeAngleDeg';
+
+/** What the readings of a drive know of one another: the section, and how far round the pulleys a string lies. */
+export interface KnownOfDrive {
+  readonly section?: Combined | undefined;
+  readonly wraps?: Wraps | undefined;
+}
+
+/**
+ * The wraps of all pulleys together, in radians: by how much a path grows for each mm that every radius grows. 2π for an
+ * open loop touched by one face; more where the belt crosses or a pulley touches its back.
+ */
+export interface Wraps {
+  readonly sumRad: number;
+  /** Standard uncertainty, where the pulleys themselves are not measured. */
+  readonly std: number;
+}
 
 export type Aux = Readonly<Partial<Record<AuxKey, number>>>;
 
@@ -66,7 +87,7 @@ export interface Method {
   /** Readings outside are refused in words. */
   readonly least: number;
   readonly most: number;
-  convert(reading: number, aux: Aux): Result<Converted>;
+  convert(reading: number, aux: Aux, wraps?: Wraps): Result<Converted>;
   /** The reading that this method would show for a given value: the inverse of `convert`. */
   invert(value: number, aux: Aux): number;
 }

@@ -8,10 +8,10 @@ export interface MeasurementValue {
   /** Odds of the best belt after it, less its odds now. Never below 0. */
   readonly gain: number;
 }
-export type Measurable = 'path' | 'motorDiameter' | 'trayPull' | 'trayTravel';
+export type Measurable = 'path' | 'motorDiameter' | 'trayPull' | 'stallPull' | 'trayTravel';
 
 /** What a careful reading of each would still leave open, relative; the path in mm. From the methods' own figures. */
-const AFTER = { pathMm: 0.5, motorDiameter: 0.01, trayPull: 0.07, trayTravel: 0.03 };
+const AFTER = { pathMm: 0.5, motorDiameter: 0.01, trayPull: 0.07, stallPullN: 0.15, trayTravel: 0.03 };
 const BINS = 16;
 /** A measurement that would leave more than this share of today's spread is not worth naming. */
 const WORTH_LEFT = 0.6;
@@ -43,6 +43,13 @@ export function valueOfMeasuring(
     ['path', worlds.pathMm, AFTER.pathMm],
     ['motorDiameter', worlds.motorRadiusMm, AFTER.motorDiameter * 3],
     ['trayPull', worlds.trayPullN, AFTER.trayPull * 1.4],
+    [
+      'stallPull',
+      worlds.trayPullN.map(
+        (pullN, i) => pullN * ((worlds.stallTorqueNmm[i] ?? 0) / (worlds.needTorqueNmm[i] ?? 1) - 1),
+      ),
+      AFTER.stallPullN,
+    ],
     ['trayTravel', worlds.travelPerTurnMm, AFTER.trayTravel * 2.2],
   ];
   return open

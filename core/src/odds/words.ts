@@ -17,5 +17,6 @@ export const MEASURABLE_NAMES: Readonly<Record<Measurable, string>> = {
   path: 'the path, more closely',
   motorDiameter: 'both pulleys and their distance',
   trayPull: 'the pull of the tray on a scale',
+  stallPull: 'the pull that holds the tray while the motor stands',
   trayTravel: 'the tray’s travel over ten turns',
 };

@@ -1,6 +1,6 @@
 import { grooveFriction, innerPath, motorTorqueNmm, othersGripShare } from '../drive';
 import { youngModulusMpa } from '../rubber';
-import type { Situation, Spread } from '../sizing';
+import { otherSurface, type Situation, type Spread } from '../sizing';
 import { seeded, type Combined, type Random } from '../statistics';
 
 /**
@@ -33,6 +33,8 @@ export interface Worlds {
 
 const LEAST_FRICTION = 0.05;
 const STIFFNESS_TRIES = 6;
+/** Draws of a motor that must have at least what was read, before it is taken to have just that. */
+const STALL_TRIES = 12;
 
 /** Standard normal numbers (Box and Muller, 1958). */
 function normal(random: Random): () => number {
@@ -105,8 +107,21 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     }
     return taken;
   };
+  const { stallPullN, stallPullAtLeastN = 0 } = situation;
+  /** What the standing motor gives at the tray, guides included. */
+  const stallN = (needN: number): number => {
+    if (stallPullN) return needN + Math.max(0, stallPullN.value + stallPullN.std * z());
+    const least = needN + stallPullAtLeastN;
+    for (let turn = 0; turn < STALL_TRIES; turn++) {
+      // The motor was made for a healthy tray; a stiff one does not make it stronger.
+      const drawn = (lognormal(limits.stallFactor) * needN) / stiffness(needN);
+      if (stallPullAtLeastN === 0 || drawn >= least) return drawn;
+    }
+    return least;
+  };
   const motorDiameter = situation.motorDiameter ?? limits.motorDiameterMm;
   const driveDiameter = situation.driveDiameter ?? limits.driveDiameterMm;
+  const others = drive?.others ?? [];
   const inner = drive && innerPath(drive);
   const [motorWrap = Math.PI, driveWrap = Math.PI, ...otherWraps] = inner?.ok ? inner.value.wrapsRad : [];
   for (let i = 0; i < count; i++) {
@@ -131,6 +146,10 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
       Math.max(LEAST_FRICTION, limits.friction[surface].best + limits.friction[surface].std * z());
     const motorFriction = friction(situation.motorSurface);
     const driveFriction = friction(situation.driveSurface);
+    // A further pulley of which nothing else is said is as good as the drive pulley, in every world.
+    const otherFrictions = others.map((_, index) =>
+      situation.otherSurfaces?.[index] ? friction(otherSurface(situation, index)) : driveFriction,
+    );
     const hardness = Math.min(80, Math.max(20, limits.hardnessShoreA.best + limits.hardnessShoreA.std * z()));
     const modulus = youngModulusMpa(hardness);
     const gearing = {
@@ -146,15 +165,13 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     worlds.grip[i] = Math.min(
       Math.tanh((grooveFriction(drive?.motor.groove ?? FLAT, motorFriction) * motorWrapRad) / 2),
       Math.tanh((grooveFriction(drive?.drive.groove ?? FLAT, driveFriction) * driveWrapRad) / 2),
-      othersGripShare(drive?.others ?? [], otherWraps, driveFriction),
+      othersGripShare(others, otherWraps, otherFrictions),
     );
     worlds.modulusMpa[i] = (modulus.ok ? modulus.value : 0) * Math.exp(limits.modulusRelativeStd * z());
     worlds.relaxedShare[i] = Math.min(1, limits.relaxedShare.best + limits.relaxedShare.std * z());
     worlds.stretchMost[i] = limits.stretchComfortable + (limits.stretchMost - limits.stretchComfortable) * random();
     worlds.needTorqueNmm[i] = motorTorqueNmm(needN, gearing);
-    // The motor was made for a healthy tray; a stiff one does not make it stronger.
-    const healthyN = needN / stiffness(needN);
-    worlds.stallTorqueNmm[i] = lognormal(limits.stallFactor) * motorTorqueNmm(healthyN, gearing);
+    worlds.stallTorqueNmm[i] = motorTorqueNmm(stallN(needN), gearing);
     worlds.grooveLogRatio[i] = Math.log(1.6) + 0.15 * z();
     worlds.lengthWithin[i] = 2 * random() - 1;
     worlds.trayPullN[i] = needN;

@@ -1,6 +1,7 @@
 export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread, type Surface } from './limits';
 export {
   judge,
+  otherSurface,
   type Judgement,
   type Running,
   type Situation,

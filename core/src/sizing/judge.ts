@@ -1,4 +1,5 @@
 import {
+  bushShare,
   fitBelt,
   grooveFriction,
   innerPath,
@@ -29,6 +30,11 @@ export interface Situation {
   /** Section of the old belt, which lay in the groove. */
   readonly oldSection?: BeltSection | undefined;
   readonly trayPullN?: Combined | undefined;
+  /** What holds the tray while the motor stands; or what the motor has at least. */
+  readonly stallPullN?: Combined | undefined;
+  readonly stallPullAtLeastN?: number | undefined;
+  /** Surfaces of the further pulleys in their order; null or absent is as the drive pulley's. */
+  readonly otherSurfaces?: ReadonlyArray<Surface | null> | undefined;
   readonly travelPerTurnMm?: Combined | undefined;
   /** Where speed matters: what is wanted of the driven pulley. */
   readonly speed?: SpeedWanted | undefined;
@@ -106,6 +112,25 @@ function strainOnPath(pathMm: number, belt: Belt): { strain: number; thicknessMm
   return { strain, thicknessMm };
 }
 
+/** The surface of a further pulley: its own, or as the drive pulley's. */
+export const otherSurface = (situation: Situation, index: number): Surface =>
+  situation.otherSurfaces?.[index] ?? situation.driveSurface;
+
+/**
+ * What the standing motor gives at the tray, guide friction included: what held it, and what moves the tray besides. Not
+ * measured, it is some multiple of what a healthy tray needs, for a motor is made for a healthy one. The drag of the
+ * belt that it was held through is not added back, which errs towards a weaker motor.
+ */
+function stallForce(situation: Situation, needN: number): Combined {
+  const { limits, stallPullN, stallPullAtLeastN, trayPullN } = situation;
+  if (stallPullN) {
+    return { value: needN + stallPullN.value, std: Math.hypot(stallPullN.std, (trayPullN ?? limits.trayPullN).std) };
+  }
+  const usual = limits.stallFactor.best * healthyPullN(needN, limits);
+  const value = Math.max(usual, needN + (stallPullAtLeastN ?? 0));
+  return { value, std: value * relative(limits.stallFactor) };
+}
+
 /** Everything the pulleys add to the stretch. */
 function run(
   situation: Situation,
@@ -121,6 +146,7 @@ function run(
   const inner = innerPath(drive);
   const shiftMm = inner.ok ? situation.path.value - inner.value.lengthMm : 0;
   const strain = (centreLine.lengthMm + shiftMm) / (belt.innerLengthMm + Math.PI * belt.thicknessMm) - 1;
+  const others = drive.others ?? [];
   const [motorWrap = Math.PI, driveWrap = Math.PI, ...otherWraps] = centreLine.wrapsRad;
   const freshPullN = strandPullN(modulus.value, sectionAreaMm2(belt), 1 + strain);
   const relaxedPullN = freshPullN * limits.relaxedShare.best;
@@ -131,8 +157,11 @@ function run(
     driveFriction: grooveFriction(drive.drive.groove, limits.friction[situation.driveSurface].best),
     motorWrapRad: motorWrap,
     driveWrapRad: driveWrap,
-    // What the bench says of the drive pulley's surface is taken for the further ones as well.
-    othersShare: othersGripShare(drive.others ?? [], otherWraps, limits.friction[situation.driveSurface].best),
+    othersShare: othersGripShare(
+      others,
+      otherWraps,
+      others.map((_, index) => limits.friction[otherSurface(situation, index)].best),
+    ),
   });
   const travelPerTurnMm = situation.travelPerTurnMm?.value ?? limits.travelPerTurnMm.best;
   const gearing = { travelPerTurnMm, efficiency: limits.efficiency.best };
@@ -140,10 +169,9 @@ function run(
   const needTorqueNmm = motorTorqueNmm(needN, gearing);
   const motorLoadN = shaftLoadN(freshPullN, motorWrap);
   const driveLoadN = shaftLoadN(freshPullN, driveWrap);
-  const dragNmm =
-    limits.bushFriction * limits.shaftRadiusMm * (motorLoadN + (driveLoadN * motorRadiusMm) / driveRadiusMm);
-  // The motor was made for a healthy tray; a stiff one does not make it stronger.
-  const stallNmm = limits.stallFactor.best * motorTorqueNmm(healthyPullN(needN, limits), gearing);
+  const radiiMm = [motorRadiusMm, driveRadiusMm, ...others.map((one) => one.bottomDiameterMm / 2 + thicknessMm / 2)];
+  const dragNmm = limits.bushFriction * limits.shaftRadiusMm * freshPullN * bushShare(radiiMm, centreLine.wrapsRad);
+  const stallNmm = motorTorqueNmm(stallForce(situation, needN).value, gearing);
   return {
     strain,
     thicknessMm,
@@ -225,7 +253,7 @@ export function judge(situation: Situation, belt: Belt, lengthStdMm = 0): Judgem
     ...(running
       ? {
           grip: gripMargin(situation, running, strain, strainStd),
-          motor: logMargin(running.motorLeftRatio, relative(limits.stallFactor)),
+          motor: logMargin(running.motorLeftRatio, relative(stallForce(situation, running.needN))),
         }
       : { slack: (strain - limits.stretchLeast.best) / Math.hypot(strainStd, limits.stretchLeast.std) }),
     ...(situation.oldSection && { groove: grooveMargin(situation.oldSection.thicknessMm, belt.thicknessMm) }),

@@ -15,6 +15,7 @@ export function situationOf(
     readonly motorSurface: Surface;
     readonly driveSurface: Surface;
     readonly oldShape: SectionShape;
+    readonly others?: ReadonlyArray<{ readonly surface: Surface | null }>;
     readonly limits?: Limits;
     readonly speed?: {
       readonly motorRpm: number;
@@ -42,6 +43,9 @@ export function situationOf(
       widthMm: bench.oldShape === 'flat' ? facts.width?.value : undefined,
     },
     trayPullN: facts.trayPull,
+    stallPullN: facts.stallPull,
+    stallPullAtLeastN: facts.stallPullAtLeastN,
+    otherSurfaces: bench.others?.map(({ surface }) => surface),
     travelPerTurnMm: facts.trayTravel,
     ...(bench.speed && {
       speed: {

@@ -1,5 +1,5 @@
 import { ACTION_NAMES, RESULT_NAMES } from '../proving';
-import { findMethod } from '../measuring';
+import { findMethod, isForce } from '../measuring';
 import { beltLabel, formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
 import {
@@ -221,7 +221,7 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return 'a drive removed';
     case 'readingTaken': {
       const { measurand, method, amount } = event.reading;
-      const figure = measurand === 'trayPull' ? formatNewton(amount) : `${formatLength(amount, unit)} ${unit}`;
+      const figure = isForce(measurand) ? formatNewton(amount) : `${formatLength(amount, unit)} ${unit}`;
       const how = findMethod(method)?.label ?? method;
       return how === 'section' ? `belt section ${figure}` : `${MEASURAND_NAMES[measurand]}, ${how} ${figure}`;
     }

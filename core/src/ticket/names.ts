@@ -41,6 +41,7 @@ export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   centreDistance: 'centre distance',
   trayTravel: 'tray travel per turn',
   trayPull: 'tray pull',
+  stallPull: 'tray held, motor driving',
 };
 
 export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {

@@ -88,6 +88,8 @@ export interface OtherPulley {
   readonly driven: boolean;
   /** The belt comes to it after the motor (the lower run) or after the drive (the upper). */
   readonly after: (typeof RUNS)[number];
+  /** Its surface, where that is not the drive pulley's. */
+  readonly surface: Surface | null;
 }
 export const RUNS = ['motor', 'drive'] as const;
 

@@ -234,6 +234,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
               back: false,
               driven: true,
               after: 'drive',
+              surface: null,
             },
           ],
         },

@@ -11,7 +11,7 @@ import {
   printedLength,
   twoCaps,
 } from './oldBelt';
-import { countedTravel, scalePull, sectionJaws, widthJaws } from './others';
+import { countedTravel, scalePull, sectionJaws, stalledMotor, stalledSlipping, widthJaws } from './others';
 import { stringRound } from './path';
 import { pulleyMethods } from './pulley';
 import type { Measurand, Method } from '../types';
@@ -38,6 +38,8 @@ export const METHODS: readonly Method[] = [
   gapBetween,
   countedTravel,
   scalePull,
+  stalledMotor,
+  stalledSlipping,
 ];
 
 const byId = new Map(METHODS.map((method) => [method.id, method]));

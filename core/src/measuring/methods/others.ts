@@ -51,6 +51,44 @@ export const countedTravel: Method = {
   invert: (value, aux) => value * auxOr(aux, 'turns'),
 };
 
+/** The tray held back on a scale while the motor drives, and the motor pulley stands: all that the motor has. */
+export const stalledMotor: Method = {
+  id: 'stalledMotor',
+  measurand: 'stallPull',
+  label: 'held, the motor stands',
+  numberIs: 'pull that holds the tray while the motor stands still',
+  words: ['stalled', 'stall pull'],
+  aux: [],
+  readingStd: 0.15,
+  least: 0.05,
+  most: 60,
+  convert: (reading) =>
+    ok({
+      value: reading,
+      perReading: 1,
+      perAux: {},
+      arithmetic: () => `${reading.toFixed(2)} N with the motor standing`,
+    }),
+  invert: (value) => value,
+};
+
+/** The same while the belt slips: the motor has that much and more, how much more is not known. */
+export const stalledSlipping: Method = {
+  ...stalledMotor,
+  id: 'stalledSlipping',
+  label: 'held, the belt slips',
+  numberIs: 'pull that holds the tray while the motor turns and the belt slips',
+  words: ['stalled slipping', 'slip pull'],
+  convert: (reading) =>
+    ok({
+      value: reading,
+      perReading: 1,
+      perAux: {},
+      lowerBound: true,
+      arithmetic: () => `the motor has at least ${reading.toFixed(2)} N: the belt let go first`,
+    }),
+};
+
 /** Pull that moves the tray, on a scale, belt off and unpowered. */
 export const scalePull: Method = {
   id: 'scalePull',

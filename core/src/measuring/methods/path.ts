@@ -1,10 +1,15 @@
 import { ok, refuse } from '../../units';
 import { auxOr } from '../aux';
-import type { Method } from '../types';
+import type { Aux, Method, Wraps } from '../types';
+
+/** An open loop touched by one face: what a string lies round until more is known. */
+const ONE_TURN: Wraps = { sumRad: 2 * Math.PI, std: 0 };
+const sineOf = (aux: Aux): number => (aux.veeAngleDeg === undefined ? 1 : Math.sin((aux.veeAngleDeg * Math.PI) / 360));
 
 /**
- * A string pulled tight round the pulleys, marked and laid flat: its centre line. P = reading − πs, or in a vee of
- * full angle γ, reading − πs/sin(γ/2).
+ * A string of diameter s pulled tight round the pulleys, marked and laid flat: its centre line, s/2 further out on every
+ * pulley. P = reading − (s/2)·Σθ, which is πs for an open loop touched by one face; in a vee of full angle γ that is
+ * divided by sin(γ/2). Round a crossed drive, or one with a pulley at the belt's back, Σθ is more than a turn.
  */
 export const stringRound: Method = {
   id: 'stringRound',
@@ -17,26 +22,24 @@ export const stringRound: Method = {
   readingStd: 0.7,
   least: 15,
   most: 1200,
-  convert(reading, aux) {
+  convert(reading, aux, wraps = ONE_TURN) {
     const s = auxOr(aux, 'stringDiameterMm');
-    const vee = aux.veeAngleDeg;
-    const sine = vee === undefined ? 1 : Math.sin((vee * Math.PI) / 360);
-    const value = reading - (Math.PI * s) / sine;
+    const sine = sineOf(aux);
+    const turns = wraps.sumRad / 2;
+    const value = reading - (turns * s) / sine;
     if (value <= 0) return refuse(`A string of ${reading} mm is shorter than its own turn round the pulleys.`);
+    const oneTurn = Math.abs(turns - Math.PI) < 1e-6;
     return ok({
       value,
       perReading: 1,
-      perAux: { stringDiameterMm: -Math.PI / sine },
+      perAux: { stringDiameterMm: -turns / sine },
+      ownStd: (wraps.std * s) / 2 / sine,
       uncorrected: reading,
-      arithmetic: (w) =>
-        vee === undefined
-          ? `${w(reading)} − π × ${w(s)} = ${w(value)}`
-          : `${w(reading)} − π × ${w(s)} / sin ${vee / 2}° = ${w(value)}`,
+      arithmetic: (w) => {
+        const vee = aux.veeAngleDeg === undefined ? '' : ` / sin ${aux.veeAngleDeg / 2}°`;
+        return `${w(reading)} − ${oneTurn ? 'π' : turns.toFixed(2)} × ${w(s)}${vee} = ${w(value)}`;
+      },
     });
   },
-  invert(value, aux) {
-    const vee = aux.veeAngleDeg;
-    const sine = vee === undefined ? 1 : Math.sin((vee * Math.PI) / 360);
-    return value + (Math.PI * auxOr(aux, 'stringDiameterMm')) / sine;
-  },
+  invert: (value, aux) => value + (Math.PI * auxOr(aux, 'stringDiameterMm')) / sineOf(aux),
 };
