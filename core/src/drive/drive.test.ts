@@ -2,8 +2,10 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { strandPullN, youngModulusMpa } from '../rubber';
 import {
+  bushShare,
   fitBelt,
   gripShare,
+  innerPath,
   motorTorqueNmm,
   seatedRadiusMm,
   shaftLoadN,
@@ -47,6 +49,20 @@ describe('a belt in its drive', () => {
   });
 });
 
+describe('bushes', () => {
+  test('every shaft bears 2·sin(θ/2) of the pull; at the motor it counts by the pulleys’ ratio', () => {
+    expect(bushShare([3, 12], [Math.PI, Math.PI])).toBeCloseTo(2.5, 12);
+    expect(bushShare([3, 12, 3], [Math.PI, Math.PI, Math.PI / 3])).toBeCloseTo(3.5, 12);
+  });
+  test('the work of all bushes is the same seen at any shaft', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 20, noNaN: true }), fc.double({ min: 2, max: 20, noNaN: true }), (a, b) => {
+        expect(bushShare([a, b], [2.6, 3.6]) / a).toBeCloseTo(bushShare([b, a], [3.6, 2.6]) / b, 9);
+      }),
+    );
+  });
+});
+
 describe('grip', () => {
   const grip = (motorFriction: number, driveFriction: number, motorRadiusMm: number) => {
     const [motorWrapRad = 0, driveWrapRad = 0] = fitted(120.68).centreLine.wrapsRad;
@@ -55,6 +71,25 @@ describe('grip', () => {
   test('tight over slack is e^{μθ}: e^{0.8·3.0165} = 11.17 (Shigley, flat-belt example; from memory)', () => {
     const share = gripShare(0.8, 3.0165);
     expect((1 + share) / (1 - share)).toBeCloseTo(11.17, 2);
+  });
+  test('a handbook’s crossed belt: length, wrap, tensions and power (Khurmi and Gupta, belt drives; from memory)', () => {
+    // Pulleys of 450 and 200 mm, shafts 1.95 m apart, μ 0.25, 1 kN at most, the large one at 200 rpm; the book’s own
+    // figures are 4.975 m, 3.477 rad, 2.387 and 2.74 kW, its length by the usual series.
+    const path = innerPath({
+      motor: { bottomDiameterMm: 200, groove: { form: 'flat' } },
+      drive: { bottomDiameterMm: 450, groove: { form: 'flat' } },
+      centreDistanceMm: 1950,
+      crossed: true,
+    });
+    if (!path.ok) throw new Error(path.problem);
+    const wrapRad = path.value.wrapsRad[0] ?? NaN;
+    expect(path.value.lengthMm / 1000).toBeCloseTo(4.975, 2);
+    expect(wrapRad).toBeCloseTo(3.477, 2);
+    const share = gripShare(0.25, wrapRad);
+    const ratio = (1 + share) / (1 - share);
+    expect(ratio).toBeCloseTo(2.387, 2);
+    const speed = (Math.PI * 0.45 * 200) / 60;
+    expect(((1000 - 1000 / ratio) * speed) / 1000).toBeCloseTo(2.74, 2);
   });
   test('the working paper’s case, 6/25/40 at T = 0.385: 2.18 N·mm, and 0.96 with an oily drive pulley', () => {
     // The paper takes the pitch radius with the section unthinned, 3.6 mm; thinned, as fitBelt has it, it is 2.17.

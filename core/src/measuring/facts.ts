@@ -1,4 +1,4 @@
-import type { Drive, Groove, OtherWheel } from '../drive';
+import type { Drive, Groove, OtherWheel, Pulley } from '../drive';
 import { innerPath } from '../drive';
 import { combineEstimates, oddOnesOut, rootSumSquares, type Combined, type Estimate } from '../statistics';
 import { readReading, type ReadReading } from './read';
@@ -60,11 +60,22 @@ const STEP_MM = 0.01;
 const CROSSED_RAD = { best: 1.4, std: 0.4 };
 const BACK_RAD = { best: 1.6, std: 0.8 };
 
+/** Half way out to the centre line of a usual string, 0.8 mm: what it adds is by the wraps there. */
+const HALF_WAY_MM = 0.2;
+const grownBy = (drive: Drive, byMm: number): Drive => {
+  const grown = <T extends Pulley>(pulley: T): T => ({
+    ...pulley,
+    bottomDiameterMm: pulley.bottomDiameterMm + 2 * byMm,
+  });
+  return { ...drive, motor: grown(drive.motor), drive: grown(drive.drive), others: drive.others?.map(grown) };
+};
+
 /** How far round its pulleys a string lies: by the measured path, or else by what such drives are like. */
-function wrapsOf(setting: DriveSetting, wrapsRad: readonly number[] | undefined): Wraps | undefined {
+function wrapsOf(setting: DriveSetting, drive: Drive | undefined): Wraps | undefined {
   const backs = (setting.others ?? []).filter(({ back }) => back).length;
   if (!setting.crossed && backs === 0) return undefined;
-  if (wrapsRad) return { sumRad: wrapsRad.reduce((sum, wrap) => sum + wrap, 0), std: 0 };
+  const path = drive && innerPath(grownBy(drive, HALF_WAY_MM));
+  if (path?.ok) return { sumRad: path.value.wrapsRad.reduce((sum, wrap) => sum + wrap, 0), std: 0 };
   const crossings = setting.crossed ? 1 : 0;
   return {
     sumRad: 2 * Math.PI + crossings * CROSSED_RAD.best + backs * BACK_RAD.best,
@@ -78,7 +89,7 @@ function pathFromGeometry(
   d1: Combined,
   d2: Combined,
   c: Combined,
-): { path?: Combined; wrapsRad?: readonly number[]; problem?: string } {
+): { path?: Combined; problem?: string } {
   const path = innerPath(drive);
   if (!path.ok) return { problem: path.problem };
   const [motorWrap = 0, driveWrap = 0] = path.value.wrapsRad;
@@ -95,7 +106,7 @@ function pathFromGeometry(
   );
   const apart = at({ centreDistanceMm: c.value + STEP_MM }) / STEP_MM;
   const std = rootSumSquares([(motorWrap * d1.std) / 2, (driveWrap * d2.std) / 2, apart * c.std, ...further]);
-  return { path: { value: path.value.lengthMm, std }, wrapsRad: path.value.wrapsRad };
+  return { path: { value: path.value.lengthMm, std } };
 }
 
 /**
@@ -163,7 +174,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     geometric = pathFromGeometry(drive, motorDiameter, driveDiameter, centreDistance);
   }
   // A string's own thickness adds by the wraps, and those are known only now.
-  const wraps = wrapsOf(setting, geometric.wrapsRad);
+  const wraps = wrapsOf(setting, drive);
   for (const reading of readings) {
     const read = wraps && reading.measurand === 'stringPath' ? readReading(reading, { section, wraps }) : undefined;
     if (read?.ok) reads.set(reading.id, read.value);

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
+import { innerPath, type Drive } from '../drive';
 import {
   driveFacts,
   findMethod,
@@ -12,6 +13,7 @@ import {
   sameWay,
   suspectLength,
   type Aux,
+  type DriveSetting,
   type Method,
   type Reading,
 } from '.';
@@ -229,6 +231,81 @@ describe('a drive’s readings together', () => {
       flat,
     );
     expect(facts.results.filter(({ odd }) => odd).map(({ reading }) => reading.method)).toEqual(['doubledInner']);
+  });
+});
+
+describe('the tray held while the motor drives', () => {
+  const facts = driveFacts(
+    [
+      take('trayPull', 'scalePull', 1.4),
+      take('stallPull', 'stalledMotor', 2.6),
+      take('stallPull', 'stalledSlipping', 1.9),
+    ],
+    flat,
+  );
+  test('is another pull than the tray’s own: the two are never put together', () => {
+    expect(facts.trayPull).toEqual({ value: 1.4, std: 0.1 });
+    expect(facts.stallPull).toEqual({ value: 2.6, std: 0.15 });
+  });
+  test('with the belt slipping it is only the least that the motor has', () => {
+    expect(facts.stallPullAtLeastN).toBe(1.9);
+    expect(facts.oldBeltAtLeastMm).toBeUndefined();
+  });
+  test('is read in newtons or grams, never in millimetres', () => {
+    expect(parseAmount(method('stalledMotor'), '265 g', 'mm')).toMatchObject({
+      ok: true,
+      value: expect.closeTo(2.6, 2),
+    });
+    expect(parseAmount(method('stalledMotor'), '40 mm', 'mm').ok).toBe(false);
+    const nought = readAmount(method('stalledMotor'), 0, {});
+    expect(nought.ok ? '' : nought.problem).toContain('N.');
+  });
+});
+
+describe('a string’s own thickness', () => {
+  // P(r + s/2) − P(r) by the path itself is what the string, s/2 further out everywhere, really adds.
+  const adds = (drive: Drive, s: number): number => {
+    const length = (by: number): number => {
+      const grown = (d: number) => d + 2 * by;
+      const path = innerPath({
+        ...drive,
+        motor: { ...drive.motor, bottomDiameterMm: grown(drive.motor.bottomDiameterMm) },
+        drive: { ...drive.drive, bottomDiameterMm: grown(drive.drive.bottomDiameterMm) },
+        others: (drive.others ?? []).map((one) => ({ ...one, bottomDiameterMm: grown(one.bottomDiameterMm) })),
+      });
+      if (!path.ok) throw new Error(path.problem);
+      return path.value.lengthMm;
+    };
+    return length(s / 2) - length(0);
+  };
+  const guide = {
+    name: 'guide',
+    xMm: 20,
+    yMm: 9,
+    bottomDiameterMm: 5,
+    groove: { form: 'flat' },
+    back: true,
+    driven: false,
+    after: 'drive',
+  } as const;
+  const string = take('stringPath', 'stringRound', 131.6, { stringDiameterMm: 0.8 });
+  const takenOff = (setting: DriveSetting, measured = true): number =>
+    131.6 - (driveFacts([...(measured ? boothDeck : []), string], setting).stringPath?.value ?? NaN);
+
+  test.each([
+    ['open', flat, Math.PI * 0.8],
+    ['crossed', { ...flat, crossed: true }, null],
+    ['touched by the belt’s back', { ...flat, others: [guide] }, null],
+  ])('%s: what is taken off is what it adds', (_, setting, exactly) => {
+    const drive = driveFacts(boothDeck, setting).drive;
+    if (!drive) throw new Error('no drive');
+    expect(takenOff(setting)).toBeCloseTo(exactly ?? adds(drive, 0.8), 2);
+  });
+  test('before the pulleys are measured a usual amount is taken off, and the uncertainty says so', () => {
+    const crossed = driveFacts([string], { ...flat, crossed: true }).stringPath;
+    const open = driveFacts([string], flat).stringPath;
+    expect(takenOff({ ...flat, crossed: true }, false)).toBeGreaterThan(Math.PI * 0.8 + 0.3);
+    expect(crossed?.std).toBeGreaterThan(open?.std ?? NaN);
   });
 });
 

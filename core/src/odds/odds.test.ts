@@ -30,6 +30,34 @@ const square = (innerLengthMm: number, thicknessMm = 1.2): OddsBelt => ({
   innerLengthToleranceMm: 1,
 });
 
+describe('the tray held while the motor drives', () => {
+  const stalls = (more: Partial<Situation>) => {
+    const worlds = drawWorlds(situation({ trayPullN: { value: 1.4, std: 0.1 }, ...more }), 2000, 3);
+    return Array.from(worlds.stallTorqueNmm, (stall, i) => stall / (worlds.needTorqueNmm[i] ?? 1));
+  };
+  const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length;
+  test('narrows what the motor is taken to have to what was read: (F + pull)/pull', () => {
+    const read = stalls({ stallPullN: { value: 2.1, std: 0.15 } });
+    expect(mean(read)).toBeCloseTo(2.5, 1);
+    expect(Math.max(...read)).toBeLessThan(Math.max(...stalls({})));
+  });
+  test('by a slipping belt it takes away only the motors that are too weak', () => {
+    const least = stalls({ stallPullAtLeastN: 2.8 });
+    // Each world’s own need is drawn about 1.4 N, and 2.8 N more must be there.
+    expect(Math.min(...least)).toBeGreaterThan(2.5);
+    expect(mean(least)).toBeGreaterThan(mean(stalls({})));
+  });
+  test('a motor read as weak makes tight belts unlikelier', () => {
+    const works = (more: Partial<Situation>) => {
+      const of = situation({ trayPullN: { value: 1.4, std: 0.1 }, ...more });
+      return oddsOf(playBelts(drawWorlds(of, 2000, 3), of, [square(112)]), evenly(2000))[0]?.works ?? NaN;
+    };
+    expect(works({ stallPullN: { value: 0.4, std: 0.1 } })).toBeLessThan(
+      works({ stallPullN: { value: 2.8, std: 0.1 } }) - 0.2,
+    );
+  });
+});
+
 /** One belt in one world by the exact functions of the drive, one step at a time, with nothing in proportion. */
 function exactFate(of: Situation, belt: OddsBelt, worlds: ReturnType<typeof drawWorlds>, i: number): number {
   const at = (list: Float64Array): number => list[i] as number;

@@ -43,6 +43,62 @@ const square12 = SQUARE_BELTS.filter(({ thicknessMm }) => thicknessMm === 1.2);
 const at = (innerLengthMm: number, where = situation()) =>
   judge(where, { shape: 'square', thicknessMm: 1.2, innerLengthMm });
 
+describe('what the motor has', () => {
+  const pulled = [...readings, take('trayPull', 'scalePull', 2)];
+  const left = (list: readonly Reading[]) => at(116, situation([...list]))?.running?.motorLeftRatio ?? NaN;
+  test('held at 2 N while 2 N move the tray, it has twice the need, less what the bushes take', () => {
+    const ratio = left([...pulled, take('stallPull', 'stalledMotor', 2)]);
+    expect(ratio).toBeLessThan(2);
+    expect(ratio).toBeGreaterThan(1.85);
+  });
+  test('a stronger motor leaves more; a slipping belt only says that it has at least so much', () => {
+    expect(left([...pulled, take('stallPull', 'stalledMotor', 3)])).toBeGreaterThan(
+      left([...pulled, take('stallPull', 'stalledMotor', 2)]),
+    );
+    expect(left([...pulled, take('stallPull', 'stalledSlipping', 0.2)])).toBe(left(pulled));
+    expect(left([...pulled, take('stallPull', 'stalledSlipping', 9)])).toBeGreaterThan(left(pulled));
+  });
+});
+
+describe('further pulleys', () => {
+  const cam = {
+    id: 'o',
+    name: 'cam',
+    xMm: 18,
+    yMm: 22,
+    bottomDiameterMm: 8,
+    groove: { form: 'flat' },
+    back: false,
+    driven: true,
+    after: 'drive',
+  } as const;
+  const withCam = (surface: 'oily' | null, more: Partial<typeof cam> = {}) => {
+    const result = situationOf(driveFacts(readings, { ...flat, others: [{ ...cam, ...more }] }), {
+      motorSurface: 'clean',
+      driveSurface: 'clean',
+      oldShape: 'square',
+      others: [{ surface }],
+    });
+    if (!result.ok) throw new Error(result.problem);
+    const judged = judge(result.value, {
+      shape: 'square',
+      thicknessMm: 1.2,
+      innerLengthMm: 0.92 * result.value.path.value,
+    });
+    if (!judged?.running) throw new Error('not judged');
+    return judged.running;
+  };
+  test('an oily one that drives something lets go first', () => {
+    expect(withCam('oily').gripRatio).toBeLessThan(0.5 * withCam(null).gripRatio);
+    expect(withCam('oily', { driven: false as true }).gripRatio).toBe(
+      withCam(null, { driven: false as true }).gripRatio,
+    );
+  });
+  test('its bush takes its part of the motor, a small pulley more', () => {
+    expect(withCam(null, { bottomDiameterMm: 4 as 8 }).motorLeftRatio).toBeLessThan(withCam(null).motorLeftRatio);
+  });
+});
+
 describe('judging one belt', () => {
   test('stretch on the centre line: (127.1 + π·t′)/(116 + π·1.2) − 1, worked by hand', () => {
     const judged = at(116);
