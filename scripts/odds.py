@@ -12,11 +12,7 @@ third = lambda belt: belt["areaMm2"] / 3
 
 
 def play():
-    drag = (
-        2 * limits["bushFriction"] * limits["shaftRadiusMm"]
-        * (np.abs(np.sin(w["motorWrapRad"] / 2))
-           + np.abs(np.sin(w["driveWrapRad"] / 2)) * w["motorRadiusMm"] / w["driveRadiusMm"])
-    )
+    drag = w["dragMm"]
     works = 0
     for belt in data["belts"]:
         t = belt["thicknessMm"]

@@ -14,8 +14,10 @@ export const PLAYERS: ReadonlyArray<readonly [player: string, name: string, ours
   ['ours:string', 'by odds, string only', true],
   ['ours:pulleys', 'by odds, and both pulleys', true],
   ['ours:pull', 'by odds, and the tray’s pull', true],
+  ['ours:held', 'by odds, and the tray held', true],
   ['ours:travel', 'by odds, and the tray’s travel', true],
-  ['oracle', 'knowing everything', false],
+  ['oracle', 'knowing the drive', false],
+  ['hindsight', 'knowing its belt too', false],
 ];
 const ROW_PX = 34;
 const TOP_PX = 28;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DRIVE_CLASSES, type DriveClass } from '@loose-pulley/core/population';
+import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/core/population';
 import { useAppSelector } from '../store/store';
 import { Choice } from '../ui/Choice';
 import { NumberLine } from '../ui/NumberLine';
@@ -17,6 +17,9 @@ const CLASS_NAMES: Readonly<Record<DriveClass, string>> = {
 };
 const DRIVES = 100;
 const SEED = 20261125;
+
+const percent = (closed: Closed | undefined): string =>
+  closed ? `${Math.round(100 * closed.share)} % (give or take ${Math.round(200 * closed.std)})` : 'none';
 
 /** Why measure: every way of choosing, played on drives whose truth is known, and what the stated odds are worth. */
 export function WhyPage() {
@@ -72,8 +75,8 @@ export function WhyPage() {
             <ScoreChart scores={population.scores} />
             <p className="text-soft">
               Bars are two standard errors of so many drives. The single stretch was picked knowing the outcome. From
-              the better of the two to knowing everything, measuring the pulleys and the tray’s pull closes{' '}
-              {Math.round(100 * population.closed.pull)} % of the gap.
+              the better of the two to knowing the drive itself, pulleys and pull of the tray, unpowered and held, close{' '}
+              {percent(population.closed.held)} of the gap; the rest is mostly friction, and the rubber that will come.
             </p>
             <table className="sr-only">
               <caption>The same in numbers</caption>

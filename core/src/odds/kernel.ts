@@ -44,17 +44,6 @@ function seatOf(situation: Situation, section: BeltSection): Seat {
   };
 }
 
-/** What the bushes of further pulleys take, for each mm of the motor pulley's radius: Σ sin(θ/2)/r. */
-function otherBushShares({ drive }: Situation): number {
-  const inner = drive?.others && innerPath(drive);
-  if (!inner?.ok) return 0;
-  const wraps = inner.value.wrapsRad.slice(2);
-  return (drive?.others ?? []).reduce(
-    (sum, { bottomDiameterMm }, index) => sum + (2 * Math.abs(Math.sin((wraps[index] ?? 0) / 2))) / bottomDiameterMm,
-    0,
-  );
-}
-
 /**
  * How every belt fares in every world: a byte of `FAILS` bits each, 0 where it works. Works means: the relaxed belt
  * carries the need with the least margin asked for, the fresh one leaves the motor enough, the stretch is within the
@@ -71,29 +60,18 @@ export function playBelts(worlds: Worlds, situation: Situation, belts: readonly 
   const fates = new Uint8Array(belts.length * count);
   const seats = new Map<string, Seat>();
   const { pathMm, motorRadiusMm, driveRadiusMm, grip, modulusMpa, relaxedShare, stretchMost } = worlds;
-  const { needTorqueNmm, stallTorqueNmm, grooveLogRatio, lengthWithin } = worlds;
+  const { needTorqueNmm, stallTorqueNmm, dragMm, grooveLogRatio, lengthWithin } = worlds;
   // What is the same for every belt of a world is worked out once: this is the innermost loop of the product.
   const holdNew = new Float64Array(count);
   const holdSettled = new Float64Array(count);
   const slipLeastNmm = new Float64Array(count);
   const spareNmm = new Float64Array(count);
-  const dragMm = new Float64Array(count);
-  const otherShares = otherBushShares(situation);
   for (let i = 0; i < count; i++) {
     const need = needTorqueNmm[i] as number;
     holdSettled[i] = 2 * (grip[i] as number);
     holdNew[i] = 2 * (grip[i] as number) * (relaxedShare[i] as number);
     slipLeastNmm[i] = limits.gripLeast * need;
     spareNmm[i] = (stallTorqueNmm[i] as number) - limits.motorLeast * need;
-    // Torque at the motor that the bushes take for each newton of pull; guide pulleys have bushes too.
-    dragMm[i] =
-      2 *
-      limits.bushFriction *
-      limits.shaftRadiusMm *
-      (Math.abs(Math.sin((worlds.motorWrapRad[i] as number) / 2)) +
-        (Math.abs(Math.sin((worlds.driveWrapRad[i] as number) / 2)) * (motorRadiusMm[i] as number)) /
-          (driveRadiusMm[i] as number) +
-        (motorRadiusMm[i] as number) * otherShares);
   }
   for (const [index, belt] of belts.entries()) {
     const key = `${belt.shape} ${belt.thicknessMm} ${belt.widthMm ?? ''}`;

@@ -73,7 +73,7 @@ function exactFate(of: Situation, belt: OddsBelt, worlds: ReturnType<typeof draw
   const pullN = stretch > 1 ? strandPullN(at(worlds.modulusMpa), sectionAreaMm2(belt), stretch) : 0;
   const pitchMm = motorRadiusMm - real.motor.bottomDiameterMm / 2 + at(worlds.motorRadiusMm);
   const slipNmm = 2 * pullN * at(worlds.relaxedShare) * at(worlds.grip) * pitchMm;
-  const [motorWrap = 0, driveWrap = 0] = [at(worlds.motorWrapRad), at(worlds.driveWrapRad)];
+  const [motorWrap = 0, driveWrap = 0] = inner.value.centreLine.wrapsRad;
   const dragNmm =
     DEFAULT_LIMITS.bushFriction *
     DEFAULT_LIMITS.shaftRadiusMm *
@@ -152,7 +152,9 @@ describe('every belt in every world', () => {
     );
     const best = odds.reduce((most, one, index) => (one.works > (odds[most]?.works ?? 0) ? index : most), 0);
     expect([112, 116]).toContain(lengths[best]);
-    expect(worlds.motorWrapRad.every((wrap) => wrap > 1 && wrap <= Math.PI + 1)).toBe(true);
+    // Two shafts, the second slower: between a half and twice what one shaft takes by its full wrap.
+    const one = 2 * DEFAULT_LIMITS.bushFriction * DEFAULT_LIMITS.shaftRadiusMm;
+    expect(worlds.dragMm.every((drag) => drag > one / 2 && drag < 2 * one)).toBe(true);
   });
   test('where speed matters a belt that turns it too fast or slow fails by that alone', () => {
     const wanted = (targetRpm: number) => situation({ speed: { motorRpm: 1200, targetRpm, tolerance: 0.01 } });

@@ -1,6 +1,6 @@
-import { grooveFriction, innerPath, motorTorqueNmm, othersGripShare } from '../drive';
+import { bushShare, grooveFriction, innerPath, motorTorqueNmm, othersGripShare } from '../drive';
 import { youngModulusMpa } from '../rubber';
-import { otherSurface, type Situation, type Spread } from '../sizing';
+import { HELD_THROUGH_N, otherSurface, type Situation, type Spread } from '../sizing';
 import { seeded, type Combined, type Random } from '../statistics';
 
 /**
@@ -13,8 +13,8 @@ export interface Worlds {
   readonly pathMm: Float64Array;
   readonly motorRadiusMm: Float64Array;
   readonly driveRadiusMm: Float64Array;
-  readonly motorWrapRad: Float64Array;
-  readonly driveWrapRad: Float64Array;
+  /** Torque at the motor that the bushes take, for each newton of strand pull. */
+  readonly dragMm: Float64Array;
   /** The share of 2T that the weaker pulley passes. */
   readonly grip: Float64Array;
   readonly modulusMpa: Float64Array;
@@ -79,8 +79,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     pathMm: list(),
     motorRadiusMm: list(),
     driveRadiusMm: list(),
-    motorWrapRad: list(),
-    driveWrapRad: list(),
+    dragMm: list(),
     grip: list(),
     modulusMpa: list(),
     relaxedShare: list(),
@@ -142,6 +141,13 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
       motorWrapRad = Math.PI - 2 * lean;
       driveWrapRad = Math.PI + 2 * lean;
     }
+    const dragMm =
+      limits.bushFriction *
+      limits.shaftRadiusMm *
+      bushShare(
+        [motorRadiusMm, driveRadiusMm, ...others.map(({ bottomDiameterMm }) => bottomDiameterMm / 2)],
+        [motorWrapRad, driveWrapRad, ...otherWraps],
+      );
     const friction = (surface: Situation['motorSurface']): number =>
       Math.max(LEAST_FRICTION, limits.friction[surface].best + limits.friction[surface].std * z());
     const motorFriction = friction(situation.motorSurface);
@@ -160,8 +166,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     worlds.pathMm[i] = pathMm;
     worlds.motorRadiusMm[i] = motorRadiusMm;
     worlds.driveRadiusMm[i] = driveRadiusMm;
-    worlds.motorWrapRad[i] = motorWrapRad;
-    worlds.driveWrapRad[i] = driveWrapRad;
+    worlds.dragMm[i] = dragMm;
     worlds.grip[i] = Math.min(
       Math.tanh((grooveFriction(drive?.motor.groove ?? FLAT, motorFriction) * motorWrapRad) / 2),
       Math.tanh((grooveFriction(drive?.drive.groove ?? FLAT, driveFriction) * driveWrapRad) / 2),
@@ -171,7 +176,9 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     worlds.relaxedShare[i] = Math.min(1, limits.relaxedShare.best + limits.relaxedShare.std * z());
     worlds.stretchMost[i] = limits.stretchComfortable + (limits.stretchMost - limits.stretchComfortable) * random();
     worlds.needTorqueNmm[i] = motorTorqueNmm(needN, gearing);
-    worlds.stallTorqueNmm[i] = motorTorqueNmm(stallN(needN), gearing);
+    // What was read of the motor was read through a belt, whose bushes took their part.
+    const heldNmm = stallPullN ? dragMm * Math.max(0, HELD_THROUGH_N.best + HELD_THROUGH_N.std * z()) : 0;
+    worlds.stallTorqueNmm[i] = motorTorqueNmm(stallN(needN), gearing) + heldNmm;
     worlds.grooveLogRatio[i] = Math.log(1.6) + 0.15 * z();
     worlds.lengthWithin[i] = 2 * random() - 1;
     worlds.trayPullN[i] = needN;

@@ -1,10 +1,11 @@
+import { bushShare, innerPath, trayForceN } from '../drive';
 import { findMethod, type Measurand, type Reading } from '../measuring';
 import type { Surface } from '../sizing';
 import type { Random } from '../statistics';
 import type { TrueDrive } from './drive';
 
 /** How much a bench measures: each includes what stands before it. */
-export const EFFORTS = ['string', 'pulleys', 'pull', 'travel'] as const;
+export const EFFORTS = ['string', 'pulleys', 'pull', 'held', 'travel'] as const;
 export type Effort = (typeof EFFORTS)[number];
 
 /** Everything a bench knows of a drive: readings with their ordinary errors, and what it saw. */
@@ -27,6 +28,15 @@ const bell = (random: Random): number => {
 /** What is seen of a surface: right nine times in ten, and then taken for clean. */
 const seen = (random: Random, real: Surface): Surface => (random() < 0.9 ? real : 'clean');
 
+/** What holds the tray while the motor stands: the motor's pull at the tray, less what bushes and guides take of it. */
+function heldN(one: TrueDrive, strandPullN: number): number {
+  const inner = innerPath(one.drive);
+  const radii = [one.drive.motor, one.drive.drive].map(({ bottomDiameterMm }) => bottomDiameterMm / 2);
+  const share = inner.ok ? bushShare(radii, inner.value.wrapsRad) : 0;
+  const motorNmm = one.stallTorqueNmm - one.bushFriction * one.shaftRadiusMm * share * strandPullN;
+  return trayForceN(motorNmm, one) - one.trayPullN;
+}
+
 /**
  * The readings that a bench takes of a drive, each by one method, with that method's ordinary error and now and then a
  * careless one of three times that. Everything is read whatever the effort; `upTo` says what of it a player is shown.
@@ -47,7 +57,9 @@ export function measured(one: TrueDrive, random: Random): BenchView {
       ownStd: null,
     };
   };
-  const { motor, drive, centreDistanceMm } = { ...one.drive };
+  const { motor, drive, centreDistanceMm } = one.drive;
+  // The bench takes a band or the old belt, whatever does not slip: nobody knows its pull.
+  const heldThroughN = 0.4 + 1.2 * random();
   return {
     readings: [
       reading('section', 'sectionJaws', one.oldThicknessMm),
@@ -58,6 +70,7 @@ export function measured(one: TrueDrive, random: Random): BenchView {
       reading('driveDiameter', 'driveJaws', drive.bottomDiameterMm),
       reading('centreDistance', 'shaftToShaft', centreDistanceMm),
       reading('trayPull', 'scalePull', one.trayPullN),
+      reading('stallPull', 'stalledMotor', heldN(one, heldThroughN)),
       reading('trayTravel', 'countedTravel', one.travelPerTurnMm, { turns: TURNS }),
     ],
     motorSurface: seen(random, one.motorSurface),
@@ -65,22 +78,17 @@ export function measured(one: TrueDrive, random: Random): BenchView {
   };
 }
 
-const SHOWN: Readonly<Record<Effort, readonly Measurand[]>> = {
+/** What each effort adds. The pull of the tray is two readings: unpowered, and held while the motor stands. */
+const ADDED: Readonly<Record<Effort, readonly Measurand[]>> = {
   string: ['section', 'oldBelt', 'stringPath'],
-  pulleys: ['section', 'oldBelt', 'stringPath', 'motorDiameter', 'driveDiameter', 'centreDistance'],
-  pull: ['section', 'oldBelt', 'stringPath', 'motorDiameter', 'driveDiameter', 'centreDistance', 'trayPull'],
-  travel: [
-    'section',
-    'oldBelt',
-    'stringPath',
-    'motorDiameter',
-    'driveDiameter',
-    'centreDistance',
-    'trayPull',
-    'trayTravel',
-  ],
+  pulleys: ['motorDiameter', 'driveDiameter', 'centreDistance'],
+  pull: ['trayPull'],
+  held: ['stallPull'],
+  travel: ['trayTravel'],
 };
 
 /** The readings of one effort. */
-export const upTo = (view: BenchView, effort: Effort): readonly Reading[] =>
-  view.readings.filter(({ measurand }) => SHOWN[effort].includes(measurand));
+export function upTo(view: BenchView, effort: Effort): readonly Reading[] {
+  const shown = EFFORTS.slice(0, EFFORTS.indexOf(effort) + 1).flatMap((one) => ADDED[one]);
+  return view.readings.filter(({ measurand }) => shown.includes(measurand));
+}

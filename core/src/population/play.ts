@@ -1,15 +1,15 @@
 import { CATALOGUE, sameSection, type CatalogueBelt } from '../catalogue';
 import { driveFacts } from '../measuring';
-import { drawWorlds, evenly, oddsOf, playBelts, rankByOdds, type Odds } from '../odds';
+import { drawWorlds, evenly, oddsOf, playBelts, rankByOdds, type Odds, type Worlds } from '../odds';
 import { rank, schools, situationOf, type Limits, type Situation } from '../sizing';
 import { seeded } from '../statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
-import { ceilingWorlds, drawPool } from './ceiling';
 import { drawDrive, worksIn, type DriveClass, type TrueDrive } from './drive';
+import { ceilingWorlds, drawPool, oracleWorlds } from './knowing';
 
 /** How one way of choosing did. */
 export interface Score {
-  /** `school:…`, `single:string`, `single:pulleys`, `ours:…`, `ceiling`, `oracle`. */
+  /** `school:…`, `single:string`, `single:pulleys`, `ours:…`, `ceiling`, `oracle`, `hindsight`. */
   readonly player: string;
   /** Share of the drives in which the first belt bought works. */
   readonly right: number;
@@ -26,15 +26,24 @@ export interface Calibration {
   readonly worked: number;
 }
 
+/** A share of a gap closed, with its standard error over the drives played. */
+export interface Closed {
+  readonly share: number;
+  readonly std: number;
+}
+
 export interface Population {
   readonly kind: DriveClass;
   readonly drives: number;
   readonly scores: readonly Score[];
   readonly calibration: readonly Calibration[];
-  /** Of the gap from the best single stretch to the oracle, the share that the ranking closes, by effort. */
-  readonly closed: Readonly<Record<Effort, number>>;
-  /** The share of that gap that anybody could close who measured as much and knew how such drives are spread. */
-  readonly closable: number | null;
+  /**
+   * Of the gap from the best single stretch to the oracle, who knows the drive but not the rubber that will come, the
+   * share that each of these closes: our ranking with ever more measured, and the ceiling.
+   */
+  readonly closed: Readonly<Partial<Record<Effort | 'ceiling', Closed>>>;
+  /** The same of the gap to hindsight, which knows the rubber too: the oracle itself closes only a part of that. */
+  readonly closedOfHindsight: Readonly<Partial<Record<Effort | 'ceiling' | 'oracle', Closed>>>;
   /** The single stretch that does best, by what the path was measured with: it was chosen knowing the outcome. */
   readonly singleStretch: Readonly<Record<'string' | 'pulleys', number>>;
 }
@@ -92,34 +101,83 @@ function oldSectionOf(stock: readonly CatalogueBelt[], one: TrueDrive): readonly
   return nearest ? like.filter((belt) => sameSection(belt, nearest)) : [];
 }
 
-/** Tallies of right and of all, by name. */
-class Tally {
-  private readonly counts = new Map<string, { right: number; all: number }>();
+/** What came of each player's choice, drive by drive: 1 where the first belt worked. */
+class Outcomes {
+  private readonly lists = new Map<string, number[]>();
   add(player: string, right: boolean): void {
-    const one = this.counts.get(player) ?? { right: 0, all: 0 };
-    this.counts.set(player, { right: one.right + (right ? 1 : 0), all: one.all + 1 });
+    const list = this.lists.get(player) ?? [];
+    list.push(right ? 1 : 0);
+    this.lists.set(player, list);
   }
-  share(player: string): number {
-    const one = this.counts.get(player);
-    return one ? one.right / one.all : 0;
+  of(player: string): readonly number[] {
+    return this.lists.get(player) ?? [];
   }
-  scores(): Score[] {
-    return [...this.counts].map(([player, { right, all }]) => {
-      const share = right / all;
-      return { player, right: share, std: Math.sqrt((share * (1 - share)) / all) };
-    });
+  players(): readonly string[] {
+    return [...this.lists.keys()];
   }
 }
 
+const meanOf = (list: readonly number[]): number => list.reduce((sum, one) => sum + one, 0) / Math.max(1, list.length);
+
+/**
+ * The share of a gap that a player closes, (p − floor)/(top − floor), all three having met the same drives.
+ *
+ * Standard error by linearisation of a ratio of means: the residuals (p − floor) − share·(top − floor), drive by drive.
+ *
+ * @example gapClosed([1, 1, 0, 1], [0, 1, 0, 1], [1, 1, 1, 1]).share // 0.5
+ */
+export function gapClosed(player: readonly number[], floor: readonly number[], top: readonly number[]): Closed {
+  const gap = meanOf(top) - meanOf(floor);
+  if (gap <= 0) return { share: 1, std: 0 };
+  const share = (meanOf(player) - meanOf(floor)) / gap;
+  const residuals = player.map((one, i) => one - (floor[i] ?? 0) - share * ((top[i] ?? 0) - (floor[i] ?? 0)));
+  const variance = meanOf(residuals.map((one) => one * one));
+  return { share, std: Math.sqrt(variance / player.length) / gap };
+}
+
+/** Of the belts the one that works in most of the worlds. */
+function likeliest(
+  worlds: Worlds,
+  weights: Float64Array,
+  situation: Situation,
+  belts: readonly CatalogueBelt[],
+): CatalogueBelt | undefined {
+  const odds = oddsOf(playBelts(worlds, situation, belts), weights);
+  return belts[odds.reduce((most, { works }, at) => (works > (odds[most]?.works ?? 0) ? at : most), 0)];
+}
+
+/** Our ranking of the belts in one situation: what it recommends and the odds it states. */
+function ours(situation: Situation, belts: readonly CatalogueBelt[], seed: number) {
+  const odds = oddsOf(playBelts(drawWorlds(situation, DRAWS, seed), situation, belts), evenly(DRAWS));
+  const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as Odds]));
+  const belt = rankByOdds(rank(situation, belts), byId, belts).best?.catalogueBelt;
+  return { belt, stated: (belt && byId[belt.id]?.works) ?? 0 };
+}
+
+/** Looks up once whether a belt works in a drive, for all the players who choose it. */
+function truth(one: TrueDrive): (belt: CatalogueBelt | undefined) => boolean {
+  const known = new Map<string, boolean>();
+  return (belt) => {
+    if (!belt) return false;
+    const works = known.get(belt.id) ?? worksIn(one, belt);
+    known.set(belt.id, works);
+    return works;
+  };
+}
+
+/** The effort at which the ceiling plays: pulleys measured, and the tray's pull both ways. */
+const CEILING_AT: Effort = 'held';
+
 /**
  * Plays every way of choosing on drawn drives of a class: the trade's schools by their own arithmetic, the single
- * stretch that would have been best, the ranking with more and more measured, and an oracle that knows the drive. A
- * school that buys nothing (a reading it wants is there always, so this is rare) counts as wrong.
+ * stretch that would have been best, the ranking with more and more measured, an oracle that knows the drive, and
+ * hindsight, which knows the rubber as well. A school that buys nothing (a reading it wants is there always, so this is
+ * rare) counts as wrong.
  *
- * Cost: about 8 ms a drive.
+ * Cost: about 30 ms a drive, and as much again for the ceiling.
  *
- * @param options `ceiling` plays that too, which doubles the time; `onDrive` is told after each drive
- * @example playPopulation('all', 500, 20261125, DEFAULT_LIMITS).closed.pull // 0.8 or so
+ * @param options `ceiling` plays that too; `onDrive` is told after each drive
+ * @example playPopulation('all', 500, 20261125, DEFAULT_LIMITS).closed.held?.share // 0.8 or so
  */
 export function playPopulation(
   kind: DriveClass,
@@ -129,88 +187,104 @@ export function playPopulation(
   options: { readonly ceiling?: boolean; readonly onDrive?: (done: number) => void } = {},
 ): Population {
   const random = seeded(seed);
+  // Apart from the drives' own, so that playing a knowing player changes nobody's drives.
+  const knowing = seeded(seed + 2);
   const stock = stockOf(kind);
-  const pool = options.ceiling ? drawPool(seed + 1) : undefined;
-  const tally = new Tally();
+  const pool = drawPool(seed + 1);
+  const outcomes = new Outcomes();
   const stated: Array<readonly [number, boolean]> = [];
   for (let done = 0; done < drives; done++) {
     const one = drawDrive(random, kind);
     const view = measured(one, random);
     const own = oldSectionOf(stock, one);
-    const right = new Map<string, boolean>();
-    const works = (belt: CatalogueBelt | undefined): boolean => {
-      if (!belt) return false;
-      const known = right.get(belt.id);
-      if (known !== undefined) return known;
-      const really = worksIn(one, belt);
-      right.set(belt.id, really);
-      return really;
-    };
+    const works = truth(one);
     for (const effort of EFFORTS) {
       const { facts, situation } = situationFor(one, view, effort, limits);
       // A careless reading may make the drive impossible: whoever chooses by it buys nothing.
+      const known = situation.ok ? situation.value : undefined;
       if (effort === 'string') {
-        for (const school of schools(facts, situation.ok ? situation.value : undefined, own)) {
-          if (school.pick) tally.add(`school:${school.id}`, works(school.pick));
+        for (const school of schools(facts, known, own)) {
+          if (school.pick) outcomes.add(`school:${school.id}`, works(school.pick));
         }
       }
       if (effort === 'string' || effort === 'pulleys') {
         for (const stretch of SINGLE_STRETCHES) {
-          const belt = situation.ok ? byStretch(own, situation.value, stretch) : undefined;
-          tally.add(`single:${effort}:${stretch.toFixed(3)}`, works(belt));
+          outcomes.add(singleName(effort, stretch), works(known && byStretch(own, known, stretch)));
         }
       }
-      if (!situation.ok) {
-        tally.add(`ours:${effort}`, false);
-        if (effort === 'pull' && pool) tally.add('ceiling', false);
-        continue;
+      const belts = known ? near(stock, known.path.value) : [];
+      const chosen = known && ours(known, belts, seed + done);
+      outcomes.add(`ours:${effort}`, works(chosen?.belt));
+      if (chosen) stated.push([chosen.stated, works(chosen.belt)]);
+      if (options.ceiling && effort === CEILING_AT) {
+        const fromPool = known && ceilingWorlds(pool, known, knowing);
+        // Where nothing of the pool is like it, whoever knows the pool chooses as we do.
+        const belt = fromPool ? likeliest(fromPool.worlds, fromPool.weights, known, belts) : chosen?.belt;
+        outcomes.add('ceiling', works(belt));
       }
-      const belts = near(stock, situation.value.path.value);
-      const worlds = drawWorlds(situation.value, DRAWS, seed + done);
-      const odds = oddsOf(playBelts(worlds, situation.value, belts), evenly(DRAWS));
-      const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as Odds]));
-      const best = rankByOdds(rank(situation.value, belts), byId, belts).best?.catalogueBelt;
-      const worked = works(best);
-      tally.add(`ours:${effort}`, worked);
-      if (effort === 'pull' && pool) {
-        const known = ceilingWorlds(pool, situation.value, random);
-        if (known) {
-          const ceiling = oddsOf(playBelts(known.worlds, situation.value, belts), known.weights);
-          const top = ceiling.reduce((most, each, at) => (each.works > (ceiling[most]?.works ?? 0) ? at : most), 0);
-          tally.add('ceiling', works(belts[top]));
-        } else tally.add('ceiling', worked);
-      }
-      stated.push([(best && byId[best.id]?.works) ?? 0, worked]);
     }
-    tally.add('oracle', near(stock, one.pathMm).some(works));
+    const real = near(stock, one.pathMm);
+    const worlds = oracleWorlds(pool, one, knowing);
+    outcomes.add('oracle', works(likeliest(worlds, evenly(worlds.count), trueSituation(one, limits), real)));
+    outcomes.add('hindsight', real.some(works));
     options.onDrive?.(done + 1);
   }
+  return summed(kind, drives, outcomes, stated);
+}
+
+const singleName = (by: 'string' | 'pulleys', stretch: number): string => `single:${by}:${stretch.toFixed(3)}`;
+
+/** What the oracle judges a belt by: the drive as it is. */
+const trueSituation = (one: TrueDrive, limits: Limits): Situation => ({
+  path: { value: one.pathMm, std: 0 },
+  drive: one.drive,
+  motorSurface: one.motorSurface,
+  driveSurface: one.driveSurface,
+  oldSection: one.section,
+  limits,
+});
+
+/** Shares, gaps and calibration from what came of every choice. */
+function summed(
+  kind: DriveClass,
+  drives: number,
+  outcomes: Outcomes,
+  stated: ReadonlyArray<readonly [number, boolean]>,
+): Population {
+  const right = (player: string): number => meanOf(outcomes.of(player));
   const bestStretch = (by: 'string' | 'pulleys'): number =>
     SINGLE_STRETCHES.reduce((best, stretch) =>
-      tally.share(`single:${by}:${stretch.toFixed(3)}`) > tally.share(`single:${by}:${best.toFixed(3)}`)
-        ? stretch
-        : best,
+      right(singleName(by, stretch)) > right(singleName(by, best)) ? stretch : best,
     );
   const singleStretch = { string: bestStretch('string'), pulleys: bestStretch('pulleys') };
-  const single = (by: 'string' | 'pulleys'): number => tally.share(`single:${by}:${singleStretch[by].toFixed(3)}`);
-  const oracle = tally.share('oracle');
-  const floor = Math.max(single('string'), single('pulleys'));
-  const closed = Object.fromEntries(
-    EFFORTS.map((effort) => {
-      const under = effort === 'string' ? single('string') : floor;
-      return [effort, oracle > under ? (tally.share(`ours:${effort}`) - under) / (oracle - under) : 1];
+  const kept = {
+    [singleName('string', singleStretch.string)]: 'single:string',
+    [singleName('pulleys', singleStretch.pulleys)]: 'single:pulleys',
+  };
+  const [byString = '', byPulleys = ''] = Object.keys(kept);
+  const better = right(byString) > right(byPulleys) ? byString : byPulleys;
+  const closedOf = <P extends Effort | 'ceiling' | 'oracle'>(top: string, players: readonly P[]) =>
+    Object.fromEntries(
+      players.flatMap((player) => {
+        const list = outcomes.of(player === 'ceiling' || player === 'oracle' ? player : `ours:${player}`);
+        const floor = outcomes.of(player === 'string' ? byString : better);
+        return list.length > 0 ? [[player, gapClosed(list, floor, outcomes.of(top))]] : [];
+      }),
+    ) as Partial<Record<P, Closed>>;
+  return {
+    kind,
+    drives,
+    scores: outcomes.players().flatMap((player) => {
+      if (player.startsWith('single:') && !kept[player]) return [];
+      const share = right(player);
+      const std = Math.sqrt((share * (1 - share)) / outcomes.of(player).length);
+      return [{ player: kept[player] ?? player, right: share, std }];
     }),
-  ) as Record<Effort, number>;
-  const closable = !pool ? null : oracle > floor ? (tally.share('ceiling') - floor) / (oracle - floor) : 1;
-  const kept = new Set([
-    `single:string:${singleStretch.string.toFixed(3)}`,
-    `single:pulleys:${singleStretch.pulleys.toFixed(3)}`,
-  ]);
-  const scores = tally
-    .scores()
-    .filter(({ player }) => !player.startsWith('single:') || kept.has(player))
-    .map((score) => ({ ...score, player: score.player.replace(/^(single:\w+):.*/, '$1') }));
-  return { kind, drives, scores, calibration: calibrationOf(stated), closed, closable, singleStretch };
+    calibration: calibrationOf(stated),
+    closed: closedOf('oracle', [...EFFORTS, 'ceiling']),
+    closedOfHindsight: closedOf('hindsight', [...EFFORTS, 'ceiling', 'oracle']),
+    singleStretch,
+  };
 }
 
 function calibrationOf(stated: ReadonlyArray<readonly [number, boolean]>): Calibration[] {

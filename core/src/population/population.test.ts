@@ -1,9 +1,10 @@
 import { expect, test } from 'vitest';
+import { jStat } from 'jstat';
 import { CATALOGUE } from '../catalogue';
 import { driveFacts } from '../measuring';
 import { DEFAULT_LIMITS } from '../sizing';
 import { seeded } from '../statistics';
-import { drawDrive, DRIVE_CLASSES, EFFORTS, measured, playPopulation, upTo, worksIn } from '.';
+import { drawDrive, DRIVE_CLASSES, EFFORTS, gapClosed, measured, playPopulation, upTo, worksIn } from '.';
 
 const played = playPopulation('all', 80, 7, DEFAULT_LIMITS);
 const right = (player: string) => played.scores.find((score) => score.player === player)?.right ?? NaN;
@@ -15,12 +16,43 @@ test('the same seed plays the same drives; another plays others', () => {
   );
 });
 
-test('nobody does better than knowing everything, and odds do better than every school of the trade', () => {
+test('nobody does better than hindsight, and odds do better than every school of the trade', () => {
   for (const { player, right: share } of played.scores) {
-    expect(share, player).toBeLessThanOrEqual(right('oracle'));
+    expect(share, player).toBeLessThanOrEqual(right('hindsight'));
     if (player.startsWith('school:')) expect(share, player).toBeLessThan(right('ours:pulleys'));
   }
   expect(right('ours:string')).toBeGreaterThanOrEqual(right('single:string'));
+});
+
+test('the oracle, who knows the drive and not its belt, is worth more than all that a bench measures', () => {
+  expect(right('oracle')).toBeGreaterThan(right('ours:held'));
+  expect(played.closed.held?.share).toBeGreaterThan(0.3);
+  expect(played.closedOfHindsight.oracle?.share).toBeLessThanOrEqual(1);
+  expect(played.closed.ceiling).toBeUndefined();
+});
+
+test('a gap’s share: half of it is half; its standard error falls with the root of the drives', () => {
+  const [player, floor, top] = [
+    [1, 1, 0, 1],
+    [0, 1, 0, 1],
+    [1, 1, 1, 1],
+  ];
+  const four = gapClosed(player, floor, top);
+  expect(four.share).toBeCloseTo(0.5, 12);
+  const twice = gapClosed([...player, ...player], [...floor, ...floor], [...top, ...top]);
+  expect(twice.std).toBeCloseTo(four.std / Math.SQRT2, 12);
+  expect(gapClosed(top, floor, top)).toEqual({ share: 1, std: 0 });
+});
+
+test('the tray held while the motor stands tells a strong motor from a weak one', () => {
+  const random = seeded(11);
+  const pairs = Array.from({ length: 200 }, () => {
+    const one = drawDrive(random, 'all');
+    const held = upTo(measured(one, random), 'held').find(({ measurand }) => measurand === 'stallPull');
+    return [(one.stallTorqueNmm * one.efficiency) / one.travelPerTurnMm, held?.amount ?? NaN] as const;
+  });
+  const of = (index: 0 | 1) => pairs.map((pair) => pair[index]);
+  expect(jStat.corrcoeff(of(0), of(1))).toBeGreaterThan(0.9);
 });
 
 test('every choice is in one band of stated odds', () => {

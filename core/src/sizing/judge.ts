@@ -14,7 +14,7 @@ import {
 } from '../drive';
 import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
-import { healthyPullN, type Limits, type Surface } from './limits';
+import { HELD_THROUGH_N, healthyPullN, type Limits, type Surface } from './limits';
 
 /** What a belt is judged against: as much of the drive as is known. */
 export interface Situation {
@@ -118,8 +118,8 @@ export const otherSurface = (situation: Situation, index: number): Surface =>
 
 /**
  * What the standing motor gives at the tray, guide friction included: what held it, and what moves the tray besides. Not
- * measured, it is some multiple of what a healthy tray needs, for a motor is made for a healthy one. The drag of the
- * belt that it was held through is not added back, which errs towards a weaker motor.
+ * measured, it is some multiple of what a healthy tray needs, for a motor is made for a healthy one. What
+ * the bushes took of it meanwhile is added back apart, for that is a torque.
  */
 function stallForce(situation: Situation, needN: number): Combined {
   const { limits, stallPullN, stallPullAtLeastN, trayPullN } = situation;
@@ -170,8 +170,9 @@ function run(
   const motorLoadN = shaftLoadN(freshPullN, motorWrap);
   const driveLoadN = shaftLoadN(freshPullN, driveWrap);
   const radiiMm = [motorRadiusMm, driveRadiusMm, ...others.map((one) => one.bottomDiameterMm / 2 + thicknessMm / 2)];
-  const dragNmm = limits.bushFriction * limits.shaftRadiusMm * freshPullN * bushShare(radiiMm, centreLine.wrapsRad);
-  const stallNmm = motorTorqueNmm(stallForce(situation, needN).value, gearing);
+  const dragMm = limits.bushFriction * limits.shaftRadiusMm * bushShare(radiiMm, centreLine.wrapsRad);
+  const heldNmm = situation.stallPullN ? dragMm * HELD_THROUGH_N.best : 0;
+  const stallNmm = motorTorqueNmm(stallForce(situation, needN).value, gearing) + heldNmm;
   return {
     strain,
     thicknessMm,
@@ -187,7 +188,7 @@ function run(
       needAssumed: situation.trayPullN === undefined,
       motorLoadN,
       driveLoadN,
-      motorLeftRatio: (stallNmm - dragNmm) / needTorqueNmm,
+      motorLeftRatio: (stallNmm - dragMm * freshPullN) / needTorqueNmm,
       bendRatio: Math.min(drive.motor.bottomDiameterMm, drive.drive.bottomDiameterMm) / belt.thicknessMm,
     },
   };

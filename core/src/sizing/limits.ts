@@ -85,6 +85,9 @@ export const DEFAULT_LIMITS: Limits = {
   bendLeast: 6,
 };
 
+/** Strand pull of the belt or band through which a tray is held while the motor stands, N. From memory, no source. */
+export const HELD_THROUGH_N: Spread = { best: 1, std: 0.4 };
+
 /**
  * The pull of the same tray when healthy, for which its motor was made: of a stiff tray the likeliest split between a
  * drive that was always heavy and one that has become so.
