@@ -1,4 +1,4 @@
-import { useMemo, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { ZONE_NAMES, type RulerZone } from '@loose-pulley/core/sizing';
 import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
@@ -15,7 +15,15 @@ interface Props {
   readonly bestId: string | undefined;
   readonly unit: LengthUnit;
   readonly onPick: (belt: CatalogueBelt) => void;
+  /** The length under the finger while it drags between belts; null once a belt itself is meant. */
+  readonly onFree: (lengthMm: number | null) => void;
+  readonly freeMm: number | null;
 }
+
+/** What Shift and an arrow key move by, between the belts. */
+const FREE_STEP_MM = 0.5;
+/** A tap that trembles by less than this still means the belt. */
+const DRAG_PX = 5;
 
 const ZONE_FILL: Readonly<Record<RulerZone['zone'], string>> = {
   tooTight: 'fill-none',
@@ -27,9 +35,22 @@ const ZONE_FILL: Readonly<Record<RulerZone['zone'], string>> = {
 
 /**
  * The stretch ruler: relaxed inner length from left to right. Bars are readings, the heavy line the path, flags the
- * schools' picks, ticks the belts to be had; zones are bounded by the limits. Arrow keys walk the belts.
+ * schools' picks, ticks the belts to be had; zones are bounded by the limits. Arrow keys walk the belts; dragging, or
+ * Shift with the arrows, goes through every length between.
  */
-export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, bestId, unit, onPick }: Props) {
+export function StretchRuler({
+  rows,
+  zones,
+  stock,
+  pathMm,
+  picked,
+  pickedWords,
+  bestId,
+  unit,
+  onPick,
+  onFree,
+  freeMm,
+}: Props) {
   const [ref, widthPx] = useWidth<HTMLDivElement>(776);
   const layout = useMemo(
     () =>
@@ -50,11 +71,27 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
   const { scale, heightPx, left, right, axisY, bandTop } = layout;
   const inside = stock.filter(({ innerLengthMm }) => scale(innerLengthMm) >= left && scale(innerLengthMm) <= right);
   const index = inside.findIndex(({ id }) => id === picked?.id);
+  const downX = useRef(0);
   const pick = (at: number): void => {
     const belt = inside[Math.max(0, Math.min(inside.length - 1, at))];
     if (belt) onPick(belt);
   };
+  const nearest = (mm: number): number => {
+    const distances = inside.map(({ innerLengthMm }) => Math.abs(innerLengthMm - mm));
+    return distances.indexOf(Math.min(...distances));
+  };
+  const free = (mm: number): void => {
+    const within = Math.max(scale.invert(left), Math.min(scale.invert(right), mm));
+    onFree(Math.round(within * 10) / 10);
+    pick(nearest(within));
+  };
   const onKeyDown = (event: KeyboardEvent): void => {
+    const by = { ArrowLeft: -FREE_STEP_MM, ArrowRight: FREE_STEP_MM }[event.key];
+    if (event.shiftKey && by !== undefined) {
+      event.preventDefault();
+      return free((freeMm ?? picked?.innerLengthMm ?? pathMm) + by);
+    }
+    if (event.key === 'Escape') return onFree(null);
     const to = {
       ArrowLeft: index - 1,
       ArrowDown: index - 1,
@@ -65,13 +102,16 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
     }[event.key];
     if (to === undefined) return;
     event.preventDefault();
+    onFree(null);
     pick(to);
   };
   const onPointer = (event: PointerEvent<HTMLDivElement>): void => {
-    if (event.type === 'pointermove' && event.buttons !== 1) return;
     const mm = scale.invert(event.clientX - event.currentTarget.getBoundingClientRect().left);
-    const distances = inside.map(({ innerLengthMm }) => Math.abs(innerLengthMm - mm));
-    pick(distances.indexOf(Math.min(...distances)));
+    if (event.type === 'pointerdown') {
+      downX.current = event.clientX;
+      onFree(null);
+      pick(nearest(mm));
+    } else if (event.buttons === 1 && (freeMm !== null || Math.abs(event.clientX - downX.current) > DRAG_PX)) free(mm);
   };
   const pickedX = picked && scale(picked.innerLengthMm);
   const clip = (x: number) => Math.max(left, Math.min(right, x));
@@ -129,6 +169,14 @@ export function StretchRuler({ rows, zones, stock, pathMm, picked, pickedWords, 
         </text>
         {pickedX !== undefined && pickedX >= left && pickedX <= right && (
           <path d={`M${pickedX} ${bandTop}V${axisY}`} className="stroke-live" strokeWidth="1.8" />
+        )}
+        {freeMm !== null && (
+          <path
+            d={`M${scale(freeMm)} ${bandTop}V${axisY + 12}`}
+            className="stroke-live"
+            strokeWidth="1.4"
+            strokeDasharray="3 3"
+          />
         )}
         {layout.rows.map(({ row, y, label }) => {
           const x = scale(row.valueMm);

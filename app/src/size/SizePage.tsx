@@ -1,4 +1,4 @@
-import { lazy } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
@@ -23,6 +23,7 @@ import { useSizing } from './useSizing';
 // These lie folded away at first.
 const LimitsTable = lazy(async () => ({ default: (await import('./LimitsTable')).LimitsTable }));
 const SpeedPanel = lazy(async () => ({ default: (await import('./SpeedPanel')).SpeedPanel }));
+const RulerPreview = lazy(async () => ({ default: (await import('./RulerPreview')).RulerPreview }));
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf')).WhatIf }));
 
 const HEAD = 'border-b border-ink text-lg';
@@ -71,6 +72,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
   const unit = useUnit();
   const onMove = useMovePulley(drive, canWrite);
   const [search, setSearch] = useSearchParams();
+  const [freeMm, setFreeMm] = useState<number | null>(null);
   const ownLimits = useAppSelector(
     ({ settings }) => JSON.stringify(settings.limits) !== JSON.stringify(DEFAULT_LIMITS),
   );
@@ -111,7 +113,20 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
             bestId={sizing.ranking.best?.catalogueBelt.id}
             unit={unit}
             onPick={(belt) => onPick(belt.id)}
+            freeMm={freeMm}
+            onFree={setFreeMm}
           />
+          {picked && freeMm !== null && (
+            <Suspense fallback={null}>
+              <RulerPreview
+                situation={situation}
+                shape={picked.catalogueBelt.shape}
+                thicknessMm={picked.catalogueBelt.thicknessMm}
+                lengthMm={freeMm}
+                unit={unit}
+              />
+            </Suspense>
+          )}
         </div>
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">

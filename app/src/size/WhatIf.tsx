@@ -1,20 +1,8 @@
 import { useState } from 'react';
-import { strokeTimeS } from '@loose-pulley/core/drive';
-import { drivenSpeed, SPINDLE_TORQUE_NMM } from '@loose-pulley/core/speed';
-import {
-  judge,
-  WEAKNESS_NAMES,
-  ZONE_NAMES,
-  type Candidate,
-  type Limits,
-  type Situation,
-} from '@loose-pulley/core/sizing';
-import { formatGramForce, formatLength, formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import { WEAKNESS_NAMES, ZONE_NAMES, type Candidate, type Limits, type Situation } from '@loose-pulley/core/sizing';
+import { formatLength, formatNewton, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';
-
-/** How far an ordinary tray comes out, and how fast its motor turns. From memory of the trade, no source; both can be dragged. */
-const STROKE_MM = 140;
-const MOTOR_RPM = 3000;
+import { figuresOf, MOTOR_RPM } from './figures';
 
 interface Dragged {
   readonly lengthMm: number;
@@ -62,8 +50,6 @@ function Slider({
   );
 }
 
-const figureOf = (name: string, value: string) => ({ name, value });
-
 /** Length, section, hardness, friction and need to drag; what the drive makes of them answers while dragging. */
 export function WhatIf({
   situation,
@@ -98,37 +84,11 @@ export function WhatIf({
     },
   };
   const belt = { shape: catalogueBelt.shape, thicknessMm: at.thicknessMm, innerLengthMm: at.lengthMm };
-  const judgement = judge({ ...situation, limits: own, trayPullN: { value: at.needN, std: 0.05 * at.needN } }, belt);
-  const running = judgement?.running;
-  const speed =
-    situation.drive &&
-    drivenSpeed(situation.drive, belt, at.motorRpm, { hardnessShoreA: at.hardness, loadTorqueNmm: SPINDLE_TORQUE_NMM });
-  const travelMm = situation.travelPerTurnMm?.value ?? limits.travelPerTurnMm.best;
-  const figures = judgement
-    ? [
-        figureOf('Stretch', formatPercent(judgement.strain)),
-        ...(running
-          ? [
-              figureOf('Pull of a strand, fresh', formatNewton(running.freshPullN)),
-              figureOf('Belt lets go at', formatNewton(running.grip.beltPullN)),
-              figureOf('Grip over need', `${running.gripRatio.toFixed(2)} times`),
-              figureOf(
-                'Load on the motor shaft',
-                `${formatNewton(running.motorLoadN)} · ${formatGramForce(running.motorLoadN)}`,
-              ),
-              figureOf('Left of the motor, over need', `${running.motorLeftRatio.toFixed(2)} times`),
-              figureOf('Smallest pulley', `${running.bendRatio.toFixed(1)} sections`),
-              figureOf('Driven pulley', speed?.ok ? `${speed.value.rpm.toFixed(0)} rpm` : 'does not turn'),
-              figureOf(
-                `${STROKE_MM} mm of travel takes`,
-                running.gripRatio < 1 || running.motorLeftRatio < 1
-                  ? 'it does not open'
-                  : `${strokeTimeS(STROKE_MM, travelMm, at.motorRpm).toFixed(1)} s`,
-              ),
-            ]
-          : []),
-      ]
-    : [];
+  const { judgement, figures } = figuresOf(
+    { ...situation, limits: own, trayPullN: { value: at.needN, std: 0.05 * at.needN } },
+    belt,
+    at.motorRpm,
+  );
   const length = (mm: number): string => `${formatLength(mm, unit)} ${unit}`;
   const slider = (
     key: keyof Dragged,
@@ -176,7 +136,7 @@ export function WhatIf({
                 </div>
               ))}
             </dl>
-            {!running && <p>Measure both pulleys: with the path alone only the stretch answers.</p>}
+            {!judgement.running && <p>Measure both pulleys: with the path alone only the stretch answers.</p>}
           </>
         ) : (
           <p>No belt can lie so.</p>
