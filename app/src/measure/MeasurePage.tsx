@@ -47,6 +47,11 @@ export function MeasurePage() {
             slot={reading?.id ?? 'first'}
             label={index === 0 ? label : `${label}, ${index + 1}`}
             removable={readings.length > 1}
+            onAgain={
+              reading && index === readings.length - 1 && !more
+                ? () => setAgain({ measurand, count: readings.length })
+                : undefined
+            }
             {...(balloon && index === 0 && { balloon })}
           />
         ))}
@@ -58,15 +63,6 @@ export function MeasurePage() {
             slot={`again-${readings.length}`}
             label={`${label}, once more`}
           />
-        )}
-        {readings.length > 0 && !more && canWrite && (
-          <Button
-            look="quiet"
-            aria-label={`Read the ${label.toLowerCase()} once more`}
-            onClick={() => setAgain({ measurand, count: readings.length })}
-          >
-            once more
-          </Button>
         )}
       </>
     );

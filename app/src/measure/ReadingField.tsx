@@ -19,6 +19,8 @@ interface Props {
   readonly canWrite: boolean;
   /** One of several, which can be taken out alone. */
   readonly removable?: boolean;
+  /** Asks for one more reading of the same thing. */
+  readonly onAgain?: (() => void) | undefined;
 }
 
 const HowMore = lazy(() => import('./HowMore'));
@@ -45,7 +47,8 @@ function AuxField({
   return (
     <div className="flex items-center justify-between gap-2">
       <label htmlFor={id} className="text-sm">
-        {optional ? 'only in a vee: its full angle' : fact.label}, {isLength ? unit : fact.unit}
+        {optional ? 'only in a vee: its full angle' : fact.label}
+        {fact.unit !== fact.label && `, ${isLength ? unit : fact.unit}`}
       </label>
       <input
         key={shown}
@@ -124,6 +127,7 @@ export function ReadingField({
   balloon,
   canWrite,
   removable = measurand === 'oldBelt',
+  onAgain,
 }: Props) {
   const unit = useUnit();
   const id = useId();
@@ -178,6 +182,15 @@ export function ReadingField({
           className="w-full min-w-0"
         />
         <span className="w-7 text-soft">{unitName}</span>
+        {onAgain && canWrite && (
+          <Button
+            look="quiet"
+            onClick={onAgain}
+            aria-label={`Read the ${label.replace(/, \d+$/, '').toLowerCase()} once more`}
+          >
+            again
+          </Button>
+        )}
         {reading && removable && (
           <Button
             look="quiet"

@@ -20,15 +20,16 @@ export function RulerPreview({
   const { judgement, figures } = figuresOf(situation, belt, situation.speed?.motorRpm ?? MOTOR_RPM);
   if (!judgement) return null;
   return (
-    <section aria-label="A length between the belts" className="border-t border-hair pt-2">
-      <p className="font-semibold">
-        A belt of {formatLength(lengthMm, unit)} {unit} would be {ZONE_NAMES[judgement.zone]}
+    <section aria-label="A length between the belts" className="mb-4 border-b border-ink pb-2">
+      <p className="text-sm text-soft">On the ruler, whether or not it is sold</p>
+      <p className="text-xl font-semibold">
+        {formatLength(lengthMm, unit)} {unit}: {ZONE_NAMES[judgement.zone]}
       </p>
-      <dl className="flex flex-wrap gap-x-6 gap-y-1 text-[15px]">
+      <dl className="text-[15px]">
         {figures.map(({ name, value }) => (
-          <div key={name} className="flex gap-2">
-            <dt className="text-soft">{name}</dt>
-            <dd className="font-semibold">{value}</dd>
+          <div key={name} className="flex justify-between gap-3 py-0.5">
+            <dt>{name}</dt>
+            <dd className="font-semibold whitespace-nowrap">{value}</dd>
           </div>
         ))}
       </dl>

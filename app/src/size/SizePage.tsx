@@ -116,17 +116,6 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
             freeMm={freeMm}
             onFree={setFreeMm}
           />
-          {picked && freeMm !== null && (
-            <Suspense fallback={null}>
-              <RulerPreview
-                situation={situation}
-                shape={picked.catalogueBelt.shape}
-                thicknessMm={picked.catalogueBelt.thicknessMm}
-                lengthMm={freeMm}
-                unit={unit}
-              />
-            </Suspense>
-          )}
         </div>
       </div>
       <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
@@ -156,6 +145,17 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
         aria-label="The belt to fit"
         className="border-hair px-5 py-4 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
       >
+        {picked && freeMm !== null && (
+          <Suspense fallback={null}>
+            <RulerPreview
+              situation={situation}
+              shape={picked.catalogueBelt.shape}
+              thicknessMm={picked.catalogueBelt.thicknessMm}
+              lengthMm={freeMm}
+              unit={unit}
+            />
+          </Suspense>
+        )}
         <Answer sizing={sizing} facts={facts} drive={drive} unit={unit} canWrite={canWrite} onPick={onPick} />
         <StationFoot station="size" />
       </aside>
