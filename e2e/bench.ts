@@ -57,6 +57,17 @@ export async function measureBoothDeck(page: Page): Promise<void> {
   await kept(page);
 }
 
+/** What the answer says of the picked belt's odds. */
+export const odds = (page: Page) => page.getByRole('region', { name: 'Odds', exact: true });
+
+/** The picked belt's odds, in 100, once they are worked out. */
+export async function worksIn(page: Page): Promise<number> {
+  await oddsSettled(page);
+  const words = await odds(page).innerText();
+  const share = /(\d+) in 100/.exec(words)?.[1];
+  if (!share) throw new Error(`no odds in “${words}”`);
+  return Number(share);
+}
+
 /** Waits until the odds of the belts are worked out to the last draw. */
-export const oddsSettled = (page: Page): Promise<void> =>
-  expect(page.getByRole('region', { name: 'Odds', exact: true })).toHaveAttribute('aria-busy', 'false');
+export const oddsSettled = (page: Page): Promise<void> => expect(odds(page)).toHaveAttribute('aria-busy', 'false');

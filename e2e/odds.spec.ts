@@ -1,14 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, measureBoothDeck, oddsSettled, openTicket, take, test } from './bench';
+import { expect, measureBoothDeck, odds, oddsSettled, openTicket, take, test, worksIn } from './bench';
 
-const odds = (page: Page) => page.getByRole('region', { name: 'Odds', exact: true });
-async function worksIn(page: Page): Promise<number> {
-  await oddsSettled(page);
-  const words = await odds(page).innerText();
-  const share = /(\d+) in 100/.exec(words)?.[1];
-  if (!share) throw new Error(`no odds in “${words}”`);
-  return Number(share);
-}
 const others = (page: Page) => page.getByRole('region', { name: 'Not only a new belt' });
 
 test('odds move with a verdict, with a measurement and with the bench’s own limits', async ({ page }) => {
