@@ -7,6 +7,7 @@ import { ensurePackages, root } from './setup.mjs';
 /* npm run population: plays every way of choosing a belt on drawn drives and prints how each does; with --write, into docs/CHOOSING.md. */
 
 const SEED = 20261125;
+const DRAWS = 2000;
 
 const NAMES = {
   'school:tenthOff': 'a tenth off the doubled length',
@@ -44,7 +45,7 @@ export async function playClasses(drives) {
   const { playPopulation, DRIVE_CLASSES } = await core.room('population');
   const { DEFAULT_LIMITS } = await core.room('sizing');
   const populations = DRIVE_CLASSES.map((kind) =>
-    playPopulation(kind, drives, SEED, DEFAULT_LIMITS, { ceiling: true }),
+    playPopulation(kind, drives, SEED, DEFAULT_LIMITS, { ceiling: true, draws: DRAWS }),
   );
   await core.close();
   const percent = (share) => (100 * share).toFixed(1);
@@ -92,7 +93,8 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
 
 Drawn drives with the bench’s ordinary errors, ${drives} of each class, seed ${SEED}; \`npm run population\` makes this page again. What
 is drawn is in \`core/src/population/drive.ts\`: the ranges are common practice and memory, so this compares ways of
-choosing with one another and proves nothing about any one machine.
+choosing with one another and proves nothing about any one machine. The bench reads everything twice, a third time where
+the two lie apart, and takes the odd one out: \`core/src/population/bench.ts\`.
 
 ${table(scores)}
 

@@ -147,8 +147,8 @@ function likeliest(
 }
 
 /** Our ranking of the belts in one situation: what it recommends and the odds it states. */
-function ours(situation: Situation, belts: readonly CatalogueBelt[], seed: number) {
-  const odds = oddsOf(playBelts(drawWorlds(situation, DRAWS, seed), situation, belts), evenly(DRAWS));
+function ours(situation: Situation, belts: readonly CatalogueBelt[], seed: number, draws: number) {
+  const odds = oddsOf(playBelts(drawWorlds(situation, draws, seed), situation, belts), evenly(draws));
   const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as Odds]));
   const belt = rankByOdds(rank(situation, belts), byId, belts).best?.catalogueBelt;
   return { belt, stated: (belt && byId[belt.id]?.works) ?? 0 };
@@ -176,7 +176,7 @@ const CEILING_AT: Effort = 'held';
  *
  * Cost: about 30 ms a drive, and as much again for the ceiling.
  *
- * @param options `ceiling` plays that too; `onDrive` is told after each drive
+ * @param options `ceiling` plays that too; `draws` for each of our rankings; `onDrive` is told after each drive
  * @example playPopulation('all', 500, 20261125, DEFAULT_LIMITS).closed.held?.share // 0.8 or so
  */
 export function playPopulation(
@@ -184,8 +184,9 @@ export function playPopulation(
   drives: number,
   seed: number,
   limits: Limits,
-  options: { readonly ceiling?: boolean; readonly onDrive?: (done: number) => void } = {},
+  options: { readonly ceiling?: boolean; readonly draws?: number; readonly onDrive?: (done: number) => void } = {},
 ): Population {
+  const { draws = DRAWS } = options;
   const random = seeded(seed);
   // Apart from the drives' own, so that playing a knowing player changes nobody's drives.
   const knowing = seeded(seed + 2);
@@ -213,7 +214,7 @@ export function playPopulation(
         }
       }
       const belts = known ? near(stock, known.path.value) : [];
-      const chosen = known && ours(known, belts, seed + done);
+      const chosen = known && ours(known, belts, seed + done, draws);
       outcomes.add(`ours:${effort}`, works(chosen?.belt));
       if (chosen) stated.push([chosen.stated, works(chosen.belt)]);
       if (options.ceiling && effort === CEILING_AT) {
