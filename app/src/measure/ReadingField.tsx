@@ -241,10 +241,13 @@ export function ReadingField({
           (measurand === 'oldBelt' ||
             measurand === 'stringPath' ||
             result.read.perReading !== 1 ||
+            result.read.lowerBound ||
             auxKeys.length > 0) && (
             <p>
               {result.read.arithmetic(write)}{' '}
-              <span className="text-soft">± {formatSpread(2 * result.read.std, unit)}</span>
+              <span className="text-soft">
+                ± {isForce(measurand) ? (2 * result.read.std).toFixed(2) : formatSpread(2 * result.read.std, unit)}
+              </span>
             </p>
           )}
         {reading?.from && <p className="text-soft">Carried over from {reading.from}: taken on another machine.</p>}
