@@ -3,6 +3,6 @@ export { FAILS, playBelts, type OddsBelt } from './kernel';
 export { evenly, oddsOf, type Fail, type Odds } from './odds';
 export { weighed, type BeltVerdict } from './verdicts';
 export { valueOfMeasuring, type Measurable, type MeasurementValue } from './value';
-export { answerOdds, rankByOdds, type OddsAnswer, type OddsQuestion } from './answer';
+export { ALIKE, answerOdds, rankByOdds, type OddsAnswer, type OddsQuestion } from './answer';
 export { REMEDIES, REMEDY_IDS, type RemedyId, type RemedyKnown } from './remedies';
 export { FAIL_NAMES, inHundred, MEASURABLE_NAMES } from './words';
