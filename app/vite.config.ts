@@ -15,7 +15,7 @@ const FIRST_LOAD = [
   /core\/src\/sizing\/(limits|situation)/,
   /preload-helper/,
   /app\/src\/(app|store|keys|clock\/(?!Ticking|ring|useNow))/,
-  /app\/src\/(keeping\/(?!pictures|sweep)|ui\/(?!NumberLine|SectionSign))/,
+  /app\/src\/(keeping\/(?!pictures|sweep)|ui\/(?!NumberLine|SectionSign|Sheet))/,
   /app\/src\/ticket\/(stationPages|useTicket|StationPage|StationFoot|StationRail|DriveTabs|TicketPage)/,
 ];
 

@@ -42,6 +42,17 @@ const servers = [await serve(4820, '--demo'), await serve(4821)];
 const [DEMO, BENCH] = servers.map(({ url }) => url);
 const browser = await launch();
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+/** Ends once what was just changed is on the screen. */
+await context.addInitScript(() => {
+  window.painted = () =>
+    new Promise((painted) => {
+      requestAnimationFrame(() => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = painted;
+        channel.port2.postMessage(0);
+      });
+    });
+});
 const page = await context.newPage();
 const session = await context.newCDPSession(page);
 await session.send('Network.enable');
@@ -152,13 +163,7 @@ const dragging = await page.evaluate(async () => {
     const start = performance.now();
     set.call(slider, String(40 + (i % 30)));
     slider.dispatchEvent(new Event('input', { bubbles: true }));
-    await new Promise((painted) => {
-      requestAnimationFrame(() => {
-        const channel = new MessageChannel();
-        channel.port1.onmessage = painted;
-        channel.port2.postMessage(0);
-      });
-    });
+    await window.painted();
     times.push(performance.now() - start);
   }
   return times;
@@ -413,13 +418,7 @@ const pressed = (counts) =>
       const start = performance.now();
       if (logs) good.click();
       else document.querySelector('h2').dataset.turn = String(i);
-      await new Promise((painted) => {
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel();
-          channel.port1.onmessage = painted;
-          channel.port2.postMessage(0);
-        });
-      });
+      await window.painted();
       times.push(performance.now() - start);
       if (logs && !document.body.innerText.includes(`of ${1001 + i} failed`))
         throw new Error('painted before it was counted');
@@ -450,13 +449,7 @@ const adding = await page.evaluate(async () => {
     await new Promise((rest) => setTimeout(rest, 200));
     const start = performance.now();
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
-    await new Promise((painted) => {
-      requestAnimationFrame(() => {
-        const channel = new MessageChannel();
-        channel.port1.onmessage = painted;
-        channel.port2.postMessage(0);
-      });
-    });
+    await window.painted();
     times.push(performance.now() - start);
     await new Promise((rest) => setTimeout(rest, 200));
   }

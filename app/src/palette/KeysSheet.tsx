@@ -1,7 +1,7 @@
-import * as Dialog from '@radix-ui/react-dialog';
 import { DEFAULT_KEYS, keyBound, singleKeysSwitched, type KeyAction } from '../store/settings';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
+import { Sheet } from '../ui/Sheet';
 
 const ACTIONS: Readonly<Record<KeyAction, string>> = {
   jump: 'Jump to a ticket, a station, a command',
@@ -43,76 +43,68 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
   const taken = (action: KeyAction, key: string) =>
     (Object.keys(keys) as KeyAction[]).find((other) => other !== action && keys[other] === key);
   return (
-    <Dialog.Root open onOpenChange={(next) => !next && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-10 bg-ink/25" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-[6vh] left-1/2 z-20 max-h-[88vh] w-[min(600px,calc(100vw-24px))] -translate-x-1/2 overflow-y-auto border border-ink bg-paper p-5"
-        >
-          <Dialog.Title className="text-xl font-bold">Keys</Dialog.Title>
-          <dl className="mt-3">
-            {FIXED.map(([key, what]) => (
-              <div key={key} className="flex justify-between gap-4 border-b border-hair py-2">
-                <dt className="font-semibold whitespace-nowrap">{key}</dt>
-                <dd className="text-right">{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <h3 className="mt-5 text-base">Single keys</h3>
-          <p className="text-sm text-soft">
-            Press a key or a pedal in a box to bind it. A typing caliper never sets one off: its burst is always taken
-            as a reading, and Enter never fits a belt or hands a machine back.
-          </p>
-          <div className="mt-2">
-            {(Object.keys(ACTIONS) as KeyAction[]).map((action) => (
-              <label
-                key={action}
-                className="flex min-h-11 items-center justify-between gap-4 border-b border-hair py-1"
-              >
-                {ACTIONS[action]}
-                <input
-                  value={keys[action]}
-                  readOnly
-                  disabled={!singleKeys}
-                  aria-label={`Key for: ${ACTIONS[action]}`}
-                  onKeyDown={(event) => {
-                    if (
-                      event.key.length !== 1 ||
-                      event.ctrlKey ||
-                      event.altKey ||
-                      event.metaKey ||
-                      /[\d.,+\- ]/.test(event.key)
-                    )
-                      return;
-                    event.preventDefault();
-                    const key = event.key.toLowerCase();
-                    if (!taken(action, key)) dispatch(keyBound({ action, key }));
-                  }}
-                  className="field w-14 text-center text-lg font-semibold disabled:opacity-50"
-                />
-              </label>
-            ))}
+    <Sheet
+      title="Keys"
+      onClose={onClose}
+      className="top-[6vh] left-1/2 max-h-[88vh] w-[min(600px,calc(100vw-24px))] -translate-x-1/2 p-5"
+    >
+      <dl className="mt-3">
+        {FIXED.map(([key, what]) => (
+          <div key={key} className="flex justify-between gap-4 border-b border-hair py-2">
+            <dt className="font-semibold whitespace-nowrap">{key}</dt>
+            <dd className="text-right">{what}</dd>
           </div>
-          <div className="mt-4 flex flex-wrap gap-2">
-            <Button onClick={() => dispatch(singleKeysSwitched(!singleKeys))} aria-pressed={singleKeys}>
-              {singleKeys ? 'Switch single keys off' : 'Switch single keys on'}
-            </Button>
-            <Button
-              onClick={() =>
-                (Object.keys(DEFAULT_KEYS) as KeyAction[]).forEach((action) =>
-                  dispatch(keyBound({ action, key: DEFAULT_KEYS[action] })),
+        ))}
+      </dl>
+      <h3 className="mt-5 text-base">Single keys</h3>
+      <p className="text-sm text-soft">
+        Press a key or a pedal in a box to bind it. A typing caliper never sets one off: its burst is always taken as a
+        reading, and Enter never fits a belt or hands a machine back.
+      </p>
+      <div className="mt-2">
+        {(Object.keys(ACTIONS) as KeyAction[]).map((action) => (
+          <label key={action} className="flex min-h-11 items-center justify-between gap-4 border-b border-hair py-1">
+            {ACTIONS[action]}
+            <input
+              value={keys[action]}
+              readOnly
+              disabled={!singleKeys}
+              aria-label={`Key for: ${ACTIONS[action]}`}
+              onKeyDown={(event) => {
+                if (
+                  event.key.length !== 1 ||
+                  event.ctrlKey ||
+                  event.altKey ||
+                  event.metaKey ||
+                  /[\d.,+\- ]/.test(event.key)
                 )
-              }
-            >
-              As they came
-            </Button>
-            <Button look="strong" onClick={onClose}>
-              Close
-            </Button>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+                  return;
+                event.preventDefault();
+                const key = event.key.toLowerCase();
+                if (!taken(action, key)) dispatch(keyBound({ action, key }));
+              }}
+              className="field w-14 text-center text-lg font-semibold disabled:opacity-50"
+            />
+          </label>
+        ))}
+      </div>
+      <div className="mt-4 flex flex-wrap gap-2">
+        <Button onClick={() => dispatch(singleKeysSwitched(!singleKeys))} aria-pressed={singleKeys}>
+          {singleKeys ? 'Switch single keys off' : 'Switch single keys on'}
+        </Button>
+        <Button
+          onClick={() =>
+            (Object.keys(DEFAULT_KEYS) as KeyAction[]).forEach((action) =>
+              dispatch(keyBound({ action, key: DEFAULT_KEYS[action] })),
+            )
+          }
+        >
+          As they came
+        </Button>
+        <Button look="strong" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+    </Sheet>
   );
 }

@@ -1,4 +1,3 @@
-import * as Dialog from '@radix-ui/react-dialog';
 import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/ticket';
@@ -7,6 +6,7 @@ import { sayMoment } from '../keeping/moments';
 import { themeChosen, unitChosen } from '../store/settings';
 import { selectSummaries, store, useAppDispatch, useAppSelector } from '../store/store';
 import { cx } from '../ui/cx';
+import { Sheet } from '../ui/Sheet';
 
 interface Entry {
   readonly id: string;
@@ -111,54 +111,50 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
   };
 
   return (
-    <Dialog.Root open onOpenChange={(next) => !next && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-10 bg-ink/25" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-[12vh] left-1/2 z-20 w-[min(560px,calc(100vw-24px))] -translate-x-1/2 border border-ink bg-paper p-4"
-        >
-          <Dialog.Title className="text-sm text-soft">Jump to a ticket, a station or a command</Dialog.Title>
-          <input
-            autoFocus
-            role="combobox"
-            aria-expanded
-            aria-controls="jump-list"
-            aria-activedescendant={chosen && `jump-${chosen.id}`}
-            aria-label="Jump to"
-            value={text}
-            onChange={(event) => {
-              setText(event.target.value);
-              setAt(0);
-            }}
-            onKeyDown={onKeyDown}
-            className="field mt-1 w-full text-xl"
-            autoComplete="off"
-          />
-          <ul id="jump-list" role="listbox" aria-label="Places" className="mt-2">
-            {list.map((entry) => (
-              // Keys are handled on the combobox, where the focus stays.
-              // eslint-disable-next-line jsx-a11y/click-events-have-key-events
-              <li
-                key={entry.id}
-                id={`jump-${entry.id}`}
-                role="option"
-                tabIndex={-1}
-                aria-selected={entry === chosen}
-                onClick={() => run(entry)}
-                className={cx(
-                  'flex min-h-11 cursor-pointer items-center justify-between gap-4 border-b border-hair px-2',
-                  entry === chosen && 'bg-ink text-paper',
-                )}
-              >
-                <span className="truncate font-semibold">{entry.name}</span>
-                <span className={cx('truncate text-sm', entry !== chosen && 'text-soft')}>{entry.note}</span>
-              </li>
-            ))}
-          </ul>
-          {list.length === 0 && <p className="p-2">Nothing of that name. The Log searches more.</p>}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Sheet
+      quiet
+      title="Jump to a ticket, a station or a command"
+      onClose={onClose}
+      className="top-[12vh] left-1/2 w-[min(560px,calc(100vw-24px))] -translate-x-1/2 p-4"
+    >
+      <input
+        autoFocus
+        role="combobox"
+        aria-expanded
+        aria-controls="jump-list"
+        aria-activedescendant={chosen && `jump-${chosen.id}`}
+        aria-label="Jump to"
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          setAt(0);
+        }}
+        onKeyDown={onKeyDown}
+        className="field mt-1 w-full text-xl"
+        autoComplete="off"
+      />
+      <ul id="jump-list" role="listbox" aria-label="Places" className="mt-2">
+        {list.map((entry) => (
+          // Keys are handled on the combobox, where the focus stays.
+          // eslint-disable-next-line jsx-a11y/click-events-have-key-events
+          <li
+            key={entry.id}
+            id={`jump-${entry.id}`}
+            role="option"
+            tabIndex={-1}
+            aria-selected={entry === chosen}
+            onClick={() => run(entry)}
+            className={cx(
+              'flex min-h-11 cursor-pointer items-center justify-between gap-4 border-b border-hair px-2',
+              entry === chosen && 'bg-ink text-paper',
+            )}
+          >
+            <span className="truncate font-semibold">{entry.name}</span>
+            <span className={cx('truncate text-sm', entry !== chosen && 'text-soft')}>{entry.note}</span>
+          </li>
+        ))}
+      </ul>
+      {list.length === 0 && <p className="p-2">Nothing of that name. The Log searches more.</p>}
+    </Sheet>
   );
 }

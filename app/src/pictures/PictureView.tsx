@@ -1,4 +1,3 @@
-import * as Dialog from '@radix-ui/react-dialog';
 import { nanoid } from 'nanoid';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import type { Picture, PictureMark } from '@loose-pulley/core/ticket';
@@ -9,6 +8,7 @@ import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';
 import { MarkDots } from './MarkDots';
 import { usePicture } from './usePicture';
+import { Sheet } from '../ui/Sheet';
 
 const MOST_MARKS = 50;
 const NUDGE = 0.01;
@@ -54,62 +54,57 @@ export function PictureView({
     );
   };
   return (
-    <Dialog.Root open onOpenChange={(next) => !next && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-10 bg-ink/25" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-2 z-20 grid content-start gap-4 overflow-y-auto border border-ink bg-paper p-4 sm:inset-6 lg:grid-cols-[minmax(0,1fr)_300px]"
-        >
-          <div className="grid content-start justify-items-start gap-3">
-            <Dialog.Title className="text-xl font-bold">{what}</Dialog.Title>
-            {url && (
-              <div className="relative">
-                {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions -- “Put a mark on it” beside it does the same by key. */}
-                <img src={url} alt={what} onClick={press} className="max-h-[72vh] max-w-full cursor-crosshair" />
-                <MarkDots marks={picture.marks} onKeyDown={nudge} />
-              </div>
-            )}
+    <Sheet
+      title={what}
+      onClose={onClose}
+      className="inset-2 grid content-start gap-4 p-4 sm:inset-6 lg:grid-cols-[minmax(0,1fr)_300px] lg:[&>h2]:col-span-2"
+    >
+      <div className="grid content-start justify-items-start gap-3">
+        {url && (
+          <div className="relative">
+            {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions -- “Put a mark on it” beside it does the same by key. */}
+            <img src={url} alt={what} onClick={press} className="max-h-[72vh] max-w-full cursor-crosshair" />
+            <MarkDots marks={picture.marks} onKeyDown={nudge} />
           </div>
-          <div className="grid content-start gap-3">
-            <p className="text-soft">
-              Press on the picture to put a mark there; arrow keys move the mark that has the focus.
-            </p>
-            <ol className="grid gap-3">
-              {picture.marks.map((mark, index) => (
-                <li key={mark.id} className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
-                  <TextLine
-                    label={`At mark ${index + 1}`}
-                    value={mark.words}
-                    maxLength={200}
-                    disabled={!canWrite}
-                    onText={(words, gesture) => change({ ...mark, words }, `${gesture}-${mark.id}`)}
-                  />
-                  <Button
-                    look="quiet"
-                    disabled={!canWrite}
-                    aria-label={`Take mark ${index + 1} out`}
-                    onClick={() => put(picture.marks.filter(({ id }) => id !== mark.id))}
-                  >
-                    out
-                  </Button>
-                </li>
-              ))}
-            </ol>
-            <Button disabled={!canWrite || picture.marks.length >= MOST_MARKS} onClick={() => add(0.5, 0.5)}>
-              Put a mark on it
-            </Button>
-            {url && (
-              <a className="inline-flex min-h-11 items-center underline" href={url} target="_blank" rel="noreferrer">
-                The bare picture in a tab of its own
-              </a>
-            )}
-            <Button look="strong" onClick={onClose}>
-              Close
-            </Button>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+        )}
+      </div>
+      <div className="grid content-start gap-3">
+        <p className="text-soft">
+          Press on the picture to put a mark there; arrow keys move the mark that has the focus.
+        </p>
+        <ol className="grid gap-3">
+          {picture.marks.map((mark, index) => (
+            <li key={mark.id} className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
+              <TextLine
+                label={`At mark ${index + 1}`}
+                value={mark.words}
+                maxLength={200}
+                disabled={!canWrite}
+                onText={(words, gesture) => change({ ...mark, words }, `${gesture}-${mark.id}`)}
+              />
+              <Button
+                look="quiet"
+                disabled={!canWrite}
+                aria-label={`Take mark ${index + 1} out`}
+                onClick={() => put(picture.marks.filter(({ id }) => id !== mark.id))}
+              >
+                out
+              </Button>
+            </li>
+          ))}
+        </ol>
+        <Button disabled={!canWrite || picture.marks.length >= MOST_MARKS} onClick={() => add(0.5, 0.5)}>
+          Put a mark on it
+        </Button>
+        {url && (
+          <a className="inline-flex min-h-11 items-center underline" href={url} target="_blank" rel="noreferrer">
+            The bare picture in a tab of its own
+          </a>
+        )}
+        <Button look="strong" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+    </Sheet>
   );
 }

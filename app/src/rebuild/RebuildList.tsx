@@ -20,6 +20,7 @@ import { PlugMark } from '../strip/PlugMark';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
+import { CloseLoop } from '../strip/CloseLoop';
 
 /** What is asked before a belt counts as fitted. Common practice, no source. */
 const BELT_ASKS = [
@@ -70,14 +71,7 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
                 <strong>{loop.words}</strong>: {loop.closes}, before {LIMIT_WORDS[loop.before]}.{' '}
                 <span className="text-sm text-soft">{LOOPS[loop.kind].mind}</span>
               </span>
-              <Button
-                disabled={!canWrite}
-                onClick={() =>
-                  dispatch(happen({ type: 'loopPut', loop: { ...loop, closedAt: new Date().toISOString() } }))
-                }
-              >
-                It is done
-              </Button>
+              <CloseLoop loop={loop} disabled={!canWrite} />
             </li>
           );
         }

@@ -1,10 +1,10 @@
 import { forbidding } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
 import { sayMoment } from '../keeping/moments';
 import { momentAsked, type OpenTicketState } from '../store/openTicket';
 import { useAppDispatch } from '../store/store';
 import { Button, CommitButton } from '../ui/Button';
+import { CloseLoop } from './CloseLoop';
 
 /** Power or the lid was said while open loops forbid it: which ones, what ends them, and whether to go on all the same. */
 export default function LoopQuestion({
@@ -29,14 +29,7 @@ export default function LoopQuestion({
             <span>
               <strong>{loop.words}</strong>: {loop.closes}.
             </span>
-            <Button
-              disabled={!canWrite}
-              onClick={() =>
-                dispatch(happen({ type: 'loopPut', loop: { ...loop, closedAt: new Date().toISOString() } }))
-              }
-            >
-              It is done
-            </Button>
+            <CloseLoop loop={loop} disabled={!canWrite} />
           </li>
         ))}
       </ul>

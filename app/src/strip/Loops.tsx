@@ -5,6 +5,7 @@ import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { useStripLine } from './useStripLine';
+import { CloseLoop } from './CloseLoop';
 
 /** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
 export function Loops() {
@@ -66,15 +67,7 @@ export function Loops() {
                   </label>
                 </details>
               )}
-              <Button
-                className="justify-self-start"
-                disabled={!canWrite}
-                onClick={() =>
-                  dispatch(happen({ type: 'loopPut', loop: { ...loop, closedAt: new Date().toISOString() } }))
-                }
-              >
-                It is done
-              </Button>
+              <CloseLoop loop={loop} disabled={!canWrite} className="justify-self-start" />
             </li>
           );
         })}
