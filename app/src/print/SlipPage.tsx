@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
-import { sameSection, CATALOGUE } from '@loose-pulley/core/catalogue';
+import { CATALOGUE } from '@loose-pulley/core/catalogue';
 import { draftBelt } from '@loose-pulley/core/drafting';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { inHundred } from '@loose-pulley/core/odds';
+import { inHundred, willDo } from '@loose-pulley/core/odds';
 import type { Situation } from '@loose-pulley/core/sizing';
 import { beltLabel, formatLength } from '@loose-pulley/core/units';
 import { useSizing } from '../size/useSizing';
@@ -13,8 +13,6 @@ import { useTitle } from '../ui/title';
 import { PrintScale } from './PrintScale';
 import { TrueSize } from './TrueSize';
 
-/** A belt is worth bringing home when its odds are no more than this below the best one's. */
-const NEAR = 0.15;
 const SHAPE_WORDS = { square: 'square section', round: 'round section (O-ring)', flat: 'flat section' } as const;
 
 /** What to ask for in a shop: section, sizes that will do, and the ring and its length at 1:1 to hold a belt against. */
@@ -43,14 +41,7 @@ function Slip({ situation, facts }: { readonly situation: Situation; readonly fa
   const belt = ranking.best?.catalogueBelt;
   if (!belt || !odds.settled || !odds.answer) return <p className="p-5">One moment.</p>;
   const worksIn = (id: string): number => odds.answer?.belts[id]?.works ?? 0;
-  const best = worksIn(belt.id);
-  const good = CATALOGUE.filter((one) => sameSection(one, belt) && worksIn(one.id) >= Math.max(0.5, best - NEAR)).sort(
-    (a, b) => a.innerLengthMm - b.innerLengthMm,
-  );
-  const others = ranking.candidates
-    .map(({ catalogueBelt }) => catalogueBelt)
-    .filter((one) => !sameSection(one, belt) && worksIn(one.id) >= Math.max(0.5, best - NEAR))
-    .slice(0, 4);
+  const { sameSection: good, otherSections: others } = willDo(belt, odds.answer.belts, CATALOGUE);
   const least = good[0] ?? belt;
   const most = good[good.length - 1] ?? belt;
   const size = (mm: number) => `${formatLength(mm, unit)} ${unit}`;

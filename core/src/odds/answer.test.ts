@@ -1,7 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
 import { DEFAULT_LIMITS, rank, type Situation } from '../sizing';
-import { ALIKE, answerOdds, inHundred, rankByOdds, REMEDIES, REMEDY_IDS, type OddsAnswer, type OddsQuestion } from '.';
+import {
+  ALIKE,
+  answerOdds,
+  inHundred,
+  rankByOdds,
+  REMEDIES,
+  REMEDY_IDS,
+  willDo,
+  type OddsAnswer,
+  type OddsQuestion,
+} from '.';
 
 const situation: Situation = {
   path: { value: 127.1, std: 0.5 },
@@ -138,6 +148,28 @@ describe('ranking by odds', () => {
   test('an empty catalogue is left as it is', () => {
     const none = rank(situation, []);
     expect(rankByOdds(none, {}, [])).toBe(none);
+  });
+});
+
+describe('what will do at the shop', () => {
+  const best = SQUARE_BELTS.find(({ id }) => id === 'square-1.2-112');
+  if (!best) throw new Error('no such belt');
+  const { sameSection, otherSections } = willDo(best, plain.belts, CATALOGUE);
+  test('the best and its like, by length; every one likelier to work than not, and not much worse', () => {
+    const lengths = sameSection.map(({ innerLengthMm }) => innerLengthMm);
+    expect(lengths).toEqual([...lengths].sort((a, b) => a - b));
+    expect(sameSection).toContain(best);
+    for (const { id } of [...sameSection, ...otherSections])
+      expect(worksOf(plain, id)).toBeGreaterThanOrEqual(Math.max(0.5, worksOf(plain, best.id) - 0.15));
+  });
+  test('other sections are a few, likeliest first', () => {
+    const works = otherSections.map(({ id }) => worksOf(plain, id));
+    expect(works.length).toBeLessThanOrEqual(4);
+    expect(works).toEqual([...works].sort((a, b) => b - a));
+  });
+  test('where nothing is likely to work the best alone stands on the slip', () => {
+    const poor = Object.fromEntries(Object.entries(plain.belts).map(([id, odds]) => [id, { ...odds, works: 0.3 }]));
+    expect(willDo(best, poor, CATALOGUE)).toEqual({ sameSection: [best], otherSections: [] });
   });
 });
 

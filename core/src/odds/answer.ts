@@ -79,7 +79,7 @@ export function answerOdds(question: OddsQuestion, draws: number): OddsAnswer {
 /** Odds that differ by less than this are alike: nobody could tell them apart at the bench. */
 export const ALIKE = 0.01;
 /** Odds below which a belt is not recommended: it is likelier to fail than to work. */
-const LEAST_ODDS = 0.5;
+export const LEAST_ODDS = 0.5;
 
 /**
  * The ranking by odds, where they are known. Of belts whose odds are alike the one that lies furthest from every limit
