@@ -111,5 +111,8 @@ The drives of the class “all”, at every effort of measuring.
 ${table(calibration)}
 `;
   console.log(text);
-  if (process.argv.includes('--write')) writeFileSync(join(root, 'docs/CHOOSING.md'), text);
+  if (process.argv.includes('--write')) {
+    const { format } = await import('prettier');
+    writeFileSync(join(root, 'docs/CHOOSING.md'), await format(text, { parser: 'markdown', printWidth: 120 }));
+  }
 }

@@ -34,6 +34,7 @@ const FIXED = [
   ['Enter', 'in a field: take the reading, go to the next'],
   ['Escape', 'in a field: give the old reading back'],
   ['← →', 'on the stretch ruler: the next belt'],
+  ['Shift+← →', 'on the stretch ruler: lengths between the belts'],
 ] as const;
 
 /** What each key does; single keys can be changed, for a foot pedal, or switched off. */
