@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, measureBoothDeck, odds, openTicket, reading, take, test, worksIn } from './bench';
 
-const HELD = 'Tray held, motor driving';
+const HELD = 'Tray held back';
 const readings = (page: Page) => page.getByRole('complementary', { name: 'Readings' });
 
 test('the tray held while the motor drives: in grams, never in mm; by a slipping belt it is only the least', async ({

@@ -1,11 +1,13 @@
 import { lazy, useState } from 'react';
 import type { Measurand } from '@loose-pulley/core/measuring';
+import { DRIVEN_WORDS } from '@loose-pulley/core/sizing';
 import { PluggedCaution } from '../clock/MainsLine';
 import { DriveDrawing } from '../draw/DriveDrawing';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { useUnit } from '../store/store';
 import { Button } from '../ui/Button';
+import { capital } from '../ui/capital';
 import { Caution } from '../ui/Caution';
 import { Fold } from '../ui/Fold';
 import { drawingFields } from './DrawingFields';
@@ -18,10 +20,13 @@ import { useMovePulley } from './useMovePulley';
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
 const FurtherPulleys = lazy(async () => ({ default: (await import('./FurtherPulleys')).FurtherPulleys }));
 
+const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
+
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts, driven } = useDrive();
+  const moved = capital(DRIVEN_WORDS[driven]);
   const unit = useUnit();
   /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
   const [addingAt, setAddingAt] = useState(-1);
@@ -88,7 +93,7 @@ export function MeasurePage() {
         className="border-hair px-5 py-3 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
       >
         <PluggedCaution ticket={ticket} />
-        <Caution>Unplug before you turn anything by hand, and never force the tray.</Caution>
+        <Caution>Unplug before you turn anything by hand, and never force the {moved.toLowerCase()}.</Caution>
         {one('motorDiameter', 'Motor pulley', '1')}
         {one('driveDiameter', 'Drive pulley', '2')}
         {one('centreDistance', 'Shafts')}
@@ -119,20 +124,20 @@ export function MeasurePage() {
           </Button>
         )}
         {one('stringPath', 'Path by string')}
-        <details
-          className="border-b border-hair"
-          open={
-            first('trayTravel') !== undefined || first('trayPull') !== undefined || first('stallPull') !== undefined
-          }
-        >
-          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">Tray: travel and pull</summary>
-          {one('trayTravel', 'Tray travel')}
-          {one('trayPull', 'Tray pull')}
-          {one('stallPull', 'Tray held, motor driving')}
-          <Caution>
-            Hold it by the scale’s hook, a second at a time: fingers out of tray and gears, lid-off mains covered.
-          </Caution>
-        </details>
+        {(driven !== 'spindle' || TRAY.some((measurand) => first(measurand))) && (
+          <details className="border-b border-hair" open={TRAY.some((measurand) => first(measurand) !== undefined)}>
+            <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+              {moved}: travel and pull
+            </summary>
+            {one('trayTravel', `${moved} travel`)}
+            {one('trayPull', `${moved} pull`)}
+            {one('stallPull', `${moved} held back`)}
+            <Caution>
+              Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out
+              of reach of the mains.
+            </Caution>
+          </details>
+        )}
         <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
           <DriveSetup drive={drive} canWrite={canWrite} />
         </Fold>

@@ -1,8 +1,9 @@
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod, isForce } from '@loose-pulley/core/measuring';
-import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
+import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES, type Driven } from '@loose-pulley/core/sizing';
 import {
+  DRIVEN_OF,
   COMPLAINT_STATE_NAMES,
   FITTED_BECAUSE_NAMES,
   factsOf,
@@ -133,7 +134,7 @@ export function SheetPage() {
         <CyclesOnPaper ticket={ticket} />
         <ChecksOnPaper ticket={ticket} />
         {ticket.drives.map((drive) => (
-          <DriveOnPaper key={drive.id} drive={drive} unit={unit} />
+          <DriveOnPaper key={drive.id} drive={drive} driven={DRIVEN_OF[ticket.loader]} unit={unit} />
         ))}
         {paragraphs
           .filter(([, text]) => text.trim() !== '')
@@ -180,10 +181,18 @@ export function SheetPage() {
 }
 
 /** One drive on the sheet: its drawing at 1:1 where it fits, its readings, the belt tried last and how it stands. */
-function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly unit: LengthUnit }) {
+function DriveOnPaper({
+  drive,
+  driven,
+  unit,
+}: {
+  readonly drive: DriveRecord;
+  readonly driven: Driven;
+  readonly unit: LengthUnit;
+}) {
   const facts = factsOf(drive);
   if (drive.readings.length === 0 && drive.tries.length === 0) return null;
-  const situation = situationOf(facts, drive);
+  const situation = situationOf(facts, { ...drive, driven });
   const last = drive.tries.findLast(({ verdict }) => verdict === 'right') ?? drive.tries[drive.tries.length - 1];
   const judgement =
     last && situation.ok ? judge(situation.value, { ...last, widthMm: last.widthMm ?? undefined }) : undefined;
@@ -259,7 +268,7 @@ function DriveOnPaper({ drive, unit }: { readonly drive: DriveRecord; readonly u
           By calculation: {ZONE_NAMES[judgement.zone]}, stretch {formatPercent(judgement.strain)}
           {judgement.running &&
             `, lets go at ${formatForce(judgement.running.grip.beltPullN)}, motor shaft load ${formatForce(judgement.running.motorLoadN)}`}
-          . {reasons(judgement).slice(-1)[0]}
+          . {reasons(judgement, driven).slice(-1)[0]}
         </p>
       )}
     </section>

@@ -1,6 +1,7 @@
 import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/proving';
+import { DRIVEN_WORDS, formatNeed } from '@loose-pulley/core/sizing';
 import { CHECK_STATE_NAMES, predictedPull, type Ticket } from '@loose-pulley/core/ticket';
-import { formatForce, parseForce, parseNumber } from '@loose-pulley/core/units';
+import { parseForce, parseNumber } from '@loose-pulley/core/units';
 import { CONDITIONS } from '../cycles/conditions';
 import { happen } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
@@ -13,7 +14,7 @@ import { TextLine } from '../ui/TextLine';
 const pullWords = (ticket: Ticket): string => {
   const predicted = predictedPull(ticket);
   return predicted
-    ? `By calculation drive ${predicted.driveName} lets go at ${formatForce(predicted.trayPullN)} at the tray${predicted.travelAssumed ? ', its travel assumed' : ''}.`
+    ? `By calculation drive ${predicted.driveName} lets go at ${formatNeed(predicted.trayPullN, predicted.driven, true)} at the ${DRIVEN_WORDS[predicted.driven]}${predicted.travelAssumed && predicted.driven !== 'spindle' ? ', its travel assumed' : ''}.`
     : '';
 };
 

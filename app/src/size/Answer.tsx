@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { inHundred, type Odds } from '@loose-pulley/core/odds';
-import { reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
+import { DRIVEN_WORDS, formatNeed, reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
 import type { DriveRecord, Try } from '@loose-pulley/core/ticket';
 import {
   formatGramForce,
@@ -16,7 +16,7 @@ import {
 import { happen } from '../keeping/actions';
 import { usePageKey } from '../keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../store/store';
-import { useTicket } from '../ticket/useTicket';
+import { useDrive, useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { SectionSign } from '../ui/SectionSign';
@@ -107,16 +107,18 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
             source: 'the old belt, cleaned',
           })
       : undefined;
+  const { driven } = useDrive();
   usePageKey('fit', fit);
   usePageKey('keep', keep);
   if (!picked) return <p>No belt in the list can be judged on this drive.</p>;
 
   const { catalogueBelt, judgement } = picked;
   const { running } = judgement;
+  const moved = DRIVEN_WORDS[driven];
   const oddsOf = (one: Candidate | undefined) => one && sizing.odds.answer?.belts[one.catalogueBelt.id];
   const label = beltLabel(catalogueBelt, unit);
   const isBest = picked === ranking.best;
-  const said = reasons(judgement);
+  const said = reasons(judgement, driven);
   const verdict = said[said.length - 1];
   const why = said.slice(0, -1);
   return (
@@ -159,14 +161,14 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
               value={`${formatNewton(running.grip.beltPullN)} · ${formatGramForce(running.grip.beltPullN)}`}
             />
             <Line
-              name="At the tray"
-              note={running.travelAssumed ? 'travel assumed' : undefined}
-              value={`${formatNewton(running.trayPullN)} · ${formatGramForce(running.trayPullN)}`}
+              name={`At the ${moved}`}
+              note={running.travelAssumed && driven !== 'spindle' ? 'travel assumed' : undefined}
+              value={formatNeed(running.trayPullN, driven, true)}
             />
             <Line
-              name="Needed at the tray"
+              name={`Needed at the ${moved}`}
               note={running.needAssumed ? 'assumed' : 'measured'}
-              value={formatNewton(running.needN)}
+              value={formatNeed(running.needN, driven)}
             />
             <Line
               name="Load on motor shaft"

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { FAIL_NAMES, inHundred, MEASURABLE_NAMES, type Odds } from '@loose-pulley/core/odds';
+import { FAIL_NAMES, inHundred, measurableName, type Odds } from '@loose-pulley/core/odds';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import type { OddsView } from './useOdds';
 
@@ -9,7 +9,7 @@ const WORTH = 0.01;
 /** The odds of the belt looked at, what would go wrong first, and what one more measurement would add. */
 export function OddsLine({ odds, view }: { readonly odds: Odds | undefined; readonly view: OddsView }) {
   const { ticket } = useTicket();
-  const { drive } = useDrive();
+  const { drive, driven } = useDrive();
   const worth = view.answer?.values.find(({ gain }) => gain >= WORTH);
   return (
     <section aria-label="Odds" aria-busy={!view.settled} className="grid gap-1 border-y-2 border-ink py-2">
@@ -32,7 +32,7 @@ export function OddsLine({ odds, view }: { readonly odds: Odds | undefined; read
             className="underline decoration-2 underline-offset-4"
             to={`/t/${ticket.id}/measure?drive=${drive.name}`}
           >
-            Measure {MEASURABLE_NAMES[worth.what]}
+            Measure {measurableName(worth.what, driven)}
           </Link>
           : the choice after it is expected to be {Math.max(1, Math.round(100 * worth.gain))} in 100 better.
         </p>

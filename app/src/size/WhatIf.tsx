@@ -1,6 +1,14 @@
 import { useState } from 'react';
-import { WEAKNESS_NAMES, ZONE_NAMES, type Candidate, type Limits, type Situation } from '@loose-pulley/core/sizing';
-import { formatLength, formatNewton, type LengthUnit } from '@loose-pulley/core/units';
+import {
+  DRIVEN_WORDS,
+  formatNeed,
+  WEAKNESS_NAMES,
+  ZONE_NAMES,
+  type Candidate,
+  type Limits,
+  type Situation,
+} from '@loose-pulley/core/sizing';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';
 import { figuresOf, MOTOR_RPM } from './figures';
 
@@ -61,7 +69,7 @@ export function WhatIf({
   readonly unit: LengthUnit;
 }) {
   const { catalogueBelt } = picked;
-  const { limits } = situation;
+  const { limits, driven = 'tray' } = situation;
   const start: Dragged = {
     lengthMm: catalogueBelt.innerLengthMm,
     thicknessMm: catalogueBelt.thicknessMm,
@@ -108,7 +116,7 @@ export function WhatIf({
     slider('thicknessMm', 'Section', length(at.thicknessMm), [0.6, 4, 0.05]),
     slider('hardness', 'Hardness', `${at.hardness} Shore A`, [30, 80, 1]),
     slider('friction', 'Friction', at.friction.toFixed(2), [0.1, 1.2, 0.01]),
-    slider('needN', 'Needed at the tray', formatNewton(at.needN), [0.2, 6, 0.05]),
+    slider('needN', `Needed at the ${DRIVEN_WORDS[driven]}`, formatNeed(at.needN, driven), [0.1, 6, 0.05]),
     slider('motorRpm', 'The motor turns', `${at.motorRpm} rpm`, [300, 9000, 50]),
   ];
   return (

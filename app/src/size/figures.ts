@@ -1,7 +1,8 @@
 import { strokeTimeS, type Belt } from '@loose-pulley/core/drive';
-import { judge, type Judgement, type Situation } from '@loose-pulley/core/sizing';
+import { DRIVEN_WORDS, formatNeed, judge, type Judgement, type Situation } from '@loose-pulley/core/sizing';
 import { drivenSpeed, SPINDLE_TORQUE_NMM } from '@loose-pulley/core/speed';
 import { formatGramForce, formatNewton, formatPercent } from '@loose-pulley/core/units';
+import { capital } from '../ui/capital';
 
 /** How far an ordinary tray comes out, and how fast its motor turns. From memory of the trade, no source; both can be dragged. */
 const STROKE_MM = 140;
@@ -18,7 +19,7 @@ export function figuresOf(
   belt: Belt,
   motorRpm: number,
 ): { readonly judgement: Judgement | undefined; readonly figures: readonly Figure[] } {
-  const { limits } = situation;
+  const { limits, driven = 'tray' } = situation;
   const judgement = judge(situation, belt);
   if (!judgement) return { judgement, figures: [] };
   const stretch = { name: 'Stretch', value: formatPercent(judgement.strain) };
@@ -38,7 +39,7 @@ export function figuresOf(
       stretch,
       { name: 'Pull of a strand, fresh', value: formatNewton(running.freshPullN) },
       { name: 'Belt lets go at', value: formatNewton(running.grip.beltPullN) },
-      { name: 'Tray held back with', value: formatNewton(running.trayPullN) },
+      { name: `${capital(DRIVEN_WORDS[driven])} held back with`, value: formatNeed(running.trayPullN, driven) },
       { name: 'Grip over need', value: `${running.gripRatio.toFixed(2)} times` },
       {
         name: 'Load on the motor shaft',
@@ -47,10 +48,14 @@ export function figuresOf(
       { name: 'Left of the motor, over need', value: `${running.motorLeftRatio.toFixed(2)} times` },
       { name: 'Smallest pulley', value: `${running.bendRatio.toFixed(1)} sections` },
       { name: 'Driven pulley', value: speed?.ok ? `${speed.value.rpm.toFixed(0)} rpm` : 'does not turn' },
-      {
-        name: `${STROKE_MM} mm of travel takes`,
-        value: opens ? `${strokeTimeS(STROKE_MM, travelMm, motorRpm).toFixed(1)} s` : 'it does not open',
-      },
+      ...(driven === 'spindle'
+        ? []
+        : [
+            {
+              name: `${STROKE_MM} mm of travel takes`,
+              value: opens ? `${strokeTimeS(STROKE_MM, travelMm, motorRpm).toFixed(1)} s` : 'it does not open',
+            },
+          ]),
     ],
   };
 }

@@ -1,8 +1,8 @@
 import { createContext, useContext, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { situationOf, type Situation } from '@loose-pulley/core/sizing';
-import { factsOf, type DriveRecord, type Ticket, type TicketRecord } from '@loose-pulley/core/ticket';
+import { situationOf, type Driven, type Situation } from '@loose-pulley/core/sizing';
+import { DRIVEN_OF, factsOf, type DriveRecord, type Ticket, type TicketRecord } from '@loose-pulley/core/ticket';
 import type { Result } from '@loose-pulley/core/units';
 import { useAppSelector } from '../store/store';
 
@@ -26,6 +26,8 @@ export function useDrive(): {
   readonly drive: DriveRecord;
   readonly facts: DriveFacts;
   readonly situation: Result<Situation>;
+  /** What its belt moves. */
+  readonly driven: Driven;
 } {
   const { ticket } = useTicket();
   const [search] = useSearchParams();
@@ -33,7 +35,8 @@ export function useDrive(): {
   const drive = ticket.drives.find(({ name }) => name === letter) ?? ticket.drives[0];
   if (!drive) throw new Error('A ticket keeps at least one drive.');
   const facts = useMemo(() => factsOf(drive), [drive]);
+  const driven = DRIVEN_OF[ticket.loader];
   const limits = useAppSelector(({ settings }) => settings.limits);
-  const situation = useMemo(() => situationOf(facts, { ...drive, limits }), [facts, drive, limits]);
-  return { drive, facts, situation };
+  const situation = useMemo(() => situationOf(facts, { ...drive, limits, driven }), [facts, drive, limits, driven]);
+  return { drive, facts, situation, driven };
 }

@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
-import { DEFAULT_LIMITS, rank, type Situation } from '../sizing';
+import { DEFAULT_LIMITS, limitsFor, rank, type Situation } from '../sizing';
 import {
   ALIKE,
   answerOdds,
   inHundred,
+  measurableName,
   rankByOdds,
   REMEDIES,
   REMEDY_IDS,
@@ -69,6 +70,14 @@ describe('the whole answer', () => {
     });
     expect(pulled.values.map(({ what }) => what)).not.toContain('trayPull');
   });
+});
+
+test('a spindle is not asked for its tray', () => {
+  const spindle = ask({ situation: { ...situation, driven: 'spindle', limits: limitsFor(DEFAULT_LIMITS, 'spindle') } });
+  expect(
+    spindle.values.map(({ what }) => what).filter((what) => what.includes('tray') || what === 'stallPull'),
+  ).toEqual([]);
+  expect(measurableName('trayPull', 'drawer')).toBe('the pull of the drawer on a scale');
 });
 
 describe('remedies', () => {

@@ -6,4 +6,4 @@ export { valueOfMeasuring, type Measurable, type MeasurementValue } from './valu
 export { ALIKE, answerOdds, rankByOdds, type OddsAnswer, type OddsQuestion } from './answer';
 export { willDo, type WillDo } from './willDo';
 export { REMEDIES, REMEDY_IDS, type RemedyId, type RemedyKnown } from './remedies';
-export { FAIL_NAMES, inHundred, MEASURABLE_NAMES } from './words';
+export { FAIL_NAMES, inHundred, measurableName } from './words';

@@ -12,6 +12,8 @@ export type Measurable = 'path' | 'motorDiameter' | 'trayPull' | 'stallPull' | '
 
 /** What a careful reading of each would still leave open, relative; the path in mm. From the methods' own figures. */
 const AFTER = { pathMm: 0.5, motorDiameter: 0.01, trayPull: 0.07, stallPullN: 0.15, trayTravel: 0.03 };
+/** What a spindle does not have. */
+const AT_THE_TRAY: ReadonlySet<Measurable> = new Set(['trayPull', 'stallPull', 'trayTravel']);
 const BINS = 16;
 /** A measurement that would leave more than this share of today's spread is not worth naming. */
 const WORTH_LEFT = 0.6;
@@ -54,7 +56,10 @@ export function valueOfMeasuring(
   ];
   return open
     .filter(
-      ([what, values, left]) => !(what === 'motorDiameter' && situation.drive) && left < WORTH_LEFT * spreadOf(values),
+      ([what, values, left]) =>
+        !(situation.driven === 'spindle' && AT_THE_TRAY.has(what)) &&
+        !(what === 'motorDiameter' && situation.drive) &&
+        left < WORTH_LEFT * spreadOf(values),
     )
     .map(([what, values, left]) => {
       const shown = values.map((value) => value + left * noise());

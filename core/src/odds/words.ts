@@ -1,4 +1,4 @@
-import { WEAKNESS_NAMES } from '../sizing';
+import { DRIVEN_WORDS, WEAKNESS_NAMES, type Driven } from '../sizing';
 import type { Fail } from './odds';
 import type { Measurable } from './value';
 
@@ -12,11 +12,19 @@ export function inHundred(share: number): string {
 /** What goes wrong, in words that finish “it would be by …”. */
 export const FAIL_NAMES: Readonly<Record<Fail, string>> = { ...WEAKNESS_NAMES, speed: 'turning at the wrong speed' };
 
-/** What may be measured next, as it is asked for. */
-export const MEASURABLE_NAMES: Readonly<Record<Measurable, string>> = {
-  path: 'the path, more closely',
-  motorDiameter: 'both pulleys and their distance',
-  trayPull: 'the pull of the tray on a scale',
-  stallPull: 'the pull that holds the tray while the motor stands',
-  trayTravel: 'the tray’s travel over ten turns',
-};
+/** What may be measured next, as it is asked for. @example measurableName('trayPull', 'drawer') // 'the pull of the drawer on a scale' */
+export function measurableName(what: Measurable, driven: Driven): string {
+  const moved = DRIVEN_WORDS[driven];
+  switch (what) {
+    case 'path':
+      return 'the path, more closely';
+    case 'motorDiameter':
+      return 'both pulleys and their distance';
+    case 'trayPull':
+      return `the pull of the ${moved} on a scale`;
+    case 'stallPull':
+      return `the pull that holds the ${moved} while the motor stands`;
+    case 'trayTravel':
+      return `the ${moved}’s travel over ten turns`;
+  }
+}

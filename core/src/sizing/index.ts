@@ -9,6 +9,7 @@ export {
   type Weakness,
   type Zone,
 } from './judge';
+export { DRIVEN_WORDS, formatNeed, limitsFor, type Driven } from './driven';
 export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
 export { schools, type School } from './schools';

@@ -14,6 +14,7 @@ import {
 } from '../drive';
 import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
+import type { Driven } from './driven';
 import { HELD_THROUGH_N, healthyPullN, type Limits, type Surface } from './limits';
 
 /** What a belt is judged against: as much of the drive as is known. */
@@ -38,6 +39,8 @@ export interface Situation {
   readonly travelPerTurnMm?: Combined | undefined;
   /** Where speed matters: what is wanted of the driven pulley. */
   readonly speed?: SpeedWanted | undefined;
+  /** What the belt moves; a tray where nothing is said. */
+  readonly driven?: Driven | undefined;
   readonly limits: Limits;
 }
 

@@ -1,6 +1,7 @@
 import type { DriveFacts } from '../measuring';
 import { ok, refuse, type Result, type SectionShape } from '../units';
 import type { Situation } from './judge';
+import { limitsFor, type Driven } from './driven';
 import { DEFAULT_LIMITS, type Limits, type Surface } from './limits';
 
 /**
@@ -17,6 +18,7 @@ export function situationOf(
     readonly oldShape: SectionShape;
     readonly others?: ReadonlyArray<{ readonly surface: Surface | null }>;
     readonly limits?: Limits;
+    readonly driven?: Driven;
     readonly speed?: {
       readonly motorRpm: number;
       readonly targetRpm: number;
@@ -30,6 +32,7 @@ export function situationOf(
       'Measure the path first: both pulleys and the distance between their shafts, or a string round them.',
     );
   }
+  const { driven = 'tray' } = bench;
   return ok({
     path: facts.path,
     drive: facts.drive,
@@ -42,11 +45,13 @@ export function situationOf(
       thicknessMm: facts.section.value,
       widthMm: bench.oldShape === 'flat' ? facts.width?.value : undefined,
     },
-    trayPullN: facts.trayPull,
-    stallPullN: facts.stallPull,
-    stallPullAtLeastN: facts.stallPullAtLeastN,
+    ...(driven !== 'spindle' && {
+      trayPullN: facts.trayPull,
+      stallPullN: facts.stallPull,
+      stallPullAtLeastN: facts.stallPullAtLeastN,
+      travelPerTurnMm: facts.trayTravel,
+    }),
     otherSurfaces: bench.others?.map(({ surface }) => surface),
-    travelPerTurnMm: facts.trayTravel,
     ...(bench.speed && {
       speed: {
         motorRpm: bench.speed.motorRpm,
@@ -54,7 +59,8 @@ export function situationOf(
         tolerance: bench.speed.tolerancePercent / 100,
       },
     }),
-    limits: bench.limits ?? DEFAULT_LIMITS,
+    driven,
+    limits: limitsFor(bench.limits ?? DEFAULT_LIMITS, driven),
   });
 }
 

@@ -1,4 +1,5 @@
 import { formatPercent } from '../units';
+import { DRIVEN_WORDS, type Driven } from './driven';
 import type { Judgement, Weakness, Zone } from './judge';
 
 /** The zones in words, as the ruler names them. */
@@ -33,9 +34,11 @@ export function marginWord(margin: number): 'ample' | 'fair' | 'thin' | 'none' {
 /**
  * The reasons for or against a belt, most telling first, each a plain sentence.
  *
+ * @param driven what the belt moves, by its name on the machine
  * @example reasons(judgement)[0] // 'Stretch 7.4 %, within the 15 to 20 % that such rubber is meant for.'
  */
-export function reasons(judgement: Judgement): string[] {
+export function reasons(judgement: Judgement, driven: Driven = 'tray'): string[] {
+  const moved = DRIVEN_WORDS[driven];
   const { strain, running, zone, weakest, margin } = judgement;
   const said: string[] = [];
   if (strain <= 0) said.push(`It is ${formatPercent(-strain)} longer than its path and would hang.`);
@@ -45,12 +48,12 @@ export function reasons(judgement: Judgement): string[] {
     const weaker = running.grip.weaker === 'motor' ? 'motor' : 'drive';
     said.push(
       running.gripRatio < 1
-        ? `Once relaxed it slips on the ${weaker} pulley at ${times} of the tray’s need.`
-        : `Once relaxed it still grips ${times} times the tray’s need; the ${weaker} pulley would slip first.`,
+        ? `Once relaxed it slips on the ${weaker} pulley at ${times} of the ${moved}’s need.`
+        : `Once relaxed it still grips ${times} times the ${moved}’s need; the ${weaker} pulley would slip first.`,
     );
     said.push(
       running.motorLeftRatio < 1
-        ? 'Fresh, its load on the bushes leaves the motor less than the tray needs.'
+        ? `Fresh, its load on the bushes leaves the motor less than the ${moved} needs.`
         : `Fresh, it leaves the motor ${running.motorLeftRatio.toFixed(1)} times the need.`,
     );
     if (running.bendRatio < 6) {

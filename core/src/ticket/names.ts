@@ -1,4 +1,5 @@
 import type { Measurand } from '../measuring';
+import type { Driven } from '../sizing';
 import type { CheckState } from '../proving';
 import type { AfterUnplugging, CauseVerdict, ComplaintState, EvidenceKind, Lid, Mains, Offer, Sound } from './arrival';
 import type { FittedBecause, Loader, StationId, StationMark, Ticket, Verdict } from './types';
@@ -31,6 +32,17 @@ export const LOADER_NAMES: Readonly<Record<Loader, string>> = {
   wire: 'tray drawn by wire',
 };
 
+/** What the belts of a machine move. */
+export const DRIVEN_OF: Readonly<Record<Loader, Driven>> = {
+  tray: 'tray',
+  twinTray: 'tray',
+  carousel: 'drawer',
+  slot: 'disc',
+  lift: 'lift',
+  diskDrive: 'spindle',
+  wire: 'tray',
+};
+
 export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   section: 'belt section',
   width: 'belt width',
@@ -41,7 +53,7 @@ export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   centreDistance: 'centre distance',
   trayTravel: 'tray travel per turn',
   trayPull: 'tray pull',
-  stallPull: 'tray held, motor driving',
+  stallPull: 'tray held back',
 };
 
 export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {

@@ -1,10 +1,12 @@
-import { judge, situationOf } from '../sizing';
+import { judge, situationOf, type Driven } from '../sizing';
+import { DRIVEN_OF } from './names';
 import { factsOf } from './summary';
 import type { Ticket } from './types';
 
 /** The pull at which a belt should let go at the tray, by calculation. */
 export interface PredictedPull {
   readonly driveName: string;
+  readonly driven: Driven;
   readonly trayPullN: number;
   /** Whether the tray's travel for a turn was assumed rather than counted. */
   readonly travelAssumed: boolean;
@@ -20,11 +22,16 @@ export interface PredictedPull {
 export function predictedPull(ticket: Ticket): PredictedPull | undefined {
   for (const drive of ticket.drives) {
     const last = drive.tries.findLast(({ verdict }) => verdict === 'right');
-    const situation = last && situationOf(factsOf(drive), drive);
+    const situation = last && situationOf(factsOf(drive), { ...drive, driven: DRIVEN_OF[ticket.loader] });
     if (!last || !situation?.ok) continue;
     const running = judge(situation.value, { ...last, widthMm: last.widthMm ?? undefined })?.running;
     if (running) {
-      return { driveName: drive.name, trayPullN: running.trayPullN, travelAssumed: running.travelAssumed };
+      return {
+        driveName: drive.name,
+        driven: DRIVEN_OF[ticket.loader],
+        trayPullN: running.trayPullN,
+        travelAssumed: running.travelAssumed,
+      };
     }
   }
   return undefined;

@@ -1,4 +1,5 @@
 import { NEWTON_PER_KGF } from './constants';
+import { parseLength } from './parseLength';
 import { parseNumber } from './parseNumber';
 import { ok, refuse, type Result } from './result';
 
@@ -16,6 +17,9 @@ const UNITS: ReadonlyArray<readonly [RegExp, number]> = [
  */
 export function parseForce(text: string): Result<number> {
   const trimmed = text.trim();
+  if (parseLength(trimmed, 'mm').ok && /(mm|cm|in|inch|")$/i.test(trimmed)) {
+    return refuse(`Read “${trimmed}”, a length. A pull is in N, or in grams as a scale shows it: 2.6 or 265 g.`);
+  }
   for (const [ending, factorN] of UNITS) {
     if (!ending.test(trimmed)) continue;
     const number = parseNumber(trimmed.replace(ending, ''));

@@ -90,6 +90,11 @@ describe('belt sizes', () => {
   });
 });
 
+test.each(['40 mm', '1.5 in', '2"'])('%s is a length and no pull, and that is said', (text) => {
+  const read = parseForce(text);
+  expect(read.ok ? '' : read.problem).toContain('a length. A pull is in N');
+});
+
 test('a pull is read in newtons or as a scale shows it (standard gravity 9.80665)', () => {
   expect(value(parseForce('150 g'))).toBeCloseTo(1.471, 3);
   expect(value(parseForce('1,4 N'))).toBe(1.4);

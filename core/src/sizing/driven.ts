@@ -1,0 +1,53 @@
+import { formatForce, formatNewton } from '../units';
+import type { Limits } from './limits';
+
+/** What a belt moves, as it is called on the machine, and how that bears on what is taken until it is measured. */
+export type Driven = 'tray' | 'drawer' | 'lift' | 'disc' | 'spindle';
+
+export const DRIVEN_WORDS: Readonly<Record<Driven, string>> = {
+  tray: 'tray',
+  drawer: 'drawer',
+  lift: 'drawer',
+  disc: 'disc',
+  spindle: 'spindle',
+};
+
+/**
+ * How many times a tray's pull each needs. A lift or clamp about twice; rollers of a slot loader 1.5 to 3 N against a
+ * tray's 1.4. From memory of the trade, no source.
+ */
+const NEED_TIMES: Readonly<Record<Exclude<Driven, 'spindle'>, number>> = { tray: 1, drawer: 1, lift: 2, disc: 1.6 };
+/** Torque at the motor that turns a spindle, N·mm: 0.3 to 0.8. From memory of the trade, no source. */
+const SPINDLE_NMM = { best: 0.55, std: 0.125 };
+
+/**
+ * The bench's limits for what the belt moves. A spindle has no travel: its need is a torque, carried as the pull at a
+ * radius of 1 mm (s = 2πη, so that M = F·s/2πη is the same figure in N·mm).
+ *
+ * @example limitsFor(DEFAULT_LIMITS, 'lift').trayPullN.best // 2.8
+ */
+export function limitsFor(limits: Limits, driven: Driven): Limits {
+  if (driven === 'spindle') {
+    const efficiency = { best: 0.95, std: 0 };
+    return {
+      ...limits,
+      trayPullN: SPINDLE_NMM,
+      efficiency,
+      travelPerTurnMm: { best: 2 * Math.PI * efficiency.best, std: 0 },
+    };
+  }
+  const times = NEED_TIMES[driven];
+  const { best, std } = limits.trayPullN;
+  return { ...limits, trayPullN: { best: best * times, std: std * times } };
+}
+
+/**
+ * A need, or what answers it, in words: newtons at a tray, newton millimetres at a spindle.
+ *
+ * @param long as a scale shows it too
+ * @example formatNeed(0.55, 'spindle') // '0.55 N·mm'
+ */
+export function formatNeed(value: number, driven: Driven, long = false): string {
+  if (driven === 'spindle') return Number.isFinite(value) ? `${value.toFixed(2)} N·mm` : '–';
+  return long ? formatForce(value) : formatNewton(value);
+}
