@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, odds, openTicket, reading, take, test, worksIn } from './bench';
+import { expect, kept, measureBoothDeck, odds, oddsSettled, openTicket, reading, take, test, worksIn } from './bench';
 
 const HELD = 'Tray held back';
 const readings = (page: Page) => page.getByRole('complementary', { name: 'Readings' });
@@ -29,6 +29,7 @@ test('the tray held while the motor drives: in grams, never in mm; by a slipping
   await expect(async () => expect(await worksIn(page)).toBeGreaterThan(weak)).toPass();
   await kept(page);
   await page.reload();
+  await oddsSettled(page);
   await page.keyboard.press('Alt+4');
   await expect(reading(page, HELD)).toHaveValue('0.1');
 });
@@ -62,4 +63,27 @@ test('a further pulley that drives something may be oily by itself, and the odds
   const clean = await best();
   await page.getByLabel('Surface of pulley 1').selectOption({ label: 'oily' });
   await expect(async () => expect(await best()).toBeLessThan(clean - 10)).toPass();
+});
+
+test('on a disk drive there is no tray: its need is a torque, and nothing asks for a tray', async ({ page }) => {
+  await openTicket(page, 'Tarnbeck K3 data drive');
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('radio', { name: 'disk drive, spindle belt' }).click();
+  await page.keyboard.press('Alt+4');
+  await measureBoothDeck(page);
+  await expect(page.getByText('never force the spindle')).toBeVisible();
+  await expect(page.getByText(/travel and pull/)).toHaveCount(0);
+  await page.keyboard.press('Alt+5');
+  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
+  await expect(answer).toContainText(/Needed at the spindle assumed\s*0\.55 N·mm/);
+  await worksIn(page);
+  await expect(answer).not.toContainText(/tray/i);
+  // A carousel's drawer is called so, and its pull is taken in newtons.
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('radio', { name: 'carousel' }).click();
+  await page.keyboard.press('Alt+4');
+  await page.getByText('Drawer: travel and pull').click();
+  await take(page, 'Drawer pull', '2.2');
+  await page.keyboard.press('Alt+5');
+  await expect(answer).toContainText(/Needed at the drawer measured\s*2\.2 N/);
 });
