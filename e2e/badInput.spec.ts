@@ -1,4 +1,4 @@
-import { expect, measureBoothDeck, openTicket, reading, take, test } from './bench';
+import { expect, measureBoothDeck, openTicket, reading, take, test, worksIn } from './bench';
 
 test.beforeEach(async ({ page }) => openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2'));
 
@@ -73,6 +73,28 @@ test('a belt no longer than its own section, or shorter than can stretch, is sai
   await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
   await page.getByRole('slider', { name: /Stretch ruler/ }).press('Home');
   await expect(page.getByRole('complementary', { name: 'The belt to fit' })).toContainText(/too tight|firm/i);
+});
+
+test('limits that cannot be are refused in words, and the odds go on by those before', async ({ page }) => {
+  await measureBoothDeck(page);
+  await page.keyboard.press('Alt+5');
+  const before = await worksIn(page);
+  await page.getByText('What it is judged by').click();
+  for (const [label, text, problem] of [
+    [/^Friction, clean/, '3', /Read 3\. Allowed:/],
+    [/^Motor stall over the healthy need/, '-2', /Read -2\. Allowed:/],
+    [/^Tray pull, until measured/, 'much', /Read “much”|not a number/],
+    [/^Stretch that is the most/, '9', /Read 9\. Allowed:/],
+  ] as const) {
+    const field = page.getByLabel(label).first();
+    await field.fill(text);
+    await expect(page.getByRole('alert').filter({ hasText: problem })).toBeVisible();
+    await expect(field).toHaveValue(text);
+    await field.fill('');
+    await field.blur();
+  }
+  await page.reload();
+  expect(await worksIn(page)).toBe(before);
 });
 
 test('a line that cannot be read says why and leaves the line alone', async ({ page }) => {

@@ -30,6 +30,30 @@ test('a typing caliper walks the readings, one number and Enter each', async ({ 
   await expect(page.getByText('127.1').first()).toBeVisible();
 });
 
+test('a caliper that repeats is told from two things alike; one that babbles is said, and the walk goes on', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await reading(page, 'Motor pulley').focus();
+  await caliper(page, '6.00');
+  await caliper(page, '6.00');
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+  const readings = page.getByRole('complementary', { name: 'Readings' });
+  await expect(readings.getByText('Read 6.00 twice at once. Does the caliper repeat?')).toBeVisible();
+  await expect(reading(page, 'Drive pulley')).toHaveValue('6.00');
+  // The next number takes the place of the one that was refused.
+  await caliper(page, '24.80');
+  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+  await caliper(page, '0x7F#--');
+  await expect(readings.getByText(/Read “0x7F#--”/)).toBeVisible();
+  await expect(reading(page, 'Shafts')).toHaveValue('0x7F#--');
+  await caliper(page, '38.20');
+  await expect(reading(page, 'Shafts')).toHaveValue('38.2');
+  // Two pulleys really alike are kept on purpose.
+  await reading(page, 'Motor pulley').fill('38.2');
+  await expect(page.getByText('127.1').first()).toBeVisible();
+});
+
 test('a burst with no field focused is a reading and never a shortcut', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   await page.getByRole('heading', { level: 1 }).click();

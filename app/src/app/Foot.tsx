@@ -8,7 +8,7 @@ import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
 import { Button } from '../ui/Button';
 import { useDescribe } from './useDescribe';
 
-const SAVING = { kept: 'Kept on this machine', saving: 'Keeping…', failed: 'Not kept' } as const;
+const SAVING = { kept: 'Kept', saving: 'Keeping…', failed: 'Not kept' } as const;
 
 /** The strip along the bottom of every page: whether all is kept, undo, and what was last said. */
 export function Foot() {
@@ -21,7 +21,7 @@ export function Foot() {
   const target = open && undoTarget(open.record);
   const back = open && redoTarget(open.record);
   return (
-    <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
+    <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
       {!open && count > 0 && (
         <span>
           {count} {count === 1 ? 'ticket' : 'tickets'} kept on this machine
@@ -31,6 +31,9 @@ export function Foot() {
         <>
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
             {open.access === 'writer' ? SAVING[open.saving] : 'Read only'}
+            {open.access === 'writer' && open.saving === 'kept' && (
+              <span className="max-sm:sr-only"> on this machine</span>
+            )}
           </span>
           <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => void dispatch(undo())}>
             Undo{target && describe ? `: ${describe(target, open.record.ticket, unit)}` : ''}

@@ -12,7 +12,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
   usePageKey('power', () => canWrite && dispatch(sayMoment(mains?.state === 'plugged' ? 'unplugged' : 'power')));
   const danger = mains !== null && mains.state !== 'unplugged';
   return (
-    <span className="inline-flex items-center gap-1.5">
+    <span className="inline-flex items-center gap-1.5 max-sm:order-1">
       <label htmlFor="mains" className="font-semibold">
         Mains
       </label>
@@ -50,7 +50,7 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
   const dispatch = useAppDispatch();
   usePageKey('lid', () => canWrite && dispatch(sayMoment(ticket.lid?.state === 'on' ? 'lidOff' : 'lid')));
   return (
-    <span className="inline-flex items-center gap-1.5">
+    <span className="inline-flex items-center gap-1.5 max-sm:order-1">
       <label htmlFor="lid" className="font-semibold">
         Lid
       </label>

@@ -19,6 +19,7 @@ import {
 import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
 import { happen } from '../keeping/actions';
+import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../store/openTicket';
 import { store, useAppDispatch, useAppSelector, useUnit } from '../store/store';
 
@@ -30,6 +31,8 @@ export function figure(measurand: Measurand, amount: number, unit: LengthUnit): 
 }
 
 const NO_AUX: Aux = {};
+/** One caliper serves all fields. */
+const watch = new RepeatWatch();
 
 /** A field for one reading of a drive: what it shows, what was refused, and how it takes a text. */
 export interface ReadingControl {
@@ -90,6 +93,7 @@ export function useReading(
   const put = (next: Reading): boolean => {
     const taken = dispatch(happen({ type: 'readingTaken', driveId: drive.id, reading: next }));
     if (taken) {
+      watch.taken(next.typed, field, performance.now());
       dispatch(drafted({ field, draft: null }));
       setMayKeep(false);
     }
@@ -104,6 +108,10 @@ export function useReading(
       dispatch(drafted({ field, draft: null }));
       if (reading) dispatch(happen({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
       return true;
+    }
+    if (!keepAnyway && watch.repeats(text, field, performance.now())) {
+      setMayKeep(true);
+      return refuse(text, `Read ${text.trim()} twice at once. Does the caliper repeat? Measure this one, or keep it.`);
     }
     const amount = parseAmount(method, text, unit);
     if (!amount.ok) return refuse(text, amount.problem);

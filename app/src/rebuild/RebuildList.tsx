@@ -128,6 +128,16 @@ function BackStep({
   const side = pinOneSide(`${step.facts.pinOne ?? ''} ${step.orientation}`);
   const belt = step.kind === 'belt';
   const ready = !belt || asked.size === BELT_ASKS.length;
+  const allBack = (
+    <Button
+      look={next ? 'strong' : 'plain'}
+      disabled={!canWrite || !ready}
+      aria-label={off > 1 ? `All ${off} of number ${step.number} back` : `Number ${step.number} back`}
+      onClick={() => back(off)}
+    >
+      {off > 1 ? `All ${off} back` : 'Back'}
+    </Button>
+  );
   return (
     <div className="grid gap-2 py-2">
       <div className="flex flex-wrap items-center gap-3">
@@ -162,14 +172,7 @@ function BackStep({
             fewer
           </Button>
         )}
-        <Button
-          look={next ? 'strong' : 'plain'}
-          disabled={!canWrite || !ready}
-          aria-label={off > 1 ? `All ${off} of number ${step.number} back` : `Number ${step.number} back`}
-          onClick={() => back(off)}
-        >
-          {off > 1 ? `All ${off} back` : 'Back'}
-        </Button>
+        {!belt && allBack}
       </div>
       {step.pictureIds.length > 0 && (
         <div className="flex flex-wrap gap-2 pl-12">
@@ -213,6 +216,7 @@ function BackStep({
           ))}
         </fieldset>
       )}
+      {belt && <div className="pl-12">{allBack}</div>}
     </div>
   );
 }

@@ -52,7 +52,7 @@ export function LimitsTable() {
           const [name, unit, least, most] = SPREADS[key];
           const spread = limits[key];
           return (
-            <div key={key} className="flex flex-wrap gap-3">
+            <div key={key} role="group" aria-label={name} className="flex flex-wrap gap-3">
               <NumberLine
                 label={name}
                 unit={unit}
@@ -76,7 +76,7 @@ export function LimitsTable() {
           const put = (changes: Partial<Spread>) =>
             set({ friction: { ...limits.friction, [surface]: { ...spread, ...changes } } });
           return (
-            <div key={surface} className="flex flex-wrap gap-3">
+            <div key={surface} role="group" aria-label={`Friction, ${surface}`} className="flex flex-wrap gap-3">
               <NumberLine
                 label={`Friction, ${surface}`}
                 unit="of 1"
