@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import type { Drive } from '../drive';
+import { innerPath, type Drive } from '../drive';
 import { drivenSpeed, readPulses, strobePath, strobeRing } from '.';
 
 const drive: Drive = {
@@ -25,6 +25,27 @@ describe('speed of the driven pulley', () => {
     // E 3.605, A 3.6, λ 1.092: stiffness 10.97 N; 0.5/12.97 = 0.03855 N over 1.092 × 10.97.
     expect(creep).toBeCloseTo(0.0032, 4);
     expect(rpm).toBeCloseTo(2400 * ratio * (1 - creep), 9);
+  });
+  /** Two flat pulleys with an unloaded belt that is just not slack, so that nothing thins and nothing creeps. */
+  const unloaded = (motorMm: number, driveMm: number, thicknessMm: number, motorRpm: number): number => {
+    const pulley = (bottomDiameterMm: number) => ({ bottomDiameterMm, groove: { form: 'flat' } as const });
+    const of = { motor: pulley(motorMm), drive: pulley(driveMm), centreDistanceMm: 2000, crossed: false };
+    const path = innerPath(of);
+    if (!path.ok) throw new Error(path.problem);
+    const found = drivenSpeed(of, belt(path.value.lengthMm * (1 - 1e-6), thicknessMm), motorRpm, {
+      hardnessShoreA: 60,
+      loadTorqueNmm: 0,
+    });
+    if (!found.ok) throw new Error(found.problem);
+    return found.value.rpm;
+  };
+  test('a handbook’s line shaft: 150 rpm by 750 on 450 mm, then 900 on 150 mm, is 1,500 rpm (Khurmi and Gupta; from memory)', () => {
+    expect(unloaded(900, 150, 1e-3, unloaded(750, 450, 1e-3, 150))).toBeCloseTo(1500, 0);
+  });
+  test('a handbook’s thick belt: 200 rpm by 600 mm and 5 mm of belt is 300 rpm on 398 mm, not on 400 (as above)', () => {
+    // (600 + 5)·200/300 − 5 = 398.3; left out, the thickness would give 400.
+    expect(unloaded(600, 398.33, 5, 200)).toBeCloseTo(300, 1);
+    expect(unloaded(600, 400, 5, 200)).toBeLessThan(299);
   });
   test('a thicker belt turns it faster, a heavier load slower, and a hanging one is refused', () => {
     expect(speed(116, 1.5).rpm).toBeGreaterThan(speed(116).rpm);
