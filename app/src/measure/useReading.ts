@@ -17,18 +17,12 @@ import {
   type Reading,
 } from '@loose-pulley/core/measuring';
 import type { DriveRecord } from '@loose-pulley/core/ticket';
-import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { figure } from './figure';
 import { happen } from '../keeping/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../store/openTicket';
 import { store, useAppDispatch, useAppSelector, useUnit } from '../store/store';
-
-/** A reading's amount as it stands in its field: to the hundredth or the thousandth inch, trailing noughts off. */
-export function figure(measurand: Measurand, amount: number, unit: LengthUnit): string {
-  if (isForce(measurand)) return String(Number(amount.toFixed(2)));
-  if (unit === 'in') return (amount / MM_PER_INCH).toFixed(3);
-  return amount.toFixed(2).replace(/0$/, '');
-}
 
 const NO_AUX: Aux = {};
 /** One caliper serves all fields. */

@@ -16,7 +16,7 @@ import {
   type DriveRecord,
 } from '@loose-pulley/core/ticket';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
-import { figure } from '../measure/useReading';
+import { figure } from '../measure/figure';
 import { useUnit } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { CATALOGUE, sameSection, type CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
 import {
   judge,
   rank,
@@ -17,7 +17,7 @@ import { rankByOdds } from '@loose-pulley/core/odds';
 import type { Try } from '@loose-pulley/core/ticket';
 import type { LengthUnit } from '@loose-pulley/core/units';
 import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
-import { figure } from '../measure/useReading';
+import { rulerRows } from './rulerRows';
 import { useOdds, type OddsView } from './useOdds';
 
 /** Everything the Size station shows, derived from the readings and the belt that is looked at. */
@@ -32,32 +32,6 @@ export interface Sizing {
   readonly rows: readonly RulerRow[];
   /** The old belt, judged as the belt it is. */
   readonly old: Judgement | undefined;
-}
-
-/** The ruler's lines: each reading as a bar, each school that would buy as a flag. */
-function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit): RulerRow[] {
-  const readings = facts.results.flatMap(({ reading, read, odd }): RulerRow[] => {
-    if (!read || (reading.measurand !== 'oldBelt' && reading.measurand !== 'stringPath')) return [];
-    const path = reading.measurand === 'stringPath';
-    const how = path ? 'string' : (findMethod(reading.method)?.label ?? reading.method);
-    const label = `${path ? '' : read.lowerBound ? 'at least, ' : 'old belt, '}${how} ${figure(reading.measurand, reading.amount, unit)}`;
-    const kind = read.lowerBound ? 'bound' : odd ? 'odd' : path ? 'path' : 'reading';
-    return [{ id: reading.id, label, valueMm: read.value, halfMm: 2 * read.std, kind }];
-  });
-  // Schools that would buy the same belt share a flag.
-  const buyers = new Map<string, { names: string[]; pick: CatalogueBelt }>();
-  for (const { name, pick } of found) {
-    if (!pick) continue;
-    const buyer = buyers.get(pick.id) ?? { names: [], pick };
-    buyer.names.push(name);
-    buyers.set(pick.id, buyer);
-  }
-  const flags = [...buyers.values()].map(({ names, pick }): RulerRow => {
-    const [first = '', ...others] = names;
-    const label = others.length > 1 ? `${first} and ${others.length} more` : names.join(', ');
-    return { id: pick.id, label, valueMm: pick.innerLengthMm, kind: 'school' };
-  });
-  return [...readings, ...flags];
 }
 
 /**
