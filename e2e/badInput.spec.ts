@@ -86,7 +86,7 @@ test('limits that cannot be are refused in words, and the odds go on by those be
     [/^Tray pull, until measured/, 'much', /Read “much”|not a number/],
     [/^Stretch that is the most/, '9', /Read 9\. Allowed:/],
   ] as const) {
-    const field = page.getByLabel(label).first();
+    const field = page.getByRole('textbox', { name: label });
     await field.fill(text);
     await expect(page.getByRole('alert').filter({ hasText: problem })).toBeVisible();
     await expect(field).toHaveValue(text);
