@@ -12,7 +12,7 @@ const FIRST_LOAD = [
   /core\/src\/ticket\/(apply|arrival|index|names|record|summary|types)\./,
   /core\/src\/proving\/(cycles|proof)/,
   /core\/src\/strip\/(strip|order|loops|rounds|types)\./,
-  /core\/src\/sizing\/(limits|situation)/,
+  /core\/src\/sizing\/(limits|situation|driven)/,
   /preload-helper/,
   /app\/src\/(app|store|keys|clock\/(?!Ticking|ring|useNow))/,
   /app\/src\/(keeping\/(?!pictures|sweep)|ui\/(?!NumberLine|SectionSign|Sheet))/,

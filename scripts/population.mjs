@@ -87,7 +87,7 @@ const table = ([head, ...rows]) =>
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   ensurePackages();
-  const drives = Number(process.argv.find((word) => /^\d+$/.test(word)) ?? 1000);
+  const drives = Number(process.argv.find((word) => /^\d+$/.test(word)) ?? 1500);
   const { scores, calibration } = await playClasses(drives);
   const text = `# How the ways of choosing do
 

@@ -36,7 +36,7 @@ export function SizePage() {
   const onMove = useMovePulley(drive, canWrite);
   if (situation.ok) return <Sized situation={situation.value} facts={facts} />;
   return (
-    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="bg-sheet px-5 py-3">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
@@ -92,7 +92,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
     ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
     : '';
   return (
-    <div className="grid lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-2 pb-4">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
