@@ -179,7 +179,8 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     // What was read of the motor was read through a belt, whose bushes took their part.
     const heldNmm = stallPullN ? dragMm * Math.max(0, HELD_THROUGH_N.best + HELD_THROUGH_N.std * z()) : 0;
     worlds.stallTorqueNmm[i] = motorTorqueNmm(stallN(needN), gearing) + heldNmm;
-    worlds.grooveLogRatio[i] = Math.log(1.6) + 0.15 * z();
+    // The old section itself lay in the groove, whatever the rest of this draw is like.
+    worlds.grooveLogRatio[i] = Math.max(0, Math.log(1.6) + 0.15 * z());
     worlds.lengthWithin[i] = 2 * random() - 1;
     worlds.trayPullN[i] = needN;
     worlds.travelPerTurnMm[i] = gearing.travelPerTurnMm;

@@ -33,6 +33,25 @@ test('the oracle, who knows the drive and not its belt, is worth more than all t
   expect(played.closed.ceiling).toBeUndefined();
 });
 
+test('playing the ceiling changes nobody’s drives, and it does no worse than chance would have it', () => {
+  const [without, withIt] = [false, true].map((ceiling) =>
+    playPopulation('weakMotor', 12, 3, DEFAULT_LIMITS, { ceiling }),
+  );
+  const others = (scores = withIt?.scores ?? []) =>
+    scores.filter(({ player }) => player.startsWith('ours') || player.startsWith('s') || player === 'hindsight');
+  expect(others()).toEqual(others(without?.scores));
+  const score = (player: string) => withIt?.scores.find((one) => one.player === player)?.right ?? NaN;
+  expect(score('ceiling')).toBeLessThanOrEqual(score('hindsight'));
+  expect(score('ceiling')).toBeGreaterThanOrEqual(score('school:oneUnderString'));
+  expect(withIt?.closed.ceiling).toBeDefined();
+});
+
+test('more draws for each ranking are still the same drives', () => {
+  const [few, many] = [200, 600].map((draws) => playPopulation('all', 8, 5, DEFAULT_LIMITS, { draws }));
+  const singles = (scores = few?.scores ?? []) => scores.filter(({ player }) => player.startsWith('single'));
+  expect(singles()).toEqual(singles(many?.scores));
+});
+
 test('a gap’s share: half of it is half; its standard error falls with the root of the drives', () => {
   const [player, floor, top] = [
     [1, 1, 0, 1],
