@@ -7,7 +7,7 @@ import { defineConfig } from 'vite';
 const FIRST_LOAD = [
   /node_modules\/(react|react-dom|scheduler|react-redux|redux|redux-thunk|reselect|immer|@reduxjs|react-router|use-sync-external-store|localforage|nanoid|get-nonce)\//,
   /node_modules\/@radix-ui\/(react-toggle|react-toggle-group|react-roving-focus|react-collection|react-slot|react-context|react-primitive|primitive|react-compose-refs|react-direction|react-id|react-use-[a-z-]+)\//,
-  /core\/src\/(units|geometry|rubber|drive|measuring\/(?!line|howTo|oddReason|sameWay)|planning)/,
+  /core\/src\/(units\/(?!beltSize)|geometry|rubber|drive|measuring\/(?!line|howTo|oddReason|sameWay)|planning)/,
   /core\/src\/statistics\/combine/,
   /core\/src\/ticket\/(apply|arrival|index|names|record|summary|types)\./,
   /core\/src\/proving\/(cycles|proof)/,
@@ -35,6 +35,8 @@ export default defineConfig({
     // Every browser that runs this knows modulepreload.
     modulePreload: { polyfill: false },
     rolldownOptions: {
+      // A library names its classes by a call, which alone would keep an unused one in the first load.
+      treeshake: { manualPureFunctions: ['__name'] },
       output: {
         // Not with everything that its parts may lead to: a room's door leads to rooms that only later pages enter.
         codeSplitting: {

@@ -2,19 +2,15 @@ import { ACTION_NAMES, RESULT_NAMES } from '../proving';
 import { findMethod, isForce } from '../measuring';
 import { beltLabel, formatLength, formatNewton, type LengthUnit } from '../units';
 import type { TicketEvent } from './events';
+import { LID_NAMES, MAINS_NAMES, MARK_NAMES, MEASURAND_NAMES, STATION_NAMES } from './names';
 import {
   AFTER_UNPLUGGING_NAMES,
   CHECK_STATE_NAMES,
   EVIDENCE_NAMES,
-  LID_NAMES,
-  MAINS_NAMES,
-  MARK_NAMES,
-  MEASURAND_NAMES,
   OFFER_NAMES,
-  STATION_NAMES,
   VERDICT_NAMES,
   VERDICT_STATE_NAMES,
-} from './names';
+} from './stationNames';
 import type { StationId, Ticket } from './types';
 
 /** Where on the ticket an event acted: what undo says and where it leads. */

@@ -14,24 +14,26 @@ export {
   type TicketRecord,
 } from './record';
 export {
-  AFTER_UNPLUGGING_NAMES,
-  CHECK_STATE_NAMES,
-  COMPLAINT_STATE_NAMES,
   DRIVEN_OF,
-  EVIDENCE_NAMES,
-  FITTED_BECAUSE_NAMES,
   headline,
   LID_NAMES,
   LOADER_NAMES,
   MAINS_NAMES,
   MARK_NAMES,
   MEASURAND_NAMES,
+  STATION_NAMES,
+} from './names';
+export {
+  AFTER_UNPLUGGING_NAMES,
+  CHECK_STATE_NAMES,
+  COMPLAINT_STATE_NAMES,
+  EVIDENCE_NAMES,
+  FITTED_BECAUSE_NAMES,
   OFFER_NAMES,
   SOUND_NAMES,
-  STATION_NAMES,
   VERDICT_NAMES,
   VERDICT_STATE_NAMES,
-} from './names';
+} from './stationNames';
 export { describeEvent, eventPlace, type EventPlace } from './describe';
 export { factsOf, grooveOf, nextStation, picturesNamed, summarise, type TicketSummary } from './summary';
 export { carryOver, knownFrom, type KnownFrom } from './carryOver';
