@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { CATALOGUE } from '../catalogue';
 import { fitBelt, shaftLoadN, type Drive } from '../drive';
 import { sectionAreaMm2, strandPullN } from '../rubber';
-import { DEFAULT_LIMITS, HELD_THROUGH_N, judge, type Situation } from '../sizing';
+import { DEFAULT_LIMITS, judge, type Situation } from '../sizing';
 import { drawWorlds, evenly, FAILS, oddsOf, playBelts, valueOfMeasuring, weighed, type OddsBelt } from '.';
 
 const drive: Drive = {
@@ -35,7 +35,7 @@ describe('the tray held while the motor drives', () => {
     const worlds = drawWorlds(situation({ trayPullN: { value: 1.4, std: 0.1 }, ...more }), 2000, 3);
     return Array.from(worlds.stallTorqueNmm, (stall, i) => {
       // What the bushes took under the belt that it was held through is added back to what was read.
-      const bushesNmm = more.stallPullN ? HELD_THROUGH_N.best * (worlds.dragMm[i] ?? 0) : 0;
+      const bushesNmm = more.stallPullN ? DEFAULT_LIMITS.heldThroughN.best * (worlds.dragMm[i] ?? 0) : 0;
       return (stall - bushesNmm) / (worlds.needTorqueNmm[i] ?? 1);
     });
   };

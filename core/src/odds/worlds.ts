@@ -1,6 +1,6 @@
 import { bushShare, grooveFriction, innerPath, motorTorqueNmm, othersGripShare } from '../drive';
 import { youngModulusMpa } from '../rubber';
-import { HELD_THROUGH_N, otherSurface, type Situation, type Spread } from '../sizing';
+import { otherSurface, type Situation, type Spread } from '../sizing';
 import { seeded, type Combined, type Random } from '../statistics';
 
 /**
@@ -177,7 +177,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     worlds.stretchMost[i] = limits.stretchComfortable + (limits.stretchMost - limits.stretchComfortable) * random();
     worlds.needTorqueNmm[i] = motorTorqueNmm(needN, gearing);
     // What was read of the motor was read through a belt, whose bushes took their part.
-    const heldNmm = stallPullN ? dragMm * Math.max(0, HELD_THROUGH_N.best + HELD_THROUGH_N.std * z()) : 0;
+    const heldNmm = stallPullN ? dragMm * Math.max(0, limits.heldThroughN.best + limits.heldThroughN.std * z()) : 0;
     worlds.stallTorqueNmm[i] = motorTorqueNmm(stallN(needN), gearing) + heldNmm;
     // The old section itself lay in the groove, whatever the rest of this draw is like.
     worlds.grooveLogRatio[i] = Math.max(0, Math.log(1.6) + 0.15 * z());

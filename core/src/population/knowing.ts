@@ -1,6 +1,6 @@
 import { bushShare, grooveFriction, innerPath, motorTorqueNmm, type Drive } from '../drive';
 import type { Worlds } from '../odds';
-import { HELD_THROUGH_N, type Situation, type Surface } from '../sizing';
+import type { Situation, Surface } from '../sizing';
 import { seeded, type Random } from '../statistics';
 import { drawDrive, type TrueDrive } from './drive';
 
@@ -44,7 +44,7 @@ export function ceilingWorlds(
   situation: Situation,
   random: Random,
 ): { readonly worlds: Worlds; readonly weights: Float64Array } | undefined {
-  const { drive, path, trayPullN, stallPullN, motorSurface, driveSurface } = situation;
+  const { drive, path, trayPullN, stallPullN, motorSurface, driveSurface, limits } = situation;
   const inner = drive && innerPath(drive);
   if (!drive || !inner?.ok || !trayPullN) return undefined;
   const likely = pool
@@ -65,7 +65,7 @@ export function ceilingWorlds(
   const stallNmm = (one: TrueDrive): number =>
     stallPullN
       ? motorTorqueNmm(one.trayPullN + stallPullN.value + stallPullN.std * bell(), one) +
-        bushMm(one, drive, wrapsRad) * (HELD_THROUGH_N.best + HELD_THROUGH_N.std * bell())
+        bushMm(one, drive, wrapsRad) * (limits.heldThroughN.best + limits.heldThroughN.std * bell())
       : one.stallTorqueNmm;
   const worlds: Worlds = {
     count: likely.length,

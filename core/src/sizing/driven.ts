@@ -13,14 +13,6 @@ export const DRIVEN_WORDS: Readonly<Record<Driven, string>> = {
 };
 
 /**
- * How many times a tray's pull each needs. A lift or clamp about twice; rollers of a slot loader 1.5 to 3 N against a
- * tray's 1.4. From memory of the trade, no source.
- */
-const NEED_TIMES: Readonly<Record<Exclude<Driven, 'spindle'>, number>> = { tray: 1, drawer: 1, lift: 2, disc: 1.6 };
-/** Torque at the motor that turns a spindle, N·mm: 0.3 to 0.8. From memory of the trade, no source. */
-const SPINDLE_NMM = { best: 0.55, std: 0.125 };
-
-/**
  * The bench's limits for what the belt moves. A spindle has no travel: its need is a torque, carried as the pull at a
  * radius of 1 mm (s = 2πη, so that M = F·s/2πη is the same figure in N·mm).
  *
@@ -31,12 +23,12 @@ export function limitsFor(limits: Limits, driven: Driven): Limits {
     const efficiency = { best: 0.95, std: 0 };
     return {
       ...limits,
-      trayPullN: SPINDLE_NMM,
+      trayPullN: limits.spindleTorqueNmm,
       efficiency,
       travelPerTurnMm: { best: 2 * Math.PI * efficiency.best, std: 0 },
     };
   }
-  const times = NEED_TIMES[driven];
+  const times = { tray: 1, drawer: 1, lift: limits.liftTimes, disc: limits.rollerTimes }[driven];
   const { best, std } = limits.trayPullN;
   return { ...limits, trayPullN: { best: best * times, std: std * times } };
 }

@@ -1,4 +1,4 @@
-export { DEFAULT_LIMITS, healthyPullN, HELD_THROUGH_N, type Limits, type Spread, type Surface } from './limits';
+export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread, type Surface } from './limits';
 export {
   judge,
   otherSurface,

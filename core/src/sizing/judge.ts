@@ -15,7 +15,7 @@ import {
 import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
 import type { Driven } from './driven';
-import { HELD_THROUGH_N, healthyPullN, type Limits, type Surface } from './limits';
+import { healthyPullN, type Limits, type Surface } from './limits';
 
 /** What a belt is judged against: as much of the drive as is known. */
 export interface Situation {
@@ -174,7 +174,7 @@ function run(
   const driveLoadN = shaftLoadN(freshPullN, driveWrap);
   const radiiMm = [motorRadiusMm, driveRadiusMm, ...others.map((one) => one.bottomDiameterMm / 2 + thicknessMm / 2)];
   const dragMm = limits.bushFriction * limits.shaftRadiusMm * bushShare(radiiMm, centreLine.wrapsRad);
-  const heldNmm = situation.stallPullN ? dragMm * HELD_THROUGH_N.best : 0;
+  const heldNmm = situation.stallPullN ? dragMm * limits.heldThroughN.best : 0;
   const stallNmm = motorTorqueNmm(stallForce(situation, needN).value, gearing) + heldNmm;
   return {
     strain,

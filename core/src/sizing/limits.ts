@@ -49,6 +49,13 @@ export interface Limits {
   readonly efficiency: Spread;
   /** Motor stall torque as a multiple of what a healthy tray needs. */
   readonly stallFactor: Spread;
+  /** Strand pull, N, of the belt or band through which a tray is held while the motor stands. */
+  readonly heldThroughN: Spread;
+  /** Torque at the motor that turns a spindle, N·mm, 0.3 to 0.8. */
+  readonly spindleTorqueNmm: Spread;
+  /** Need of a lift or clamp, and of the rollers of a slot loader (1.5 to 3 N), as multiples of a tray's. */
+  readonly liftTimes: number;
+  readonly rollerTimes: number;
   /** Pulley diameters at the bottom of the groove, where a string is all that was measured. */
   readonly motorDiameterMm: Spread;
   readonly driveDiameterMm: Spread;
@@ -78,15 +85,16 @@ export const DEFAULT_LIMITS: Limits = {
   travelPerTurnMm: { best: 2.2, std: 0.6 },
   efficiency: { best: 0.6, std: 0.05 },
   stallFactor: { best: 2.5, std: 0.6 },
+  heldThroughN: { best: 1, std: 0.4 },
+  spindleTorqueNmm: { best: 0.55, std: 0.125 },
+  liftTimes: 2,
+  rollerTimes: 1.6,
   motorDiameterMm: { best: 5.5, std: 1.4 },
   driveDiameterMm: { best: 22, std: 5 },
   shaftRadiusMm: 0.875,
   bushFriction: 0.125,
   bendLeast: 6,
 };
-
-/** Strand pull of the belt or band through which a tray is held while the motor stands, N. From memory, no source. */
-export const HELD_THROUGH_N: Spread = { best: 1, std: 0.4 };
 
 /**
  * The pull of the same tray when healthy, for which its motor was made: of a stiff tray the likeliest split between a

@@ -6,7 +6,6 @@ import {
   cannotGoOn,
   DEFAULT_LIMITS,
   healthyPullN,
-  HELD_THROUGH_N,
   judge,
   oldBeltFinding,
   rank,
@@ -54,7 +53,7 @@ describe('what the motor has', () => {
     // A belt that pulls as hard as the one it was held through leaves just that.
     const judged = at(116, situation([...pulled, take('stallPull', 'stalledMotor', 2)]))?.running;
     const bushes = (judged?.motorLeftRatio ?? NaN) - 2;
-    expect(Math.sign(bushes)).toBe(Math.sign(HELD_THROUGH_N.best - (judged?.freshPullN ?? NaN)));
+    expect(Math.sign(bushes)).toBe(Math.sign(DEFAULT_LIMITS.heldThroughN.best - (judged?.freshPullN ?? NaN)));
   });
   test('a stronger motor leaves more; a slipping belt only says that it has at least so much', () => {
     expect(left([...pulled, take('stallPull', 'stalledMotor', 3)])).toBeGreaterThan(
