@@ -56,7 +56,7 @@ export function LimitsTable() {
           const [name, unit, least, most] = SPREADS[key];
           const spread = limits[key];
           return (
-            <div key={key} role="group" aria-label={name} className="flex flex-wrap gap-3">
+            <div key={key} role="group" aria-label={name} className="grid grid-cols-2 items-end gap-3">
               <NumberLine
                 label={name}
                 unit={unit}
@@ -80,7 +80,12 @@ export function LimitsTable() {
           const put = (changes: Partial<Spread>) =>
             set({ friction: { ...limits.friction, [surface]: { ...spread, ...changes } } });
           return (
-            <div key={surface} role="group" aria-label={`Friction, ${surface}`} className="flex flex-wrap gap-3">
+            <div
+              key={surface}
+              role="group"
+              aria-label={`Friction, ${surface}`}
+              className="grid grid-cols-2 items-end gap-3"
+            >
               <NumberLine
                 label={`Friction, ${surface}`}
                 unit="of 1"
