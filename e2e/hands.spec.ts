@@ -56,6 +56,7 @@ test('a caliper that repeats is told from two things alike; one that babbles is 
 
 test('a burst with no field focused is a reading and never a shortcut', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
+  await expect(reading(page, 'Motor pulley')).toBeVisible();
   await page.getByRole('heading', { level: 1 }).click();
   // An odd caliper: its letters would be F for fit, B for the Bench, were they pressed by a hand.
   await caliper(page, '+6.0mm');
