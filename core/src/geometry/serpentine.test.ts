@@ -108,11 +108,13 @@ describe('loops with pulleys at the belt’s back', () => {
     fc.assert(
       fc.property(loops, fc.nat(3), (pulleys, which) => {
         const path = laid(pulleys);
+        // A run of next to nothing bends the length too sharply for a difference to follow.
+        if (!path || path.spans.some(({ lengthMm }) => lengthMm < 3)) return;
         const i = which % pulleys.length;
         const grown = (by: number) =>
           laid(pulleys.map((pulley, at) => (at === i ? { ...pulley, radiusMm: pulley.radiusMm + by } : pulley)));
         const [more, less] = [grown(STEP_MM), grown(-STEP_MM)];
-        const wrap = path?.wrapsRad[i];
+        const wrap = path.wrapsRad[i];
         if (!more || !less || wrap === undefined || wrap > TURN - 0.01 || wrap < 0.01) return;
         expect((more.lengthMm - less.lengthMm) / (2 * STEP_MM)).toBeCloseTo(wrap, 4);
       }),
