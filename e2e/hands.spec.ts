@@ -66,6 +66,11 @@ test('a burst with no field focused is a reading and never a shortcut', async ({
   await caliper(page, 'bfb');
   await expect(page).toHaveURL(/measure/);
   await expect(page.getByText(/Read “bfb”/)).toBeVisible();
+  // Where no field takes a reading, that is said too.
+  await page.keyboard.press('Alt+9');
+  await expect(page.getByRole('button', { name: 'Hand it back' })).toBeVisible();
+  await caliper(page, '7.77');
+  await expect(page.getByText('Read “7.77”: no field here takes it.')).toBeVisible();
 });
 
 test('Enter never fits a belt nor hands a machine back; Space and the key do', async ({ page }) => {

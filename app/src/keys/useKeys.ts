@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { STATIONS } from '@loose-pulley/core/ticket';
 import { redo, undo } from '../keeping/actions';
 import type { KeyAction } from '../store/settings';
+import { saidAloud } from '../store/openTicket';
 import { store, useAppDispatch } from '../store/store';
 import { BURST_GAP_MS, BurstListener } from './burst';
 import { takeBurst } from './walk';
@@ -51,9 +52,13 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       else if (action === 'newTicket') void navigate('/?new');
       else if (action) pageActions.get(action)?.();
     };
+    /** Gives a burst to the page's fields; where none stands, it is said, so that no reading goes without a word. */
+    const read = (text: string): void => {
+      if (!takeBurst(text)) dispatch(saidAloud({ text: `Read “${text}”: no field here takes it.`, to: null }));
+    };
     const settle = (): void => {
       const heard = listener.settle();
-      if (heard?.kind === 'reading') takeBurst(heard.text);
+      if (heard?.kind === 'reading') read(heard.text);
       else if (heard) act(heard.key);
     };
 
@@ -84,7 +89,7 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       const heard = listener.hear(event.key, event.timeStamp);
       if (heard.kind === 'reading') {
         event.preventDefault();
-        takeBurst(heard.text);
+        read(heard.text);
       } else timer = setTimeout(settle, BURST_GAP_MS + 5);
     };
     addEventListener('keydown', onKey);

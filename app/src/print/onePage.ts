@@ -1,5 +1,4 @@
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+import { escaped } from '../ui/escaped';
 
 /** Every rule of the app's own styles but its fonts, which a lone page cannot fetch. */
 const styles = (): string =>

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { questionPage, questionsFor, type Question } from '@loose-pulley/core/faraway';
+import { questionsFor, type Question } from '@loose-pulley/core/faraway';
 import { ANSWERS_MOST_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
 import { happen } from '../keeping/actions';
 import { addPictures } from '../pictures/addPictures';
@@ -8,6 +8,7 @@ import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { download, fileName } from '../ui/download';
+import { questionPage } from './questionPage';
 
 /** The bytes of a data address, without asking the network layer for them. */
 function bytesOf(dataUrl: string): Blob {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { newComplaint, LOADERS, type QuestionSheet } from '../ticket';
-import { questionPage, questionsFor } from '.';
+import { newComplaint, LOADERS } from '../ticket';
+import { questionsFor } from '.';
 
 const complaint = (words: string, state: 'open' | 'cured' = 'open') => ({
   ...newComplaint(`k-${words}`, words),
@@ -30,37 +30,5 @@ describe('what an owner far away is asked', () => {
   });
   test('the plug comes out before the machine is tipped', () => {
     expect(texts('tray').find((text) => text.includes('tip it'))).toMatch(/^Pull the plug/);
-  });
-});
-
-describe('the page that goes by mail', () => {
-  const sheet = (questions: QuestionSheet['questions']): QuestionSheet =>
-    ({ id: 'sheet-1', at: '2026-02-01T10:00:00Z', questions }) as QuestionSheet;
-  const page = (machine: string, questions = [{ id: 'label', text: 'A picture, please.' }]) =>
-    questionPage({ number: '0147', machine }, sheet(questions));
-  test('opens by itself: nothing on it is fetched from anywhere', () => {
-    const html = page('Pennerley T9 booth deck');
-    expect(html).not.toMatch(/https?:|src="|<link|@import|url\(/);
-    expect(html.startsWith('<!doctype html>')).toBe(true);
-  });
-  test('every question has its field and its place for pictures', () => {
-    const questions = questionsFor({ loader: 'carousel', complaints: [complaint('stuck')] });
-    const html = page('Oberquist C5 carousel', [...questions]);
-    for (const { id } of questions) {
-      expect(html).toContain(`id="a-${id}"`);
-      expect(html).toContain(`name="${id}"`);
-    }
-  });
-  test('words of a ticket cannot become part of the page', () => {
-    const html = page('<img onerror=alert(1)> & "co"', [{ id: 'x', text: '</script><b>bold</b>' }]);
-    expect(html).toContain('&lt;img onerror=alert(1)&gt; &amp; &quot;co&quot;');
-    expect(html).toContain('&lt;/script&gt;&lt;b&gt;bold');
-    // One script begins and one ends, whatever was typed.
-    expect(html.match(/<\/script>/g)).toHaveLength(1);
-  });
-  test('says what not to do before it asks anything', () => {
-    const html = page('');
-    expect(html.indexOf('Please do not open it')).toBeLessThan(html.indexOf('<ol>'));
-    expect(html).toContain('Your machine, ticket 0147');
   });
 });

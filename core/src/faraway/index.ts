@@ -1,2 +1,2 @@
 export { questionsFor, type Question } from './questions';
-export { ANSWERS_FORMAT, ANSWERS_VERSION, questionPage } from './questionPage';
+export { ANSWERS_FORMAT, ANSWERS_VERSION } from './answers';

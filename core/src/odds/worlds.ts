@@ -179,7 +179,7 @@ export function drawWorlds(situation: Situation, count: number, seed: number): W
     // What was read of the motor was read through a belt, whose bushes took their part.
     const heldNmm = stallPullN ? dragMm * Math.max(0, limits.heldThroughN.best + limits.heldThroughN.std * z()) : 0;
     worlds.stallTorqueNmm[i] = motorTorqueNmm(stallN(needN), gearing) + heldNmm;
-    // The old section itself lay in the groove, whatever the rest of this draw is like.
+    // Never negative: a belt of just the old section lies in the groove, as the old one did.
     worlds.grooveLogRatio[i] = Math.max(0, Math.log(1.6) + 0.15 * z());
     worlds.lengthWithin[i] = 2 * random() - 1;
     worlds.trayPullN[i] = needN;

@@ -1,10 +1,6 @@
-import type { QuestionSheet, Ticket } from '../ticket';
-
-export const ANSWERS_FORMAT = 'loose-pulley/answers';
-export const ANSWERS_VERSION = 1;
-
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+import { ANSWERS_FORMAT, ANSWERS_VERSION } from '@loose-pulley/core/faraway';
+import type { QuestionSheet, Ticket } from '@loose-pulley/core/ticket';
+import { escaped } from '../ui/escaped';
 
 /** Data for a script on the page: nothing in it can end the script. */
 const scripted = (value: unknown): string => JSON.stringify(value).replace(/</g, '\\u003c');
