@@ -131,11 +131,11 @@ export function MeasurePage() {
             </summary>
             {one('trayTravel', `${moved} travel`)}
             {one('trayPull', `${moved} pull`)}
-            {one('stallPull', `${moved} held back`)}
             <Caution>
               Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out
               of reach of the mains.
             </Caution>
+            {one('stallPull', `${moved} held back`)}
           </details>
         )}
         <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">

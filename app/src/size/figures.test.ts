@@ -1,20 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { DEFAULT_LIMITS, type Situation } from '@loose-pulley/core/sizing';
+import type { Situation } from '@loose-pulley/core/sizing';
+import { BOOTH } from '../../../core/fixtures/booth';
 import { figuresOf, MOTOR_RPM } from './figures';
 
-const situation: Situation = {
-  path: { value: 127.1, std: 0.5 },
-  drive: {
-    motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-    drive: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
-    centreDistanceMm: 38.2,
-    crossed: false,
-  },
-  motorSurface: 'clean',
-  driveSurface: 'clean',
-  limits: DEFAULT_LIMITS,
-};
-const at = (innerLengthMm: number, of: Situation = situation, rpm = MOTOR_RPM) =>
+const at = (innerLengthMm: number, of: Situation = BOOTH, rpm = MOTOR_RPM) =>
   figuresOf(of, { shape: 'square', thicknessMm: 1.2, innerLengthMm }, rpm);
 const number = (length: number, name: string, of?: Situation, rpm?: number): number =>
   parseFloat(
@@ -47,7 +36,7 @@ describe('what a length would do, sold or not', () => {
     expect(number(110, 'Left of the motor, over need')).toBeLessThan(number(118, 'Left of the motor, over need'));
   });
   test('the driven pulley follows the motor, and nearly by the ratio of the pitch diameters', () => {
-    expect(number(116, 'Driven pulley', situation, 6000)).toBeGreaterThan(1.9 * number(116, 'Driven pulley'));
+    expect(number(116, 'Driven pulley', BOOTH, 6000)).toBeGreaterThan(1.9 * number(116, 'Driven pulley'));
     const ratio = (6 + 1.15) / (24.8 + 1.15);
     expect(number(116, 'Driven pulley') / (MOTOR_RPM * ratio)).toBeCloseTo(1, 1);
   });
@@ -56,7 +45,7 @@ describe('what a length would do, sold or not', () => {
     expect(figures.find(({ name }) => name.startsWith('140 mm'))?.value).toBe('it does not open');
   });
   test('with the path alone only the stretch answers', () => {
-    const { drive: _, ...pathOnly } = situation;
+    const { drive: _, ...pathOnly } = BOOTH;
     expect(at(116, pathOnly).figures.map(({ name }) => name)).toEqual(['Stretch']);
   });
 });

@@ -2,25 +2,16 @@ import { describe, expect, test } from 'vitest';
 import { driveFacts, type Reading } from '@loose-pulley/core/measuring';
 import type { School } from '@loose-pulley/core/sizing';
 import { SQUARE_BELTS } from '@loose-pulley/core/catalogue';
+import { FLAT, take } from '../../../core/fixtures/booth';
 import { figure } from '../measure/figure';
 import { rulerRows } from './rulerRows';
 
-const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
-const take = (measurand: Reading['measurand'], method: string, amount: number): Reading => ({
-  id: `${measurand}-${method}`,
-  measurand,
-  method,
-  typed: '',
-  amount,
-  aux: {},
-  ownStd: null,
-});
 const school = (name: string, id?: string): School => {
   const pick = SQUARE_BELTS.find((belt) => belt.id === id);
   return { id: name, name, pick } as unknown as School;
 };
 const rows = (readings: readonly Reading[], schools: readonly School[] = [], unit: 'mm' | 'in' = 'mm') =>
-  rulerRows(driveFacts(readings, flat), schools, unit);
+  rulerRows(driveFacts(readings, FLAT), schools, unit);
 
 describe('the lines of the ruler', () => {
   test('each belt reading and string has its bar of two standard uncertainties; pulleys have none', () => {

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { BOOTH } from '../../fixtures/booth';
 import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
 import { DEFAULT_LIMITS, limitsFor, rank, type Situation } from '../sizing';
 import {
@@ -14,21 +15,7 @@ import {
   type OddsQuestion,
 } from '.';
 
-const situation: Situation = {
-  path: { value: 127.1, std: 0.5 },
-  drive: {
-    motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-    drive: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
-    centreDistanceMm: 38.2,
-    crossed: false,
-  },
-  motorDiameter: { value: 6, std: 0.05 },
-  driveDiameter: { value: 24.8, std: 0.1 },
-  motorSurface: 'clean',
-  driveSurface: 'clean',
-  oldSection: { shape: 'square', thicknessMm: 1.2 },
-  limits: DEFAULT_LIMITS,
-};
+const situation: Situation = { ...BOOTH, oldSection: { shape: 'square', thicknessMm: 1.2 } };
 const ask = (more: Partial<OddsQuestion> = {}, draws = 1500): OddsAnswer =>
   answerOdds({ situation, belts: CATALOGUE, tries: [], seed: 4, ...more }, draws);
 const worksOf = (answer: OddsAnswer, id: string): number => answer.belts[id]?.works ?? NaN;

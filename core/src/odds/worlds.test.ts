@@ -1,25 +1,12 @@
 import { describe, expect, test } from 'vitest';
+import { BOOTH } from '../../fixtures/booth';
 import { youngModulusMpa } from '../rubber';
 import { DEFAULT_LIMITS, limitsFor, type Limits, type Situation } from '../sizing';
 import { drawWorlds, type Worlds } from '.';
 
 const COUNT = 6000;
-const known: Situation = {
-  path: { value: 127.1, std: 0.5 },
-  drive: {
-    motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-    drive: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
-    centreDistanceMm: 38.2,
-    crossed: false,
-  },
-  motorDiameter: { value: 6, std: 0.05 },
-  driveDiameter: { value: 24.8, std: 0.1 },
-  motorSurface: 'clean',
-  driveSurface: 'clean',
-  limits: DEFAULT_LIMITS,
-};
-const { drive: _, motorDiameter: _m, driveDiameter: _d, ...stringOnly } = known;
-const draw = (more: Partial<Situation> = {}, base: Situation = known): Worlds =>
+const { drive: _, motorDiameter: _m, driveDiameter: _d, ...stringOnly } = BOOTH;
+const draw = (more: Partial<Situation> = {}, base: Situation = BOOTH): Worlds =>
   drawWorlds({ ...base, ...more }, COUNT, 17);
 const mean = (list: Float64Array): number => list.reduce((sum, one) => sum + one, 0) / list.length;
 const std = (list: Float64Array): number => {
@@ -76,7 +63,7 @@ describe('worlds that could be the drive on the bench', () => {
   test('oil lowers the grip in nearly every world; more wrap raises it', () => {
     const [clean, oily] = [draw(), draw({ driveSurface: 'oily' })];
     expect(mean(oily.grip)).toBeLessThan(0.6 * mean(clean.grip));
-    const crossed = draw({ drive: known.drive && { ...known.drive, crossed: true } });
+    const crossed = draw({ drive: BOOTH.drive && { ...BOOTH.drive, crossed: true } });
     expect(mean(crossed.grip)).toBeGreaterThan(mean(clean.grip));
   });
   test('pulleys that were not measured are drawn so that the path goes round them', () => {
@@ -96,7 +83,7 @@ describe('worlds that could be the drive on the bench', () => {
     expect(mean(draw({ limits }).dragMm)).toBeCloseTo(2 * mean(draw().dragMm), 6);
   });
   test('the same seed draws the same worlds', () => {
-    expect(drawWorlds(known, 50, 3)).toEqual(drawWorlds(known, 50, 3));
-    expect(drawWorlds(known, 50, 4).pathMm).not.toEqual(drawWorlds(known, 50, 3).pathMm);
+    expect(drawWorlds(BOOTH, 50, 3)).toEqual(drawWorlds(BOOTH, 50, 3));
+    expect(drawWorlds(BOOTH, 50, 4).pathMm).not.toEqual(drawWorlds(BOOTH, 50, 3).pathMm);
   });
 });

@@ -1,18 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { driveFacts, type Reading } from '../measuring';
+import { FLAT, take } from '../../fixtures/booth';
+import { driveFacts } from '../measuring';
 import { motorTorqueNmm } from '../drive';
 import { DEFAULT_LIMITS, DRIVEN_WORDS, formatNeed, judge, limitsFor, reasons, situationOf, type Driven } from '.';
 
-const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
-const take = (measurand: Reading['measurand'], method: string, amount: number): Reading => ({
-  id: `${measurand}-${method}`,
-  measurand,
-  method,
-  typed: '',
-  amount,
-  aux: {},
-  ownStd: null,
-});
 const facts = driveFacts(
   [
     take('motorDiameter', 'motorJaws', 6),
@@ -21,7 +12,7 @@ const facts = driveFacts(
     take('trayPull', 'scalePull', 2.5),
     take('trayTravel', 'countedTravel', 30),
   ],
-  flat,
+  FLAT,
 );
 const situation = (driven: Driven) => {
   const result = situationOf(facts, { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square', driven });
