@@ -49,6 +49,21 @@ describe('a belt in its drive', () => {
   });
 });
 
+test('wraps of further pulleys stand in the order in which they were put in, not in which the belt meets them', () => {
+  const wheel = (name: string, yMm: number, after: 'motor' | 'drive') =>
+    ({ name, xMm: 18, yMm, bottomDiameterMm: 6, groove: { form: 'flat' }, back: false, driven: true, after }) as const;
+  const upper = wheel('upper', 30, 'drive');
+  const lower = wheel('lower', -18, 'motor');
+  const wraps = (...others: (typeof upper | typeof lower)[]) => {
+    const path = innerPath({ ...worked, others });
+    if (!path.ok) throw new Error(path.problem);
+    return path.value.wrapsRad;
+  };
+  const [motor, drive, first = NaN, second = NaN] = wraps(upper, lower);
+  expect(first).toBeGreaterThan(second + 0.1);
+  expect(wraps(lower, upper)).toEqual([motor, drive, second, first]);
+});
+
 describe('bushes', () => {
   test('every shaft bears 2·sin(θ/2) of the pull; at the motor it counts by the pulleys’ ratio', () => {
     expect(bushShare([3, 12], [Math.PI, Math.PI])).toBeCloseTo(2.5, 12);

@@ -67,14 +67,19 @@ export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => numbe
   ];
 }
 
-/** The path round all pulleys. Wraps: motor, drive, then the others in their order of meeting. */
+/** The path round all pulleys. Wraps: motor, drive, then the others as they stand in `drive.others`. */
 function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
   const path = beltPath(pulleysInOrder(drive, radiusMm));
   if (!path.ok) return path;
-  const lower = (drive.others ?? []).filter(({ after }) => after === 'motor').length;
+  const others = drive.others ?? [];
+  const lower = others.filter(({ after }) => after === 'motor');
+  const upper = others.filter(({ after }) => after === 'drive');
   const [motorWrap = 0, ...rest] = path.value.wrapsRad;
-  const driveWrap = rest[lower] ?? 0;
-  return ok({ ...path.value, wrapsRad: [motorWrap, driveWrap, ...rest.slice(0, lower), ...rest.slice(lower + 1)] });
+  const driveWrap = rest[lower.length] ?? 0;
+  // The belt meets those of the lower run before the drive, whatever the order in which they were put in.
+  const wrapOf = (one: OtherWheel): number =>
+    one.after === 'motor' ? (rest[lower.indexOf(one)] ?? 0) : (rest[lower.length + 1 + upper.indexOf(one)] ?? 0);
+  return ok({ ...path.value, wrapsRad: [motorWrap, driveWrap, ...others.map(wrapOf)] });
 }
 
 /** Refuses pulleys of which two would stand in one place, and names them. */
