@@ -139,7 +139,7 @@ test('an owner far away answers alone: the page goes out, its answers and a pict
   await expect(page.getByText(/answers questions of ticket 0001/)).toBeVisible();
 });
 
-test('a proof stands under what it failed under, the lid is said, and every other belt is proposed again', async ({
+test('a clean run stands under what it failed under, the lid is said, and every other belt is proposed again', async ({
   page,
 }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
@@ -157,15 +157,15 @@ test('a proof stands under what it failed under, the lid is said, and every othe
   await page.getByRole('button', { name: 'Record the treatment' }).click();
   const again = page.getByRole('region', { name: /Look again, after/ });
   await expect(again.getByText('Drive B: the same test of its belt.')).toBeVisible();
-  await page.getByRole('button', { name: 'Begin a proof' }).click();
-  const proof = page.getByRole('region', { name: 'Cycles counted for this proof' });
-  await proof.getByRole('button', { name: 'warm' }).click();
-  await proof.getByRole('button', { name: /^Good/ }).click();
+  await page.getByRole('button', { name: 'Begin a clean run' }).click();
+  const cleanRun = page.getByRole('region', { name: 'Cycles counted for this clean run' });
+  await cleanRun.getByRole('button', { name: 'warm' }).click();
+  await cleanRun.getByRole('button', { name: /^Good/ }).click();
   const under = page.getByRole('region', { name: 'Under which it failed' });
   await expect(under).toContainText('empty, cold: failed 2 · no clean cycle so far');
   await page.getByLabel('Lid', { exact: true }).selectOption('on');
   await station(page, 9);
-  await expect(page.getByText('It failed empty, cold; the proof has no cycle so.')).toBeVisible();
+  await expect(page.getByText('It failed empty, cold; the clean run has no cycle so.')).toBeVisible();
   await expect(page.getByText('Not powered since the lid went on: no cycle was counted.')).toBeVisible();
   await page.getByRole('link', { name: /Not looked at after the last treatment. Drive B/ }).click();
   await again
@@ -173,11 +173,11 @@ test('a proof stands under what it failed under, the lid is said, and every othe
     .or(again.getByRole('group', { name: /Drive B/ }))
     .getByRole('radio', { name: 'looked at: fine' })
     .click();
-  await proof.getByRole('button', { name: 'warm' }).click();
-  await proof.getByRole('button', { name: 'cold' }).click();
-  await proof.getByRole('button', { name: /^Good/ }).click();
+  await cleanRun.getByRole('button', { name: 'warm' }).click();
+  await cleanRun.getByRole('button', { name: 'cold' }).click();
+  await cleanRun.getByRole('button', { name: /^Good/ }).click();
   await station(page, 9);
-  await expect(page.getByText(/the proof has no cycle so|Not powered since|Drive B: the same test/)).toHaveCount(0);
+  await expect(page.getByText(/the clean run has no cycle so|Not powered since|Drive B: the same test/)).toHaveCount(0);
 });
 
 test('two runs at once in two tabs: the second sees them live, and none is counted twice', async ({

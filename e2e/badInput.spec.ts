@@ -26,7 +26,7 @@ for (const [text, words] of [
 
 test('overlapping pulleys are drawn as far as they can be, refused in words, and mended', async ({ page }) => {
   await take(page, 'Motor pulley', '30');
-  await take(page, 'Drive pulley', '24.8');
+  await take(page, 'Driven pulley', '24.8');
   await take(page, 'Shafts', '12');
   await expect(page.getByText(/The pulleys overlap: shafts 12.0 mm apart/).first()).toBeVisible();
   await expect(page.getByRole('img', { name: /which cannot be/ })).toBeVisible();

@@ -52,13 +52,13 @@ export const kept = (page: Page) => expect(page.getByText('Kept on this machine'
 /** The booth deck of the worked example, measured. */
 export async function measureBoothDeck(page: Page): Promise<void> {
   await take(page, 'Motor pulley', '6.0');
-  await take(page, 'Drive pulley', '24.8');
+  await take(page, 'Driven pulley', '24.8');
   await take(page, 'Shafts', '38.2');
   await kept(page);
 }
 
 /** What the answer says of the picked belt's odds. */
-export const odds = (page: Page) => page.getByRole('region', { name: 'Odds', exact: true });
+export const odds = (page: Page) => page.getByRole('region', { name: 'SuccessProbability', exact: true });
 
 /** The picked belt's odds, in 100, once they are worked out. */
 export async function worksIn(page: Page): Promise<number> {

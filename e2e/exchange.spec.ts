@@ -129,11 +129,11 @@ test('a ticket replaced from a file while another tab writes it: the other tab l
   await expect(inDialog(other)).toContainText('1 ticket taken in.');
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
   await expect(reading(page, 'Motor pulley')).toBeEnabled();
-  await take(page, 'Drive pulley', '24.8');
+  await take(page, 'Driven pulley', '24.8');
   await kept(page);
   await page.reload();
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
-  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+  await expect(reading(page, 'Driven pulley')).toHaveValue('24.8');
 });
 
 test('a tab that dies while an archive is taken in leaves all of it, or nothing', async ({

@@ -20,7 +20,7 @@ test('a typing caliper walks the readings, one number and Enter each', async ({ 
   for (const number of ['6.00', '24.80', '38.20', '1.20', '66.40']) await caliper(page, number);
   for (const [label, text] of [
     ['Motor pulley', '6.0'],
-    ['Drive pulley', '24.8'],
+    ['Driven pulley', '24.8'],
     ['Shafts', '38.2'],
     ['Belt section', '1.2'],
     ['Old belt', '66.4'],
@@ -40,10 +40,10 @@ test('a caliper that repeats is told from two things alike; one that babbles is 
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
   const readings = page.getByRole('complementary', { name: 'Readings' });
   await expect(readings.getByText('Read 6.00 twice at once. Does the caliper repeat?')).toBeVisible();
-  await expect(reading(page, 'Drive pulley')).toHaveValue('6.00');
+  await expect(reading(page, 'Driven pulley')).toHaveValue('6.00');
   // The next number takes the place of the one that was refused.
   await caliper(page, '24.80');
-  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+  await expect(reading(page, 'Driven pulley')).toHaveValue('24.8');
   await caliper(page, '0x7F#--');
   await expect(readings.getByText(/Read “0x7F#--”/)).toBeVisible();
   await expect(reading(page, 'Shafts')).toHaveValue('0x7F#--');
@@ -130,7 +130,7 @@ test('the drawing is an input: pick a dimension, type', async ({ page }) => {
   await openTicket(page, 'Tarnbeck K3 data drive');
   for (const [label, text] of [
     [/Motor pulley diameter on the drawing/, '6'],
-    [/Drive pulley diameter on the drawing/, '24.8'],
+    [/Driven pulley diameter on the drawing/, '24.8'],
     [/Centre distance on the drawing/, '38.2'],
   ] as const) {
     await page.getByLabel(label).fill(text);

@@ -45,11 +45,11 @@ test('a string round a crossed drive: what its thickness adds is worked out from
   await expect(readings(page).getByText(/^131\.6 − 3\.9\d × 0\.8 = 128\.\d/)).toBeVisible();
 });
 
-test('a further pulley that drives something may be oily by itself, and the odds say so', async ({ page }) => {
+test('a idler that drives something may be oily by itself, and the odds say so', async ({ page }) => {
   await openTicket(page, 'Orrismere L12 lift player', 'doubled flat 80, section 1.2');
   await measureBoothDeck(page);
   await page.getByText('More than two pulleys').click();
-  await page.getByRole('button', { name: 'A further pulley' }).click();
+  await page.getByRole('button', { name: 'Add an idler' }).click();
   await page.getByLabel('Up, from the motor, mm').fill('24');
   await expect(page.getByLabel('Surface of pulley 1')).toHaveCount(0);
   await page.getByRole('radio', { name: 'drives something' }).click();

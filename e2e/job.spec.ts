@@ -30,7 +30,7 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
   ).toBeVisible();
   await take(page, 'Path by string', '129.8');
 
-  // Size: drawing, ruler with every reading, schools, the belt and its reasons.
+  // Size: drawing, ruler with every reading, rulesOfThumb, the belt and its reasons.
   await page.getByRole('link', { name: /^5 Size/ }).click();
   const ruler = page.getByRole('slider', { name: /Stretch ruler/ });
   await expect(ruler).toHaveAttribute('aria-valuetext', /1\.2 × 11[26]\.0: snug, \d+\.\d %/);
@@ -43,12 +43,12 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
   for (const line of ['Stretch, fitted', 'Belt lets go at', 'Load on motor shaft'])
     await expect(answer.getByText(line)).toBeVisible();
   await oddsSettled(page);
-  const odds = answer.getByRole('region', { name: 'Odds', exact: true });
+  const odds = answer.getByRole('region', { name: 'SuccessProbability', exact: true });
   await expect(odds).toContainText(/Works in9\d in 100/);
   await expect(odds).toContainText(/If not, most likely by/);
-  const schools = page.getByRole('region', { name: 'What each school of the trade would do' });
-  await expect(schools.getByRole('row', { name: /a tenth off/ })).toContainText('1.2 × 120.0');
-  await expect(schools.getByRole('row', { name: /a tenth off/ })).toContainText(/\d\d in 100/);
+  const rulesOfThumb = page.getByRole('region', { name: 'What each rule of the trade would do' });
+  await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText('1.2 × 120.0');
+  await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText(/\d\d in 100/);
   const others = page.getByRole('region', { name: 'Not only a new belt' });
   await expect(others.getByRole('listitem').filter({ hasText: 'keep and clean' })).toContainText(
     /works in (under 1|\d) in 100/,

@@ -3,7 +3,7 @@ import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from 
 test('a tab that dies in mid-work loses nothing that was taken', async ({ page, context }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   await take(page, 'Motor pulley', '6.0');
-  await take(page, 'Drive pulley', '24.8');
+  await take(page, 'Driven pulley', '24.8');
   await kept(page);
   const address = page.url();
   const session = await context.newCDPSession(page);
@@ -11,7 +11,7 @@ test('a tab that dies in mid-work loses nothing that was taken', async ({ page, 
   const again = await context.newPage();
   await again.goto(address);
   await expect(reading(again, 'Motor pulley')).toHaveValue('6.0');
-  await expect(reading(again, 'Drive pulley')).toHaveValue('24.8');
+  await expect(reading(again, 'Driven pulley')).toHaveValue('24.8');
   await expect(again.getByText('Read only')).toHaveCount(0);
 });
 
@@ -58,12 +58,12 @@ test('a full disk is said in words, the work goes on, and it is kept once there 
   await take(page, 'Motor pulley', '6.0');
   await expect(page.getByRole('alert').filter({ hasText: 'The disk is full' })).toBeVisible();
   await expect(page.getByText('Not kept', { exact: true })).toBeVisible();
-  await take(page, 'Drive pulley', '24.8');
-  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+  await take(page, 'Driven pulley', '24.8');
+  await expect(reading(page, 'Driven pulley')).toHaveValue('24.8');
   await page.evaluate(() => ((window as unknown as { full: boolean }).full = false));
   await kept(page);
   await page.reload();
-  await expect(reading(page, 'Drive pulley')).toHaveValue('24.8');
+  await expect(reading(page, 'Driven pulley')).toHaveValue('24.8');
 });
 
 test('a browser that refuses to keep anything is said in words, and the work can be exported', async ({ page }) => {
@@ -105,8 +105,8 @@ test('a second tab shows the ticket live and read only, takes it over, and the f
   await second.goto(page.url());
   await expect(second.getByText('Shown live, read only.')).toBeVisible();
   await expect(reading(second, 'Motor pulley')).toBeDisabled();
-  await take(page, 'Drive pulley', '24.8');
-  await expect(reading(second, 'Drive pulley')).toHaveValue('24.8');
+  await take(page, 'Driven pulley', '24.8');
+  await expect(reading(second, 'Driven pulley')).toHaveValue('24.8');
 
   await second.getByRole('button', { name: 'Take it over here' }).click();
   await expect(reading(second, 'Motor pulley')).toBeEnabled();
@@ -158,7 +158,7 @@ test('a change made in the last moment before another ticket is opened is kept',
   });
   for (const [label, text] of [
     ['Motor pulley', '6.0'],
-    ['Drive pulley', '24.8'],
+    ['Driven pulley', '24.8'],
     ['Shafts', '38.2'],
   ] as const)
     await take(page, label, text);

@@ -34,7 +34,7 @@ for (const [name, motor, drive, shafts, section, doubled, string] of drives) {
   test(`no label meets another: ${name}, at every width, by measure and by size`, async ({ page }) => {
     await openTicket(page, name);
     await take(page, 'Motor pulley', motor);
-    await take(page, 'Drive pulley', drive);
+    await take(page, 'Driven pulley', drive);
     await take(page, 'Shafts', shafts);
     await take(page, 'Belt section', section);
     await take(page, 'Old belt', doubled);

@@ -29,20 +29,20 @@ test('other ways of measuring: pins, outside less groove, gap; the drawing shows
   await page.getByLabel('pin Ø, mm').press('Enter');
   await take(page, 'Motor pulley', '13.6');
   await expect(page.getByText('13.6 − 2 × 2.0 = 9.6')).toBeVisible();
-  await page.getByLabel('Drive pulley, how it is measured').selectOption('outside less groove');
-  await take(page, 'Drive pulley', '42.4');
+  await page.getByLabel('Driven pulley, how it is measured').selectOption('outside less groove');
+  await take(page, 'Driven pulley', '42.4');
   await expect(page.getByText('Type the groove depth too')).toBeVisible();
   await page.getByLabel('groove depth, mm').fill('1.6');
   await page.getByLabel('groove depth, mm').press('Enter');
   await page.getByLabel('Shafts, how it is measured').selectOption('gap between');
   await page.getByLabel('motor pulley outside Ø, mm').fill('12.4');
   await page.getByLabel('motor pulley outside Ø, mm').press('Enter');
-  await page.getByLabel('drive pulley outside Ø, mm').fill('42.4');
-  await page.getByLabel('drive pulley outside Ø, mm').press('Enter');
+  await page.getByLabel('driven pulley outside Ø, mm').fill('42.4');
+  await page.getByLabel('driven pulley outside Ø, mm').press('Enter');
   await take(page, 'Shafts', '6.2');
   for (const [label, value] of [
     [/Motor pulley diameter on the drawing/, '9.6'],
-    [/Drive pulley diameter on the drawing/, '39.2'],
+    [/Driven pulley diameter on the drawing/, '39.2'],
     [/Centre distance on the drawing/, '33.6'],
   ] as const)
     await expect(page.getByLabel(label)).toHaveValue(value);
@@ -130,7 +130,7 @@ test('a reading’s own uncertainty is taken, shown, and given back', async ({ p
   await expect.poll(spread).toBe(usual);
 });
 
-test('the ruler is walked by finger, a school’s pick is looked at, and the way back leads to the recommended belt', async ({
+test('the ruler is walked by finger, a rule’s pick is looked at, and the way back leads to the recommended belt', async ({
   page,
 }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');

@@ -73,7 +73,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
   expect(readFileSync(await file.path(), 'utf8')).toContain('“clock is wrong”. This is for another trade');
 });
 
-test('a proof that fails on its 9th cycle is not cured, and is redone only after a treatment', async ({ page }) => {
+test('a clean run that fails on its 9th cycle is not cured, and is redone only after a treatment', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   await station(page, 1);
   await expect(page.getByRole('region', { name: 'Cycles counted before anything is done' })).toBeVisible();
@@ -82,24 +82,24 @@ test('a proof that fails on its 9th cycle is not cured, and is redone only after
   await station(page, 8);
   const aside = page.getByRole('complementary', { name: 'How many it takes' });
   for (const figure of ['8', '12', '29']) await expect(aside.getByText(figure, { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Begin a proof' }).click();
+  await page.getByRole('button', { name: 'Begin a clean run' }).click();
   await page.getByRole('heading', { level: 1 }).click();
   await count(page, 'gggggggg');
   await expect(aside.getByText('8 of 8 · shown')).toBeVisible();
   await count(page, 'x');
-  await expect(page.getByText('Proof 1: failed at cycle 9: not cured.')).toBeVisible();
-  const begin = page.getByRole('button', { name: 'Begin a proof' });
+  await expect(page.getByText('CleanRun 1: failed at cycle 9: not cured.')).toBeVisible();
+  const begin = page.getByRole('button', { name: 'Begin a clean run' });
   await expect(begin).toBeDisabled();
   await aside.getByLabel(/A treatment/).fill('belt renewed, pulleys cleaned');
   await aside.getByRole('button', { name: 'Record the treatment' }).click();
   await begin.click();
   await page.getByRole('heading', { level: 1 }).click();
   await count(page, 'gggggggggggg');
-  await expect(page.getByText('Proof 2: 12 clean in a row.')).toBeVisible();
+  await expect(page.getByText('CleanRun 2: 12 clean in a row.')).toBeVisible();
   await expect(aside.getByText('12 of 12 · shown')).toBeVisible();
   await kept(page);
   await page.reload();
-  await expect(page.getByText('Proof 2: 12 clean in a row.')).toBeVisible();
+  await expect(page.getByText('CleanRun 2: 12 clean in a row.')).toBeVisible();
 });
 
 test('a fault never seen here is said to be unprovable', async ({ page }) => {
@@ -108,7 +108,7 @@ test('a fault never seen here is said to be unprovable', async ({ page }) => {
   await expect(page.getByText('It never failed here, so no count can prove it cured.')).toBeVisible();
 });
 
-test('proofs follow the kind of loader, are shown, failed or not shown and why, and hold the gate', async ({
+test('cleanRuns follow the kind of loader, are shown, failed or not shown and why, and hold the gate', async ({
   page,
 }) => {
   await openTicket(page, 'Tarnbeck K3 data drive');
@@ -130,7 +130,7 @@ test('proofs follow the kind of loader, are shown, failed or not shown and why, 
   await checks.getByLabel('What was felt or read').fill('strobe');
   await station(page, 9);
   await expect(page.getByText('Failed: Spindle speed.')).toBeVisible();
-  await expect(page.getByText('4 of 5 proofs are blank.')).toBeVisible();
+  await expect(page.getByText('4 of 5 cleanRuns are blank.')).toBeVisible();
   await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
   await expect(page.getByRole('article', { name: 'Bench sheet' })).toContainText(
     'Spindle speed: failed, 288 rpm, 4.0 % under 300, warm, strobe',

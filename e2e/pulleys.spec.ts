@@ -9,7 +9,7 @@ test('a three-pulley lift drive: put in, typed, moved by key and hand, on its ba
   const length = async (): Promise<number> => Number(/(\d+\.\d)/.exec(await path.innerText())?.[1]);
   const before = await length();
   await page.getByText('More than two pulleys').click();
-  await page.getByRole('button', { name: 'A further pulley' }).click();
+  await page.getByRole('button', { name: 'Add an idler' }).click();
   await page.getByLabel('Further pulley 1', { exact: true }).fill('lift cam');
   await page.getByLabel('Diameter, mm').fill('10');
   await page.getByLabel('Across, from the motor, mm').fill('20');

@@ -25,11 +25,11 @@ test('a data drive by rpm: what each belt would give, a strobe disc, and the pul
   await expect(row).toContainText('within');
   await oddsSettled(page);
   const within = Number(
-    /(\d+) in 100/.exec(await page.getByRole('region', { name: 'Odds', exact: true }).innerText())?.[1],
+    /(\d+) in 100/.exec(await page.getByRole('region', { name: 'SuccessProbability', exact: true }).innerText())?.[1],
   );
   await page.getByLabel('Wanted of the driven pulley, rpm').fill('500');
   await expect(row).toContainText('too fast');
-  await expect(page.getByRole('region', { name: 'Odds', exact: true })).toContainText(
+  await expect(page.getByRole('region', { name: 'SuccessProbability', exact: true })).toContainText(
     'most likely by turning at the wrong speed',
   );
   expect(within).toBeGreaterThan(30);

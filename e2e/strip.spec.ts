@@ -108,7 +108,7 @@ test('a bridged laser and power asked for: it asks first, everywhere', async ({ 
   const asks = page.getByRole('alert').filter({ hasText: 'Power, with this still open' });
   await expect(asks).toContainText('only after the pickup is plugged in again');
   await asks.getByRole('button', { name: 'Not yet' }).click();
-  await expect(page.getByLabel('Mains', { exact: true })).toHaveValue('notSaid');
+  await expect(page.getByLabel('Mains', { exact: true })).toHaveValue('unknown');
   // By its key, and by a typed line.
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('p');

@@ -6,7 +6,7 @@ test('the five-minute swap on one page: three sizes into the drawing, the belt, 
   await expect(page.getByText('Not enough to choose by yet')).toBeVisible();
   for (const [label, size] of [
     ['Motor pulley diameter', '6'],
-    ['Drive pulley diameter', '24.8'],
+    ['Driven pulley diameter', '24.8'],
     ['Centre distance', '38.2'],
   ] as const) {
     const field = page.getByRole('textbox', { name: new RegExp(`^${label} on the drawing`) });
@@ -43,7 +43,7 @@ test('a parted belt: laid straight it still tells, and what it lost is not guess
 test('nothing left of the belt: pulleys alone give a belt, and what is not known is not claimed', async ({ page }) => {
   await openTicket(page, 'Sallowfield S1 slot player');
   await take(page, 'Motor pulley', '4');
-  await take(page, 'Drive pulley', '18');
+  await take(page, 'Driven pulley', '18');
   await take(page, 'Shafts', '30');
   await page.keyboard.press('Alt+5');
   await oddsSettled(page);

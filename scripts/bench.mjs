@@ -259,12 +259,12 @@ const facts = driveFacts(
   [
     reading('section', 'sectionJaws', 1.2),
     reading('motorDiameter', 'motorJaws', 6),
-    reading('driveDiameter', 'driveJaws', 24.8),
+    reading('drivenDiameter', 'drivenJaws', 24.8),
     reading('centreDistance', 'shaftToShaft', 38.2),
   ],
-  { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } },
+  { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } },
 );
-const situation = sizing.situationOf(facts, { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square' }).value;
+const situation = sizing.situationOf(facts, { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square' }).value;
 for (let i = 0; i < 20; i++) sizing.rank(situation, CATALOGUE);
 const ranking = await runs(30, async () => {
   const start = performance.now();
@@ -286,22 +286,22 @@ const timed = async (draws) =>
   median(
     await runs(9, async () => {
       const start = performance.now();
-      const worlds = odds.drawWorlds(situation, draws, 1);
-      odds.oddsOf(odds.playBelts(worlds, situation, fiveHundred), odds.evenly(draws));
+      const samples = odds.drawSamples(situation, draws, 1);
+      odds.probabilitiesOf(odds.playOutcomes(samples, situation, fiveHundred), odds.evenly(draws));
       return performance.now() - start;
     }),
   );
 row('odds of 500 belts, first estimate (250 draws)', ms(await timed(250)), 'goal 50 ms');
 row('odds of 500 belts, 4,000 draws', ms(await timed(4000)), 'goal 1.5 s');
-const worlds = odds.drawWorlds(situation, 4000, 1);
-const fates = await runs(9, async () => {
+const samples = odds.drawSamples(situation, 4000, 1);
+const outcomes = await runs(9, async () => {
   const start = performance.now();
-  odds.playBelts(worlds, situation, fiveHundred);
+  odds.playOutcomes(samples, situation, fiveHundred);
   return performance.now() - start;
 });
 const numpy = numpyTime({
-  worlds: Object.fromEntries(
-    Object.entries(worlds).flatMap(([key, list]) => (key === 'count' ? [] : [[key, [...list]]])),
+  samples: Object.fromEntries(
+    Object.entries(samples).flatMap(([key, list]) => (key === 'count' ? [] : [[key, [...list]]])),
   ),
   limits: situation.limits,
   belts: fiveHundred.map((belt) => ({
@@ -313,10 +313,10 @@ const numpy = numpyTime({
     grooveLog: situation.oldSection ? Math.abs(Math.log(belt.thicknessMm / situation.oldSection.thicknessMm)) : 0,
   })),
 });
-const ours = odds.playBelts(worlds, situation, fiveHundred).reduce((sum, fate) => sum + (fate === 0 ? 1 : 0), 0);
+const ours = odds.playOutcomes(samples, situation, fiveHundred).reduce((sum, outcome) => sum + (outcome === 0 ? 1 : 0), 0);
 row(
   'every belt in every world, drawn already',
-  ms(Math.min(...fates)),
+  ms(Math.min(...outcomes)),
   numpy ? `NumPy ${ms(numpy.ms)}; ${ours} works, NumPy ${numpy.works}` : 'NumPy could not be installed',
 );
 
@@ -335,7 +335,7 @@ const long = recordOf([
     cycle: {
       ...counted.cycle,
       id: `c${i}`,
-      proofId: null,
+      cleanRunId: null,
       seconds: 1.2 + (i % 9) / 10,
       action: i % 2 ? 'close' : 'open',
     },

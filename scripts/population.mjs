@@ -10,11 +10,11 @@ const SEED = 20261125;
 const DRAWS = 2000;
 
 const NAMES = {
-  'school:tenthOff': 'a tenth off the doubled length',
-  'school:oneUnderBelt': 'one size under the old belt',
-  'school:oneUnderString': 'one size under the string',
-  'school:slightlySmaller': 'a twentieth under the old belt',
-  'school:likeForLike': 'like for like',
+  'rule:tenthOff': 'a tenth off the doubled length',
+  'rule:oneUnderBelt': 'one size under the old belt',
+  'rule:oneUnderString': 'one size under the string',
+  'rule:slightlySmaller': 'a twentieth under the old belt',
+  'rule:likeForLike': 'like for like',
   'single:string': 'best single stretch, string',
   'single:pulleys': 'best single stretch, pulleys',
   'ours:string': 'ranking, string only',

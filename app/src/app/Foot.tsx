@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { redoTarget, undoTarget } from '@loose-pulley/core/ticket';
 import { LidLine, MainsLine } from '../clock/MainsLine';
-import { LoopStrip } from '../clock/LoopStrip';
+import { ChangeStrip } from '../clock/ChangeStrip';
 import { TimerStrip } from '../clock/TimerStrip';
 import { redo, undo } from '../keeping/actions';
 import { useAppDispatch, useAppSelector, useUnit } from '../store/store';
@@ -47,7 +47,7 @@ export function Foot() {
       )}
       {open && <MainsLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
       {open && <LidLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
-      {open && <LoopStrip ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+      {open && <ChangeStrip ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
       <TimerStrip />
       <span aria-live="polite" className="ml-auto py-1 text-right">
         {said &&

@@ -7,24 +7,24 @@ import { MeasureNow } from './MeasureNow';
 import { TicketRow } from './TicketRow';
 
 /** What a ticket waits for now: a timer that runs comes before whatever else was said. */
-const waitOf = (summary: TicketSummary): 'hands' | 'clock' | 'post' | 'owner' =>
+const waitOf = (summary: TicketSummary): 'nothing' | 'clock' | 'parts' | 'owner' =>
   summary.timers.length > 0 ? 'clock' : summary.waiting.for;
 
 const GROUPS = [
-  ['hands', 'Wants hands'],
+  ['nothing', 'Wants hands'],
   ['clock', 'On the clock'],
-  ['post', 'Waits for the post'],
+  ['parts', 'Waits for the post'],
   ['owner', 'Waits for the owner'],
 ] as const;
 
 /** More than a bench can hold; past it the Log searches better than a list. */
-const MOST_ROWS = 60;
+const MAX_ROWS = 60;
 
 /** The one thing to do next: the ticket furthest along among those that want hands. */
 function nextUp(open: readonly TicketSummary[]): TicketSummary | undefined {
   const progress = ({ marks }: TicketSummary) => [...marks].filter((mark) => mark !== 'o').length;
   return open
-    .filter((one) => waitOf(one) === 'hands')
+    .filter((one) => waitOf(one) === 'nothing')
     .reduce<TicketSummary | undefined>(
       (best, one) => (!best || progress(one) > progress(best) ? one : best),
       undefined,
@@ -92,16 +92,16 @@ export function BenchPage() {
                 <span className="text-sm font-normal text-soft">{rows.length}</span>
               </h2>
               <ul>
-                {rows.slice(0, MOST_ROWS).map((summary) => (
+                {rows.slice(0, MAX_ROWS).map((summary) => (
                   <TicketRow key={summary.id} summary={summary} />
                 ))}
               </ul>
-              {rows.length > MOST_ROWS && (
+              {rows.length > MAX_ROWS && (
                 <Link
                   to="/log"
                   className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
                 >
-                  {rows.length - MOST_ROWS} more, in the Log
+                  {rows.length - MAX_ROWS} more, in the Log
                 </Link>
               )}
             </section>

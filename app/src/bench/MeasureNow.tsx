@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { findMethod, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
-import { LOADER_NAMES, LOADERS, type Happening, type Loader } from '@loose-pulley/core/ticket';
+import { LOADER_NAMES, LOADERS, type EventBody, type Loader } from '@loose-pulley/core/ticket';
 import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
 import { joinWalk } from '../keys/walk';
 import { newTicket } from '../keeping/actions';
@@ -115,7 +115,7 @@ export function MeasureNow() {
       {opening ? (
         <NewTicketForm
           onCancel={() => setSearch({}, { replace: true })}
-          happenings={(driveId) => (understood?.ok && value ? asReadings(driveId, understood.value) : [])}
+          bodies={(driveId) => (understood?.ok && value ? asReadings(driveId, understood.value) : [])}
         />
       ) : (
         <Button look={value ? 'strong' : 'plain'} className="min-h-12" onClick={() => setSearch({ new: '' })}>
@@ -130,7 +130,7 @@ export function MeasureNow() {
 function asReadings(
   driveId: string,
   line: { method: { id: string; measurand: Reading['measurand'] }; amount: number; aux: Reading['aux']; typed: string },
-): Happening[] {
+): EventBody[] {
   const { sectionMm, ...aux } = line.aux;
   const reading = (
     measurand: Reading['measurand'],
@@ -138,7 +138,7 @@ function asReadings(
     amount: number,
     tools: Reading['aux'],
     typed: string,
-  ): Happening => ({
+  ): EventBody => ({
     type: 'readingTaken',
     driveId,
     reading: { id: nanoid(10), measurand, method, typed: typed.slice(0, 200), amount, aux: tools, ownStd: null },
@@ -151,10 +151,10 @@ function asReadings(
 
 /** What a ticket needs to be opened: hardly anything. */
 function NewTicketForm({
-  happenings,
+  bodies,
   onCancel,
 }: {
-  readonly happenings: (driveId: string) => readonly Happening[];
+  readonly bodies: (driveId: string) => readonly EventBody[];
   readonly onCancel: () => void;
 }) {
   const dispatch = useAppDispatch();
@@ -167,7 +167,7 @@ function NewTicketForm({
     event.preventDefault();
     setBusy(true);
     const id = await dispatch(
-      newTicket({ machine: machine.trim(), complaint: complaint.trim(), loader, owner: '', serial: '' }, happenings),
+      newTicket({ machine: machine.trim(), complaint: complaint.trim(), loader, owner: '', serial: '' }, bodies),
     );
     void navigate(`/t/${id}/measure`);
   };

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { STATION_NAMES, STATIONS, type TicketSummary } from '@loose-pulley/core/ticket';
-import { timerState, timerWords, type Timer } from '@loose-pulley/core/planning';
+import { timerState, timerWords, type Timer } from '@loose-pulley/core/timers';
 import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
 
@@ -55,8 +55,8 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
           <span className="block truncate leading-snug font-semibold">{summary.machine || 'Unnamed machine'}</span>
           <span className="block truncate text-sm leading-snug text-soft">
             {summary.parked ? `parked in pieces, ${summary.parked.lies}` : summary.complaint}
-            {summary.loops.length > 0 && summary.closedAt === null && (
-              <span className="text-live"> ↺ {summary.loops.join(', ')}</span>
+            {summary.temporaryChanges.length > 0 && summary.closedAt === null && (
+              <span className="text-live"> ↺ {summary.temporaryChanges.join(', ')}</span>
             )}
           </span>
         </span>
@@ -68,7 +68,7 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
           <span className="line-clamp-3 text-sm leading-snug text-soft">
             {summary.timers[0] ? (
               <TimerWords timer={summary.timers[0]} />
-            ) : summary.waiting.for === 'hands' ? (
+            ) : summary.waiting.for === 'nothing' ? (
               drives
             ) : (
               summary.waiting.what

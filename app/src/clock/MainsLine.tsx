@@ -3,7 +3,7 @@ import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../keeping/moments';
 import { useAppDispatch } from '../store/store';
 
-const NOT_SAID = 'notSaid';
+const NOT_SAID = 'unknown';
 
 /** How the machine stands to the mains, on every page of its ticket: the app cannot see it, so the bench says it. */
 export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {

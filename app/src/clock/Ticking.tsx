@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { timerState, timerWords } from '@loose-pulley/core/planning';
-import { happen } from '../keeping/actions';
+import { timerState, timerWords } from '@loose-pulley/core/timers';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
 import { ring } from './ring';
@@ -43,7 +43,7 @@ export default function Ticking({ waiting }: { readonly waiting: readonly Waitin
                 look="quiet"
                 className="ml-1"
                 onClick={() =>
-                  dispatch(happen({ type: 'timerPut', timer: { ...timer, endedAt: new Date().toISOString() } }))
+                  dispatch(recordEvent({ type: 'timerPut', timer: { ...timer, endedAt: new Date().toISOString() } }))
                 }
               >
                 {state.status === 'due' ? 'Seen to' : 'End it'}

@@ -1,4 +1,4 @@
-import type { Timer } from '@loose-pulley/core/planning';
+import type { Timer } from '@loose-pulley/core/timers';
 
 /** A timer that nobody has seen to, with its ticket. */
 export interface Waiting {

@@ -28,13 +28,13 @@ const figures = ({ n, failures, slow }: Tally): string =>
 
 /**
  * Counting cycles by two big keys, slow and helped beside them, blind and one-handed if need be. Take in counts before
- * anything is done (no proof), Prove counts for the proof that runs.
+ * anything is done (no clean run), Prove counts for the clean run that runs.
  */
-export function CycleLog({ proofId }: { readonly proofId: string | null }) {
+export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null }) {
   const { ticket, canWrite } = useTicket();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
-  const cycles = useMemo(() => ticket.cycles.filter((cycle) => cycle.proofId === proofId), [ticket.cycles, proofId]);
-  const counting = useCounting(ticket.loader, proofId, cycles);
+  const cycles = useMemo(() => ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId), [ticket.cycles, cleanRunId]);
+  const counting = useCounting(ticket.loader, cleanRunId, cycles);
   const { action, actions, setting, setSetting, running } = counting;
   const [own, setOwn] = useState('');
   const on = canWrite ? counting.verdict : () => undefined;
@@ -66,9 +66,9 @@ export function CycleLog({ proofId }: { readonly proofId: string | null }) {
   const rows = useMemo(() => cycleTable(cycles), [cycles]);
 
   return (
-    <section aria-labelledby={`cycles-${proofId ?? 'before'}`} className="grid grid-cols-1 gap-4">
-      <h3 id={`cycles-${proofId ?? 'before'}`} className="border-b border-ink pb-1 text-lg">
-        {proofId === null ? 'Cycles counted before anything is done' : 'Cycles counted for this proof'}
+    <section aria-labelledby={`cycles-${cleanRunId ?? 'before'}`} className="grid grid-cols-1 gap-4">
+      <h3 id={`cycles-${cleanRunId ?? 'before'}`} className="border-b border-ink pb-1 text-lg">
+        {cleanRunId === null ? 'Cycles counted before anything is done' : 'Cycles counted for this clean run'}
       </h3>
       <div className="flex flex-wrap items-end gap-3">
         {actions.length > 1 && (

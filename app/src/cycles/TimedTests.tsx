@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useId, useState } from 'react';
 import { timedPairs, timedTestsFor, timesWords, type Timing } from '@loose-pulley/core/proving';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -21,7 +21,7 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
   const named = what.trim().slice(0, 80);
   const take = (timing: Pick<Timing, 'seconds'>): void => {
     const done = dispatch(
-      happen({
+      recordEvent({
         type: 'timingPut',
         timing: {
           id: nanoid(10),
@@ -86,7 +86,7 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
             key={`s${round}`}
             label="It took"
             unit="s"
-            most={86_400}
+            max={86_400}
             value={seconds}
             onNumber={(value) => setSeconds(value)}
           />
@@ -94,7 +94,7 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
             key={`r${round}`}
             label="Tried again"
             unit="times"
-            most={999}
+            max={999}
             value={retries}
             onNumber={(value) => setRetries(value)}
           />
@@ -108,7 +108,7 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
             It never got there
           </Button>
           {last && (
-            <Button look="quiet" onClick={() => dispatch(happen({ type: 'timingRemoved', timingId: last.id }))}>
+            <Button look="quiet" onClick={() => dispatch(recordEvent({ type: 'timingRemoved', timingId: last.id }))}>
               Take the last one out
             </Button>
           )}

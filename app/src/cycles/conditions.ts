@@ -1,4 +1,4 @@
-/** Bench conditions that a cycle or a proof may be run under; a bench adds its own. */
+/** Bench conditions that a cycle or a clean run may be run under; a bench adds its own. */
 export const CONDITIONS: readonly string[] = [
   'cold',
   'warm',

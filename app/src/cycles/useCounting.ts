@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
 import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
 import type { Loader } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { sound } from './tones';
 
@@ -24,7 +24,7 @@ const LONGEST_S = 600;
  * Counting cycles: the action in turn, the conditions, and the watch between a press at eject and the verdict. The
  * watch is the browser's monotonic clock, so a changed wall clock cannot make a time negative.
  */
-export function useCounting(loader: Loader, proofId: string | null, cycles: readonly Cycle[]) {
+export function useCounting(loader: Loader, cleanRunId: string | null, cycles: readonly Cycle[]) {
   const dispatch = useAppDispatch();
   const actions = actionsOf(loader);
   const [chosen, setChosen] = useState<CycleAction | null>(null);
@@ -32,7 +32,7 @@ export function useCounting(loader: Loader, proofId: string | null, cycles: read
     const last = cycles[cycles.length - 1];
     return last
       ? {
-          disc: last.disc === 'notSaid' ? (last.loaded ? 'junk' : 'none') : last.disc,
+          disc: last.disc === 'unknown' ? (last.loaded ? 'junk' : 'none') : last.disc,
           place: last.place,
           conditions: last.conditions,
         }
@@ -55,7 +55,7 @@ export function useCounting(loader: Loader, proofId: string | null, cycles: read
     startedMs.current = null;
     setRunning(false);
     const counted = dispatch(
-      happen({
+      recordEvent({
         type: 'cycleLogged',
         cycle: {
           id: nanoid(10),
@@ -65,7 +65,7 @@ export function useCounting(loader: Loader, proofId: string | null, cycles: read
           seconds: elapsedS === null || elapsedS > LONGEST_S ? null : Math.round(elapsedS * 100) / 100,
           ...setting,
           loaded: setting.disc !== 'none',
-          proofId,
+          cleanRunId,
         },
       }),
     );

@@ -3,11 +3,11 @@ import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/geomet
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { beltOutline } from './beltOutline';
 import { driveLayout, type Box, type Circle } from './driveLayout';
-import type { DrawnOther } from './drawnOther';
+import type { DrawnOther } from './drawnIdler';
 import { useWidth } from './useWidth';
 
 // Few drives have more than two pulleys.
-const FurtherPulley = lazy(async () => ({ default: (await import('./FurtherPulley')).FurtherPulley }));
+const IdlerDrawing = lazy(async () => ({ default: (await import('./IdlerDrawing')).IdlerDrawing }));
 
 /** What is drawn. Sizes are diameters at the groove bottom; absent ones are ghosts until they are measured. */
 export interface DrawnDrive {
@@ -21,7 +21,7 @@ export interface DrawnDrive {
     | {
         readonly thicknessMm: number;
         readonly motorRadiusMm: number;
-        readonly driveRadiusMm: number;
+        readonly drivenRadiusMm: number;
         readonly words: string;
       }
     | undefined;
@@ -36,7 +36,7 @@ interface Props {
   readonly heightPx?: number;
   /** What stands in each label: a field on the screen, a figure on paper. */
   readonly labels: Readonly<Record<'motor' | 'drive' | 'centre', ReactNode>>;
-  /** A further pulley was moved by hand or key. */
+  /** An idler was moved by hand or key. */
   readonly onMove?: ((id: string, xMm: number, yMm: number) => void) | undefined;
 }
 
@@ -109,14 +109,14 @@ function PulleyCircle({
   );
 }
 
-/** The further pulleys put between the two, each on its run and grown as the motor's line is. */
+/** The idlers put between the two, each on its run and grown as the motor's line is. */
 function withOthers(
   [motor, drive]: readonly PathPulley[],
   others: readonly DrawnOther[],
   grownMm: number,
 ): PathPulley[] {
   if (!motor || !drive) return [];
-  const on = (run: 'motor' | 'drive', turn: 1 | -1): PathPulley[] =>
+  const on = (run: 'motor' | 'driven', turn: 1 | -1): PathPulley[] =>
     others
       .filter(({ after }) => after === run)
       .map(({ name, xMm, yMm, radiusMm, back }) => ({
@@ -126,7 +126,7 @@ function withOthers(
         radiusMm: radiusMm + grownMm,
         side: back ? (-turn as 1 | -1) : turn,
       }));
-  return [motor, ...on('motor', 1), drive, ...on('drive', drive.side)];
+  return [motor, ...on('motor', 1), drive, ...on('driven', drive.side)];
 }
 
 const at = (box: Box) => ({ left: box.x, top: box.y, width: box.w, height: box.h });
@@ -163,11 +163,11 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370, onMove }: Pr
   const { pxPerMm, motor, drive, motorLabel, driveLabel, centreLabel, centreLineY, bar, beltLabel, legend } = layout;
   const complete =
     drawn.motorMm !== undefined && drawn.driveMm !== undefined && drawn.centreMm !== undefined && !drawn.impossible;
-  const outline = (motorRadiusMm: number, driveRadiusMm: number, excessMm: number) =>
+  const outline = (motorRadiusMm: number, drivenRadiusMm: number, excessMm: number) =>
     complete
       ? beltOutline(
           withOthers(
-            asPathPulleys({ motorRadiusMm, driveRadiusMm, centreDistanceMm: centreMm, crossed: drawn.crossed }),
+            asPathPulleys({ motorRadiusMm, drivenRadiusMm, centreDistanceMm: centreMm, crossed: drawn.crossed }),
             drawn.others,
             motorRadiusMm - motorMm / 2,
           ),
@@ -178,7 +178,7 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370, onMove }: Pr
       : undefined;
   const half = (drawn.old?.thicknessMm ?? 0) / 2;
   const bare = outline(motorMm / 2, driveMm / 2, 0);
-  const belt = drawn.belt && outline(drawn.belt.motorRadiusMm, drawn.belt.driveRadiusMm, 0);
+  const belt = drawn.belt && outline(drawn.belt.motorRadiusMm, drawn.belt.drivenRadiusMm, 0);
   const old = drawn.old && outline(motorMm / 2 + half, driveMm / 2 + half, oldExcessMm);
   const upper = (belt ?? old ?? bare)?.path.spans[1];
   const target = upper && {
@@ -212,7 +212,7 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370, onMove }: Pr
             const circle = layout.others[index];
             return (
               circle && (
-                <FurtherPulley
+                <IdlerDrawing
                   key={other.id}
                   other={other}
                   circle={circle}
@@ -316,5 +316,5 @@ function describeDrawing(drawn: DrawnDrive, unit: LengthUnit): string {
   const belt = drawn.belt ? `, belt fitted, ${drawn.belt.words}` : '';
   const old = drawn.old && drawn.old.excessMm > 0 ? ', the old belt hangs slack' : '';
   const wrong = drawn.impossible ? ', which cannot be: the pulleys overlap' : '';
-  return `Drive drawing: ${say('motor pulley', drawn.motorMm)}, ${say('drive pulley', drawn.driveMm)}, shafts ${say('apart', drawn.centreMm)}${belt}${old}${wrong}.`;
+  return `Drive drawing: ${say('motor pulley', drawn.motorMm)}, ${say('driven pulley', drawn.driveMm)}, shafts ${say('apart', drawn.centreMm)}${belt}${old}${wrong}.`;
 }

@@ -35,7 +35,7 @@ const ZONE_FILL: Readonly<Record<RulerZone['zone'], string>> = {
 
 /**
  * The stretch ruler: relaxed inner length from left to right. Bars are readings, the heavy line the path, flags the
- * schools' picks, ticks the belts to be had; zones are bounded by the limits. Arrow keys walk the belts; dragging, or
+ * rulesOfThumb' picks, ticks the belts to be had; zones are bounded by the limits. Arrow keys walk the belts; dragging, or
  * Shift with the arrows, goes through every length between.
  */
 export function StretchRuler({
@@ -188,7 +188,7 @@ export function StretchRuler({
                 x={label.x}
                 y={label.y}
                 textAnchor={label.anchor}
-                className={`text-sm ${row.kind === 'school' ? 'fill-soft' : 'fill-current'} ${label.anchor === 'start' ? 'stroke-sheet [stroke-width:4px] [paint-order:stroke]' : ''}`}
+                className={`text-sm ${row.kind === 'rule' ? 'fill-soft' : 'fill-current'} ${label.anchor === 'start' ? 'stroke-sheet [stroke-width:4px] [paint-order:stroke]' : ''}`}
               >
                 {label.text}
                 {row.kind === 'odd' ? ' (odd one)' : ''}

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { asPathPulleys, twoPulleyPath } from '@loose-pulley/core/geometry';
 import { beltOutline } from './beltOutline';
 
-const drive = { motorRadiusMm: 3, driveRadiusMm: 12.5, centreDistanceMm: 40, crossed: false };
+const drive = { motorRadiusMm: 3, drivenRadiusMm: 12.5, centreDistanceMm: 40, crossed: false };
 const outlined = (of: typeof drive, excessMm = 0) => beltOutline(asPathPulleys(of), excessMm, at, 8);
 const at = { x: 100, y: 200 };
 

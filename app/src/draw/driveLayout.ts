@@ -56,7 +56,7 @@ function roundLength(pxPerMm: number, mostPx: number): number {
 }
 
 /**
- * Lays out the drive drawing. Motor pulley left, drive pulley right, to one scale; as large as the bands leave room.
+ * Lays out the drive drawing. Motor pulley left, driven pulley right, to one scale; as large as the bands leave room.
  *
  * @example driveLayout({ widthPx: 776, heightPx: 370, motorMm: 6, driveMm: 24.8, centreMm: 38.2, … }).pxPerMm // about 8
  */

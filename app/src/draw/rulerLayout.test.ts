@@ -11,9 +11,9 @@ const rows = (pathMm: number): RulerRow[] => [
   { id: '1', label: 'old belt, doubled flat 66.4', valueMm: pathMm * 1.008, halfMm: 1.6, kind: 'reading' },
   { id: '2', label: 'old belt, over a cap 40.8', valueMm: pathMm * 1.0081, halfMm: 1.9, kind: 'reading' },
   { id: '3', label: 'string 129.8', valueMm: pathMm, halfMm: 1.4, kind: 'path' },
-  { id: '4', label: 'a tenth off → 120.0', valueMm: pathMm * 0.944, kind: 'school' },
-  { id: '5', label: 'one size down → 124.0', valueMm: pathMm * 0.976, kind: 'school' },
-  { id: '6', label: 'slightly smaller → 120.0', valueMm: pathMm * 0.944, kind: 'school' },
+  { id: '4', label: 'a tenth off → 120.0', valueMm: pathMm * 0.944, kind: 'rule' },
+  { id: '5', label: 'one size down → 124.0', valueMm: pathMm * 0.976, kind: 'rule' },
+  { id: '6', label: 'slightly smaller → 120.0', valueMm: pathMm * 0.944, kind: 'rule' },
 ];
 const extent = ({ x, w, anchor }: Placed): readonly [number, number] =>
   anchor === 'start' ? [x, x + w] : anchor === 'end' ? [x - w, x] : [x - w / 2, x + w / 2];

@@ -1,14 +1,14 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import type { RulerZone } from '@loose-pulley/core/sizing';
 
-/** One line of the ruler: a reading as a bar of its uncertainty, or a school's pick as a flag. */
+/** One line of the ruler: a reading as a bar of its uncertainty, or a rule's pick as a flag. */
 export interface RulerRow {
   readonly id: string;
   readonly label: string;
   readonly valueMm: number;
   /** Half the bar, two standard uncertainties; absent for a flag. */
   readonly halfMm?: number;
-  readonly kind: 'reading' | 'odd' | 'path' | 'bound' | 'school';
+  readonly kind: 'reading' | 'odd' | 'path' | 'bound' | 'rule';
 }
 
 export interface RulerInput {

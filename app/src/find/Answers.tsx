@@ -1,4 +1,4 @@
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -43,7 +43,7 @@ export function Answers({ advice }: { readonly advice: Advice }) {
                 className="whitespace-nowrap"
                 disabled={!canWrite}
                 aria-label={`Take back: ${answerWords(advice, answer)}`}
-                onClick={() => dispatch(happen({ type: 'observationRemoved', observationId: answer.recordId ?? '' }))}
+                onClick={() => dispatch(recordEvent({ type: 'observationRemoved', observationId: answer.recordId ?? '' }))}
               >
                 take back
               </Button>

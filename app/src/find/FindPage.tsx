@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { causeName, oddsWords } from '@loose-pulley/core/diagnosis';
-import { sameTestElsewhere } from '@loose-pulley/core/finding';
+import { sameTestElsewhere } from '@loose-pulley/core/ticketEvidence';
 import { PluggedCaution } from '../clock/MainsLine';
 import { StationFoot } from '../ticket/StationFoot';
 import { useDrive, useTicket } from '../ticket/useTicket';

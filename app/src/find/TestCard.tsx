@@ -8,7 +8,7 @@ import {
   type BenchTest,
   type Suggestion,
 } from '@loose-pulley/core/diagnosis';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { usePageKey } from '../keys/useKeys';
 import { ANSWER_KEYS, type KeyAction } from '../store/settings';
 import { useAppDispatch, useAppSelector } from '../store/store';
@@ -41,7 +41,7 @@ export function TestCard({ advice, test }: { readonly advice: Advice; readonly t
   const leads = wouldLead(machine, belief, test.id);
   const answer = (outcome: string): void => {
     dispatch(
-      happen({
+      recordEvent({
         type: 'observed',
         observation: {
           id: nanoid(10),

@@ -11,7 +11,7 @@ import {
   type Observation,
 } from '@loose-pulley/core/diagnosis';
 import { newComplaint, VERDICT_STATE_NAMES, VERDICT_STATES, type StationId } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
@@ -118,7 +118,7 @@ export function Why({ advice, cause }: { readonly advice: Advice; readonly cause
           disabled={!canWrite || complained}
           onClick={() =>
             dispatch(
-              happen({
+              recordEvent({
                 type: 'complaintPut',
                 complaint: { ...newComplaint(nanoid(10), name), state: 'anotherTrade', drivetrain: false },
               }),
@@ -140,8 +140,8 @@ export function Why({ advice, cause }: { readonly advice: Advice; readonly cause
               onClick={() =>
                 dispatch(
                   verdict?.state === state
-                    ? happen({ type: 'verdictRemoved', causeId: cause.id })
-                    : happen({
+                    ? recordEvent({ type: 'verdictRemoved', causeId: cause.id })
+                    : recordEvent({
                         type: 'verdictGiven',
                         verdict: { causeId: cause.id, state, words: name, at: new Date().toISOString() },
                       }),

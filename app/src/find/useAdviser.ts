@@ -14,7 +14,7 @@ import {
   type RankedCause,
   type Suggestion,
 } from '@loose-pulley/core/diagnosis';
-import { answersOf, caseOf, type Answer } from '@loose-pulley/core/finding';
+import { answersOf, caseOf, type Answer } from '@loose-pulley/core/ticketEvidence';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { loadOwnKnowledge } from '../keeping/knowledge';
 

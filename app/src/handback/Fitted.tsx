@@ -1,6 +1,6 @@
 import { beltLabel } from '@loose-pulley/core/units';
 import { FITTED_BECAUSE, FITTED_BECAUSE_NAMES, type FittedBecause, type Try } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { SectionSign } from '../ui/SectionSign';
@@ -20,7 +20,7 @@ export function Fitted() {
       {fitted.length === 0 && <p className="text-soft">No belt is judged right yet.</p>}
       {fitted.map(({ drive, one }) => {
         const put = (changes: Partial<Pick<Try, 'source' | 'label' | 'because'>>, gesture?: string) =>
-          dispatch(happen({ type: 'tryLabelled', driveId: drive.id, tryId: one.id, changes }, gesture));
+          dispatch(recordEvent({ type: 'tryLabelled', driveId: drive.id, tryId: one.id, changes }, gesture));
         return (
           <div key={one.id} className="grid gap-2 border-b border-hair pb-3">
             <p className="text-lg">

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { writeTicketName } from './names';
 import { COMPLAINT_STATE_NAMES, picturesNamed } from '@loose-pulley/core/ticket';
 import { openEnds } from '@loose-pulley/core/handback';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { loadPictures } from '../keeping/pictures';
 import { today } from '../clock/useNow';
 import { useAppDispatch } from '../store/store';
@@ -27,7 +27,7 @@ export function HandBackPage() {
       rows={3}
       value={ticket.handBack[key]}
       disabled={!canWrite}
-      onText={(text, gesture) => dispatch(happen({ type: 'handBackWritten', changes: { [key]: text } }, gesture))}
+      onText={(text, gesture) => dispatch(recordEvent({ type: 'handBackWritten', changes: { [key]: text } }, gesture))}
     />
   );
   const ends = openEnds(ticket);
@@ -68,11 +68,11 @@ export function HandBackPage() {
           <NumberLine
             label="Bench time"
             unit="minutes"
-            most={100_000}
+            max={100_000}
             value={ticket.handBack.minutes}
             disabled={!canWrite}
             onNumber={(minutes, gesture) =>
-              dispatch(happen({ type: 'handBackWritten', changes: { minutes } }, gesture))
+              dispatch(recordEvent({ type: 'handBackWritten', changes: { minutes } }, gesture))
             }
           />
           <TextLine
@@ -80,7 +80,7 @@ export function HandBackPage() {
             value={ticket.handBack.cost}
             maxLength={40}
             disabled={!canWrite}
-            onText={(cost, gesture) => dispatch(happen({ type: 'handBackWritten', changes: { cost } }, gesture))}
+            onText={(cost, gesture) => dispatch(recordEvent({ type: 'handBackWritten', changes: { cost } }, gesture))}
           />
         </div>
       </div>
@@ -128,7 +128,7 @@ export function HandBackPage() {
               On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
             </p>
             {ticket.closedDespite !== '' && <p>With ends open, because: {ticket.closedDespite}</p>}
-            <CommitButton disabled={!canWrite} onClick={() => dispatch(happen({ type: 'ticketReopened' }))}>
+            <CommitButton disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'ticketReopened' }))}>
               Open it again
             </CommitButton>
           </>
@@ -151,7 +151,7 @@ export function HandBackPage() {
               look="strong"
               className="min-h-12"
               disabled={!canWrite || (ends.length > 0 && despite.trim() === '')}
-              onClick={() => dispatch(happen({ type: 'ticketClosed', despite: ends.length > 0 ? despite.trim() : '' }))}
+              onClick={() => dispatch(recordEvent({ type: 'ticketClosed', despite: ends.length > 0 ? despite.trim() : '' }))}
             >
               Hand it back
             </CommitButton>
@@ -176,7 +176,7 @@ function DueOn() {
         type="date"
         value={dueOn}
         disabled={!canWrite}
-        onChange={(event) => dispatch(happen({ type: 'handBackWritten', changes: { dueOn: event.target.value } }))}
+        onChange={(event) => dispatch(recordEvent({ type: 'handBackWritten', changes: { dueOn: event.target.value } }))}
         className="field text-lg text-ink"
       />
       {past && <span className="text-live">That day is past: it stands on the Bench as due already.</span>}

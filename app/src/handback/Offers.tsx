@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { OFFER_ANSWERS, OFFER_NAMES, type Offer } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -11,7 +11,7 @@ import { TextLine } from '../ui/TextLine';
 export function Offers() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const put = (offer: Offer, gesture?: string) => dispatch(happen({ type: 'offerPut', offer }, gesture));
+  const put = (offer: Offer, gesture?: string) => dispatch(recordEvent({ type: 'offerPut', offer }, gesture));
   return (
     <section aria-labelledby="offers" className="grid gap-2">
       <h3 id="offers" className="text-sm text-soft">
@@ -45,7 +45,7 @@ export function Offers() {
             <Button
               look="quiet"
               className="justify-self-start"
-              onClick={() => dispatch(happen({ type: 'offerRemoved', offerId: offer.id }))}
+              onClick={() => dispatch(recordEvent({ type: 'offerRemoved', offerId: offer.id }))}
             >
               Take it out
             </Button>

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { configureStore } from '@reduxjs/toolkit';
-import { summarise, type Happening, type TicketRecord } from '@loose-pulley/core/ticket';
+import { summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
 import { opening, recordOf } from '../../../core/fixtures/sample';
 import { benchReducer } from '../store/bench';
 import { openTicketReducer } from '../store/openTicket';
@@ -66,7 +66,7 @@ const story = () => {
   const open = ticket();
   return open.status === 'open' ? open.record.ticket.story : undefined;
 };
-const tell = (words: string) => run(actions.happen({ type: 'storyTold', story: words }));
+const tell = (words: string) => run(actions.recordEvent({ type: 'storyTold', story: words }));
 const settle = () => new Promise((done) => setTimeout(done, 20));
 
 beforeEach(() => {
@@ -75,7 +75,7 @@ beforeEach(() => {
   inLine.clear();
   told.length = 0;
   saving = () => Promise.resolve();
-  stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as Happening]));
+  stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as EventBody]));
   store = make();
   startKeeper(store as never);
 });
@@ -114,7 +114,7 @@ describe('a ticket on the screen', () => {
       lost = true;
     });
     await run(actions.openTicket('t1'));
-    stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as Happening, { type: 'storyTold', story: 'theirs' }]));
+    stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as EventBody, { type: 'storyTold', story: 'theirs' }]));
     await run(actions.takeOver('t1'));
     expect(lost).toBe(true);
     expect(ticket()).toMatchObject({ access: 'writer' });
@@ -130,7 +130,7 @@ describe('a ticket on the screen', () => {
     expect(ticket()).toMatchObject({ access: 'reader' });
     expect(said()).toContain('Another tab writes this ticket now');
     // What the other tab keeps is seen here at once.
-    stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as Happening, { type: 'storyTold', story: 'theirs' }]));
+    stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as EventBody, { type: 'storyTold', story: 'theirs' }]));
     hear({ type: 'saved', id: 't1' });
     await settle();
     expect(story()).toBe('theirs');
@@ -155,7 +155,7 @@ describe('a ticket on the screen', () => {
 describe('undo', () => {
   test('says what it took back and where; brought back, the same', async () => {
     await run(actions.openTicket('t1'));
-    run(actions.happen({ type: 'noteWritten', station: 'find', text: 'motor heard' }));
+    run(actions.recordEvent({ type: 'noteWritten', station: 'find', text: 'motor heard' }));
     await run(actions.undo());
     expect(said()).toMatch(/^Undone: .*, on Find\.$/);
     await run(actions.redo());
@@ -173,7 +173,7 @@ describe('undo', () => {
   test('what core refuses is said in its words, and nothing changes', async () => {
     await run(actions.openTicket('t1'));
     const before = ticket();
-    expect(run(actions.happen({ type: 'driveRemoved', driveId: 'drive-a' }))).toBe(false);
+    expect(run(actions.recordEvent({ type: 'driveRemoved', driveId: 'drive-a' }))).toBe(false);
     expect(said()).toBeTruthy();
     expect(ticket()).toBe(before);
   });

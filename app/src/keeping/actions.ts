@@ -7,7 +7,7 @@ import {
   STATION_NAMES,
   undoTarget,
   type Details,
-  type Happening,
+  type EventBody,
   type TicketEvent,
 } from '@loose-pulley/core/ticket';
 import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from '../store/bench';
@@ -20,8 +20,8 @@ import { finishImport, loadSummaries, loadTicket, removeTicket, saveTicket } fro
 
 type Thunk<T = void> = (dispatch: AppDispatch, getState: () => RootState) => T;
 
-const stampNow = (happening: Happening, gesture?: string): TicketEvent => ({
-  ...happening,
+const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
+  ...body,
   id: nanoid(12),
   at: new Date().toISOString(),
   ...(gesture !== undefined && { gesture }),
@@ -161,13 +161,13 @@ export const takeOver =
   };
 
 /**
- * Makes something happen to the open ticket: the only way a ticket changes.
+ * Makes something recordEvent to the open ticket: the only way a ticket changes.
  *
  * @param gesture events of one gesture that follow one another become one
  * @returns whether it happened
  */
-export const happen =
-  (happening: Happening, gesture?: string): Thunk<boolean> =>
+export const recordEvent =
+  (body: EventBody, gesture?: string): Thunk<boolean> =>
   (dispatch, getState) => {
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open') return false;
@@ -177,7 +177,7 @@ export const happen =
       );
       return false;
     }
-    const next = append(ticket.record, stampNow(happening, gesture));
+    const next = append(ticket.record, stampNow(body, gesture));
     if (!next.ok) {
       dispatch(saidAloud({ text: next.problem, to: null }));
       return false;
@@ -196,7 +196,7 @@ const step =
       dispatch(saidAloud({ text: way === 'undone' ? 'Nothing to undo.' : 'Nothing to bring back.', to: null }));
       return;
     }
-    if (!dispatch(happen({ type: way, eventId: target.id }))) return;
+    if (!dispatch(recordEvent({ type: way, eventId: target.id }))) return;
     const { describeEvent, eventPlace } = await import('../ticket/describe');
     const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
     const place = eventPlace(target);
@@ -224,7 +224,7 @@ export function nextNumber(state: RootState): string {
 export const newTicket =
   (
     { complaint, ...details }: Omit<Details, 'number'> & { readonly complaint: string },
-    then: (driveId: string) => readonly Happening[] = () => [],
+    then: (driveId: string) => readonly EventBody[] = () => [],
   ): Thunk<Promise<string>> =>
   async (dispatch, getState) => {
     const ticketId = nanoid(12);
@@ -240,8 +240,8 @@ export const newTicket =
     );
     if (!opened.ok) throw new Error(opened.problem);
     let record = opened.value;
-    for (const happening of then(driveId)) {
-      const next = append(record, stampNow(happening));
+    for (const body of then(driveId)) {
+      const next = append(record, stampNow(body));
       if (!next.ok) throw new Error(next.problem);
       record = next.value;
     }

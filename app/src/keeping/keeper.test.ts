@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { configureStore } from '@reduxjs/toolkit';
-import { append, summarise, type Happening, type TicketRecord } from '@loose-pulley/core/ticket';
+import { append, summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
 import { opening, recordOf } from '../../../core/fixtures/sample';
 import { benchReducer } from '../store/bench';
 import { openTicketReducer, recordChanged, ticketStatus } from '../store/openTicket';
@@ -28,7 +28,7 @@ function bench(id: string, access: 'writer' | 'reader' = 'writer') {
     middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
   });
   startKeeper(store as never);
-  const first = markKept(recordOf([{ ...opening, ticketId: id } as Happening]));
+  const first = markKept(recordOf([{ ...opening, ticketId: id } as EventBody]));
   store.dispatch(ticketStatus({ status: 'open', id, record: first, access, saving: 'kept', problem: null }));
   let count = 0;
   const note = (text: string): TicketRecord => {

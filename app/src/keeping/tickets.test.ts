@@ -75,7 +75,7 @@ describe('one ticket', () => {
       await tickets.setItem(old.ticket.id, old);
       const read = await loadTicket(old.ticket.id);
       expect(read?.version).toBe(TICKET_VERSION);
-      expect(read?.ticket.drives[0]?.others.every((one) => 'surface' in one)).toBe(true);
+      expect(read?.ticket.drives[0]?.idlers.every((one) => 'surface' in one)).toBe(true);
       expect((await loadAllTickets()).map(({ version: now }) => now)).toEqual([TICKET_VERSION]);
     },
   );
@@ -89,7 +89,7 @@ describe('summaries are a cache', () => {
     expect(await ids()).toEqual(['a']);
     expect(summaries.kept.has('a')).toBe(true);
   });
-  test('one of an older make, which knew no loops, is made anew', async () => {
+  test('one of an older make, which knew no temporaryChanges, is made anew', async () => {
     await saveTicket(record('a'));
     summaries.kept.set('a', { id: 'a', machine: 'of old' });
     expect((await loadSummaries())[0]?.machine).toBe('Pennerley T9 booth deck');

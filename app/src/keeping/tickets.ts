@@ -51,8 +51,8 @@ export async function loadSummaries(): Promise<TicketSummary[]> {
   const [ids] = await Promise.all([
     ticketTable.keys(),
     summaryTable.iterate<TicketSummary, void>((summary, id) => {
-      // Summaries of an older Loose Pulley, which knew no loops, are made anew.
-      if (Array.isArray(summary.loops)) summaries.set(id, summary);
+      // Summaries of an older Loose Pulley, which knew no temporaryChanges, are made anew.
+      if (Array.isArray(summary.temporaryChanges)) summaries.set(id, summary);
     }),
   ]);
   for (const id of ids) {

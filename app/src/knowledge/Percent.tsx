@@ -4,12 +4,12 @@ import { useState } from 'react';
 export function Percent({
   label,
   value,
-  most,
+  max,
   onChange,
 }: {
   readonly label: string;
   readonly value: number;
-  readonly most: number;
+  readonly max: number;
   readonly onChange: (value: number) => void;
 }) {
   const [text, setText] = useState<string | null>(null);
@@ -25,7 +25,7 @@ export function Percent({
       onChange={(event) => {
         setText(event.target.value);
         const number = Number(event.target.value.replace(',', '.'));
-        if (event.target.value.trim() !== '' && number >= 0 && number <= most) onChange(number);
+        if (event.target.value.trim() !== '' && number >= 0 && number <= max) onChange(number);
       }}
       onBlur={() => setText(null)}
     />

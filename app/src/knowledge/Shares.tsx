@@ -24,7 +24,7 @@ export function Shares({
             <Percent
               label={`Share of ${causeName(cause, loader)}`}
               value={cause.priors[loader]}
-              most={10_000}
+              max={10_000}
               onChange={(share) =>
                 onChange({
                   ...knowledge,

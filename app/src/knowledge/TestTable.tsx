@@ -50,7 +50,7 @@ export function TestTable({
         <Percent
           label="Minutes"
           value={test.minutes}
-          most={600}
+          max={600}
           onChange={(minutes) => minutes >= 0.1 && onChange({ ...test, minutes })}
         />
       </div>
@@ -79,7 +79,7 @@ export function TestTable({
                     <Percent
                       label={`${name}: ${inWords(outcome.label, loader)}`}
                       value={row[index] ?? 0}
-                      most={100}
+                      max={100}
                       onChange={(percent) =>
                         put(
                           id,

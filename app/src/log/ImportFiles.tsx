@@ -29,7 +29,7 @@ type State =
     }
   | { readonly status: 'done'; readonly words: string };
 
-const MOST_BYTES = 200_000_000;
+const MAX_BYTES = 200_000_000;
 
 /** A ticket under a new id, so that both can stay. */
 function asCopy(record: TicketRecord): TicketRecord {
@@ -75,7 +75,7 @@ export function ImportFiles() {
     if (files.length === 0) return;
     setState({ status: 'reading' });
     try {
-      const large = files.find(({ size }) => size > MOST_BYTES);
+      const large = files.find(({ size }) => size > MAX_BYTES);
       if (large) {
         setState({ status: 'refused', problem: `“${large.name}” is larger than 200 MB. Nothing was changed.` });
         return;

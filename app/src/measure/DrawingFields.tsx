@@ -55,7 +55,7 @@ export function drawingFields(props: Props) {
     drive: (
       <div className="flex items-center justify-end gap-1.5">
         {balloon('2')}
-        <Dimension {...props} measurand="driveDiameter" label="Drive pulley diameter" sign="Ø" />
+        <Dimension {...props} measurand="drivenDiameter" label="Driven pulley diameter" sign="Ø" />
       </div>
     ),
     centre: <Dimension {...props} measurand="centreDistance" label="Centre distance" sign="" />,

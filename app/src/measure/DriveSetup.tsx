@@ -1,6 +1,6 @@
 import { SHAPES, type DriveRecord, type DriveSettings, type GrooveRecord } from '@loose-pulley/core/ticket';
 import { parseNumber } from '@loose-pulley/core/units';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Choice } from '../ui/Choice';
 import { SurfaceSelect } from './SurfaceSelect';
@@ -14,8 +14,8 @@ interface Props {
 export function DriveSetup({ drive, canWrite }: Props) {
   const dispatch = useAppDispatch();
   const change = (changes: Partial<DriveSettings>) =>
-    dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes }));
-  const groove = (key: 'motorGroove' | 'driveGroove', label: string) => (
+    dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes }));
+  const groove = (key: 'motorGroove' | 'drivenGroove', label: string) => (
     <div className="flex flex-wrap items-center justify-between gap-2">
       <span className="text-[15px]">{label}</span>
       <select
@@ -54,7 +54,7 @@ export function DriveSetup({ drive, canWrite }: Props) {
       )}
     </div>
   );
-  const surface = (key: 'motorSurface' | 'driveSurface', label: string) => (
+  const surface = (key: 'motorSurface' | 'drivenSurface', label: string) => (
     <SurfaceSelect
       label={label}
       value={drive[key]}
@@ -82,9 +82,9 @@ export function DriveSetup({ drive, canWrite }: Props) {
         onChoose={(run) => change({ crossed: run === 'crossed' })}
       />
       {groove('motorGroove', 'Motor pulley’s groove')}
-      {groove('driveGroove', 'Drive pulley’s groove')}
+      {groove('drivenGroove', 'Driven pulley’s groove')}
       {surface('motorSurface', 'Motor pulley’s surface')}
-      {surface('driveSurface', 'Drive pulley’s surface')}
+      {surface('drivenSurface', 'Driven pulley’s surface')}
     </div>
   );
 }

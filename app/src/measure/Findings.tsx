@@ -10,8 +10,8 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
   const finding = oldBeltFinding(facts);
   const seats = facts.drive
     ? [
-        { name: 'motor pulley', pulley: facts.drive.motor },
-        { name: 'drive pulley', pulley: facts.drive.drive },
+        { name: 'motor pulley', pulley: facts.drive.motorPulley },
+        { name: 'driven pulley', pulley: facts.drive.drivenPulley },
       ].filter(({ pulley }) => pulley.groove.form === 'vee')
     : [];
   const lengths = facts.results.filter(

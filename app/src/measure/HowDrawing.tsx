@@ -87,7 +87,7 @@ const HOWS: Readonly<Record<string, How>> = {
 
 /** How a method is held and where it is read, as a small drawing; the words beside it say the same. */
 export function HowDrawing({ method }: { readonly method: string }) {
-  const how = HOWS[method] ?? PULLEY[method.replace(/^(motor|drive)/, '')];
+  const how = HOWS[method] ?? PULLEY[method.replace(/^(motor|driven)/, '')];
   if (!how) return null;
   const [x1, y1, x2, y2] = how.read;
   const length = Math.hypot(x2 - x1, y2 - y1) || 1;

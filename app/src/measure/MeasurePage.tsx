@@ -11,14 +11,14 @@ import { capital } from '../ui/capital';
 import { Caution } from '../ui/Caution';
 import { Fold } from '../ui/Fold';
 import { drawingFields } from './DrawingFields';
-import { drawnDrive } from './drawnDrive';
+import { driveGeometry } from './driveGeometry';
 import { Findings } from './Findings';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from './useMovePulley';
 
 // Both lie folded away at first.
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
-const FurtherPulleys = lazy(async () => ({ default: (await import('./FurtherPulleys')).FurtherPulleys }));
+const Idlers = lazy(async () => ({ default: (await import('./Idlers')).Idlers }));
 
 const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
 
@@ -77,7 +77,7 @@ export function MeasurePage() {
       <div className="bg-sheet px-5 pt-3 pb-3">
         <h2 className="sr-only">Measure</h2>
         <DriveDrawing
-          drawn={drawnDrive(facts, drive, unit)}
+          drawn={driveGeometry(facts, drive, unit)}
           unit={unit}
           labels={drawingFields(common)}
           onMove={onMove}
@@ -95,7 +95,7 @@ export function MeasurePage() {
         <PluggedCaution ticket={ticket} />
         <Caution>Unplug before you turn anything by hand, and never force the {moved.toLowerCase()}.</Caution>
         {one('motorDiameter', 'Motor pulley', '1')}
-        {one('driveDiameter', 'Drive pulley', '2')}
+        {one('drivenDiameter', 'Driven pulley', '2')}
         {one('centreDistance', 'Shafts')}
         {one('section', 'Belt section', '3')}
         {drive.oldShape === 'flat' && one('width', 'Belt width')}
@@ -141,8 +141,8 @@ export function MeasurePage() {
         <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
           <DriveSetup drive={drive} canWrite={canWrite} />
         </Fold>
-        <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.others.length > 0}>
-          <FurtherPulleys drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
+        <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.idlers.length > 0}>
+          <Idlers drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
         </Fold>
         <StationFoot station="measure" />
       </aside>

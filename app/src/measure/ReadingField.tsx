@@ -63,7 +63,7 @@ function AuxField({
           if (text === shown) return;
           if (optional && text.trim() === '') return control.setAux(auxKey, null);
           const parsed = parseLength(text, isLength ? unit : 'mm');
-          if (parsed.ok && parsed.value.lengthMm >= fact.least && parsed.value.lengthMm <= fact.most)
+          if (parsed.ok && parsed.value.lengthMm >= fact.min && parsed.value.lengthMm <= fact.max)
             control.setAux(auxKey, parsed.value.lengthMm);
           else event.target.value = shown;
         }}

@@ -1,6 +1,6 @@
 import { SURFACES, type DriveRecord } from '@loose-pulley/core/ticket';
 
-type Surface = DriveRecord['driveSurface'];
+type Surface = DriveRecord['drivenSurface'];
 
 const SURFACE_NAMES = { clean: 'clean, dry', glazed: 'glazed', dusty: 'dusty', wet: 'wet', oily: 'oily' } as const;
 

@@ -19,7 +19,7 @@ import {
 import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { figure } from './figure';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../store/openTicket';
 import { store, useAppDispatch, useAppSelector, useUnit } from '../store/store';
@@ -85,7 +85,7 @@ export function useReading(
     return false;
   };
   const put = (next: Reading): boolean => {
-    const taken = dispatch(happen({ type: 'readingTaken', driveId: drive.id, reading: next }));
+    const taken = dispatch(recordEvent({ type: 'readingTaken', driveId: drive.id, reading: next }));
     if (taken) {
       watch.taken(next.typed, field, performance.now());
       dispatch(drafted({ field, draft: null }));
@@ -100,7 +100,7 @@ export function useReading(
     if (text === undefined) return true;
     if (text.trim() === '') {
       dispatch(drafted({ field, draft: null }));
-      if (reading) dispatch(happen({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
+      if (reading) dispatch(recordEvent({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
       return true;
     }
     if (!keepAnyway && watch.repeats(text, field, performance.now())) {
@@ -175,7 +175,7 @@ export function useReading(
       if (reading && std !== reading.ownStd) put({ ...reading, ownStd: std });
     },
     remove: () => {
-      if (reading) dispatch(happen({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
+      if (reading) dispatch(recordEvent({ type: 'readingRemoved', driveId: drive.id, readingId: reading.id }));
     },
   };
 }

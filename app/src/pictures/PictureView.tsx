@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import type { Picture, PictureMark } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -10,7 +10,7 @@ import { MarkDots } from './MarkDots';
 import { usePicture } from './usePicture';
 import { Sheet } from '../ui/Sheet';
 
-const MOST_MARKS = 50;
+const MAX_MARKS = 50;
 const NUDGE = 0.01;
 const inside = (fraction: number): number => Math.min(1, Math.max(0, Math.round(fraction * 1000) / 1000));
 const MOVES: Readonly<Record<string, readonly [number, number]>> = {
@@ -30,14 +30,14 @@ export function PictureView({
   const dispatch = useAppDispatch();
   const { url } = usePicture(picture.id);
   const put = (marks: readonly PictureMark[], gesture?: string) =>
-    dispatch(happen({ type: 'picturePut', picture: { ...picture, marks } }, gesture));
+    dispatch(recordEvent({ type: 'picturePut', picture: { ...picture, marks } }, gesture));
   const change = (mark: PictureMark, gesture?: string) =>
     put(
       picture.marks.map((one) => (one.id === mark.id ? mark : one)),
       gesture,
     );
   const add = (xFraction: number, yFraction: number): void => {
-    if (!canWrite || picture.marks.length >= MOST_MARKS) return;
+    if (!canWrite || picture.marks.length >= MAX_MARKS) return;
     put([...picture.marks, { id: nanoid(10), xFraction: inside(xFraction), yFraction: inside(yFraction), words: '' }]);
   };
   const press = (event: MouseEvent<HTMLImageElement>): void => {
@@ -93,7 +93,7 @@ export function PictureView({
             </li>
           ))}
         </ol>
-        <Button disabled={!canWrite || picture.marks.length >= MOST_MARKS} onClick={() => add(0.5, 0.5)}>
+        <Button disabled={!canWrite || picture.marks.length >= MAX_MARKS} onClick={() => add(0.5, 0.5)}>
           Put a mark on it
         </Button>
         {url && (

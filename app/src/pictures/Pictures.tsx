@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Picture } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -147,13 +147,13 @@ function PictureFrame({
           maxLength={400}
           disabled={!canWrite}
           onText={(caption, gesture) =>
-            dispatch(happen({ type: 'picturePut', picture: { ...picture, caption } }, gesture))
+            dispatch(recordEvent({ type: 'picturePut', picture: { ...picture, caption } }, gesture))
           }
         />
         {canWrite && (
           <Button
             look="quiet"
-            onClick={() => dispatch(happen({ type: 'pictureRemoved', pictureId: picture.id }))}
+            onClick={() => dispatch(recordEvent({ type: 'pictureRemoved', pictureId: picture.id }))}
             aria-label={`Take picture ${number} out`}
           >
             Take it out

@@ -1,5 +1,5 @@
-import { PICTURES_MOST } from '@loose-pulley/core/exchange';
-import { happen } from '../keeping/actions';
+import { PICTURES_MAX } from '@loose-pulley/core/exchange';
+import { recordEvent } from '../keeping/actions';
 import { whenKept } from '../keeping/keeper';
 import { savePicture, whilePicturesStay } from '../keeping/pictures';
 import { storeProblem } from '../keeping/storage';
@@ -39,9 +39,9 @@ export const addPictures =
           onProgress(index);
           const ticket = openTicketOf(getState());
           if (!ticket) break;
-          if (ticket.pictures.length >= PICTURES_MOST) {
+          if (ticket.pictures.length >= PICTURES_MAX) {
             refused.push(
-              `A ticket carries ${PICTURES_MOST} pictures at most; “${name}” and what came after it stay out.`,
+              `A ticket carries ${PICTURES_MAX} pictures at most; “${name}” and what came after it stay out.`,
             );
             break;
           }
@@ -61,7 +61,7 @@ export const addPictures =
           const known = ticket.pictures.find((one) => one.id === id);
           const at = new Date().toISOString();
           const picture = known ?? { id, caption, at, widthPx, heightPx, bytes: bytes.length, marks: [] };
-          if (known || dispatch(happen({ type: 'picturePut', picture }))) ids.push(id);
+          if (known || dispatch(recordEvent({ type: 'picturePut', picture }))) ids.push(id);
         }
         const ticket = openTicketOf(getState());
         if (ticket) await whenKept(ticket.id);

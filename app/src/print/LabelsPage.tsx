@@ -31,7 +31,7 @@ export function LabelsPage() {
             </p>
             <p className="leading-tight">
               {step.kind === 'fasteners' ? `${step.count - step.missing} ${step.what}` : step.what}
-              {step.drive && `, ${driveWords(step.drive)}`}
+              {step.driverType && `, ${driveWords(step.driverType)}`}
               {step.where && `, ${step.where}`}
             </p>
             <p className="font-mono text-sm">

@@ -20,10 +20,10 @@ export function PaperDrawing({
 }) {
   const { drive } = facts;
   if (!drive) return null;
-  const r1 = drive.motor.bottomDiameterMm / 2;
-  const r2 = drive.drive.bottomDiameterMm / 2;
+  const r1 = drive.motorPulley.bottomDiameterMm / 2;
+  const r2 = drive.drivenPulley.bottomDiameterMm / 2;
   const c = drive.centreDistanceMm;
-  const others = (drive.others ?? []).map(({ xMm, yMm, bottomDiameterMm }) => ({
+  const others = (drive.idlers ?? []).map(({ xMm, yMm, bottomDiameterMm }) => ({
     x: xMm,
     y: yMm,
     r: bottomDiameterMm / 2,

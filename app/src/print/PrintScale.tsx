@@ -17,8 +17,8 @@ export function PrintScale() {
       <NumberLine
         label={`The bar of ${BAR_MM} mm printed as`}
         unit="mm"
-        least={Math.ceil((BAR_MM * LEAST) / scale)}
-        most={Math.floor((BAR_MM * MOST) / scale)}
+        min={Math.ceil((BAR_MM * LEAST) / scale)}
+        max={Math.floor((BAR_MM * MOST) / scale)}
         value={null}
         onNumber={(printed) => printed !== null && dispatch(printScaleSet((scale * BAR_MM) / printed))}
       />

@@ -256,7 +256,7 @@ function DriveOnPaper({
               : {VERDICT_NAMES[one.verdict]}
               {one.note && `, ${one.note}`}
               {one.verdict === 'right' &&
-                one.because !== 'notSaid' &&
+                one.because !== 'unknown' &&
                 `, fitted because: ${FITTED_BECAUSE_NAMES[one.because]}`}
               {one.label && `, label “${one.label}”`}
             </li>

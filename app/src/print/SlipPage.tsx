@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { CATALOGUE } from '@loose-pulley/core/catalogue';
 import { draftBelt } from '@loose-pulley/core/drafting';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { inHundred, willDo } from '@loose-pulley/core/odds';
+import { inHundred, willDo } from '@loose-pulley/core/probability';
 import type { Situation } from '@loose-pulley/core/sizing';
 import { beltLabel, formatLength } from '@loose-pulley/core/units';
 import { useSizing } from '../size/useSizing';

@@ -32,8 +32,8 @@ export function StrobePage() {
   return (
     <div className="grid justify-items-center gap-4 px-5 py-5">
       <div className="flex flex-wrap items-end gap-4 print:hidden">
-        <NumberLine label="Speed wanted" unit="rpm" least={0.1} most={100_000} value={rpm} onNumber={setRpm} />
-        <NumberLine label="Radius of the disc" unit="mm" least={20} most={90} value={outerMm} onNumber={setOuterMm} />
+        <NumberLine label="Speed wanted" unit="rpm" min={0.1} max={100_000} value={rpm} onNumber={setRpm} />
+        <NumberLine label="Radius of the disc" unit="mm" min={20} max={90} value={outerMm} onNumber={setOuterMm} />
         <Button look="strong" disabled={good.length === 0} onClick={() => window.print()}>
           Print it
         </Button>

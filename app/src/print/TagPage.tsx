@@ -1,4 +1,4 @@
-import { forbidding, isOpen, roundOff, stepWords } from '@loose-pulley/core/strip';
+import { forbidding, isOpen, openRemoval, stepWords } from '@loose-pulley/core/strip';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 
@@ -6,9 +6,9 @@ import { Button } from '../ui/Button';
 export function TagPage() {
   const { ticket } = useTicket();
   const { strip } = ticket;
-  const off = strip.steps.filter((step) => roundOff(step));
-  const noPower = forbidding(strip.loops, 'power');
-  const others = strip.loops.filter((loop) => isOpen(loop) && !noPower.includes(loop));
+  const off = strip.steps.filter((step) => openRemoval(step));
+  const noPower = forbidding(strip.temporaryChanges, 'power');
+  const others = strip.temporaryChanges.filter((change) => isOpen(change) && !noPower.includes(change));
   return (
     <div className="px-5 py-5">
       <div className="mb-4 print:hidden">

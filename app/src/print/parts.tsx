@@ -4,8 +4,8 @@ import {
   circumstanceWords,
   failedUnder,
   figureWords,
-  proofState,
-  proofWords,
+  cleanRunState,
+  cleanRunWords,
   tally,
   tallyWords,
   timedPairs,
@@ -127,10 +127,10 @@ function PaperPicture({ picture, number }: { readonly picture: Picture; readonly
   );
 }
 
-/** What was counted before and after, and how each proof ended. */
+/** What was counted before and after, and how each clean run ended. */
 export function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
   if (ticket.cycles.length === 0 && ticket.timings.length === 0) return null;
-  const before = ticket.cycles.filter(({ proofId }) => proofId === null);
+  const before = ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null);
   return (
     <section className="break-inside-avoid border-b border-hair py-2">
       <h3 className="text-base">Counted cycles</h3>
@@ -148,9 +148,9 @@ export function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
       {ticket.treatments.map(({ id, what }) => (
         <p key={id}>Treated: {what}</p>
       ))}
-      {ticket.proofs.map((proof, index) => (
-        <p key={proof.id}>
-          Proof {index + 1}: {proofWords(proofState(proof, ticket.cycles))}
+      {ticket.cleanRuns.map((cleanRun, index) => (
+        <p key={cleanRun.id}>
+          Clean run {index + 1}: {cleanRunWords(cleanRunState(cleanRun, ticket.cycles))}
         </p>
       ))}
     </section>
@@ -160,12 +160,12 @@ export function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
 /** What was shown of the repair, what failed, and what was not shown and why. */
 export function ChecksOnPaper({ ticket }: { readonly ticket: Ticket }) {
   const said = checksFor(ticket.loader).flatMap((kind) =>
-    ticket.checks.filter((check) => check.kind === kind && check.state !== 'blank'),
+    ticket.checks.filter((check) => check.kind === kind && check.state !== 'notDone'),
   );
   if (said.length === 0) return null;
   return (
     <section className="break-inside-avoid border-b border-hair py-2">
-      <h3 className="text-base">Proofs</h3>
+      <h3 className="text-base">Checks</h3>
       {said.map((check) => (
         <p key={check.kind}>
           {CHECKS[check.kind].name}: <strong>{CHECK_STATE_NAMES[check.state]}</strong>

@@ -3,7 +3,7 @@ import { DRIVEN_WORDS, formatNeed } from '@loose-pulley/core/sizing';
 import { CHECK_STATE_NAMES, predictedPull, type Ticket } from '@loose-pulley/core/ticket';
 import { parseForce, parseNumber } from '@loose-pulley/core/units';
 import { CONDITIONS } from '../cycles/conditions';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -51,7 +51,7 @@ function CheckLine({
 }) {
   const dispatch = useAppDispatch();
   const put = (changes: Partial<Check>, gesture?: string) =>
-    dispatch(happen({ type: 'checkPut', check: { ...check, ...changes } }, gesture));
+    dispatch(recordEvent({ type: 'checkPut', check: { ...check, ...changes } }, gesture));
   const { name, how, figure } = CHECKS[check.kind];
   const parse = figure?.unit === 'N' ? parseForce : parseNumber;
   const words = figureWords(check.kind, check);
@@ -68,14 +68,14 @@ function CheckLine({
         options={CHECK_STATES.map((state) => [state, CHECK_STATE_NAMES[state]] as const)}
         onChoose={(state) => put({ state })}
       />
-      {check.state !== 'blank' && (
+      {check.state !== 'notDone' && (
         <>
           {figure && check.state !== 'notShown' && (
             <div className="flex flex-wrap items-end gap-3">
               <NumberLine
                 label={figure.label}
                 unit={figure.unit}
-                most={figure.most}
+                max={figure.max}
                 value={check.figure}
                 parse={parse}
                 disabled={!canWrite}
@@ -85,7 +85,7 @@ function CheckLine({
                 <NumberLine
                   label={figure.wantedLabel}
                   unit={figure.unit}
-                  most={figure.most}
+                  max={figure.max}
                   value={check.wanted}
                   parse={parse}
                   disabled={!canWrite}

@@ -1,10 +1,10 @@
-import { circumstanceWords, failedUnder, type Proof } from '@loose-pulley/core/proving';
+import { circumstanceWords, failedUnder, type CleanRun } from '@loose-pulley/core/proving';
 import { useTicket } from '../ticket/useTicket';
 
-/** The circumstances under which it failed, and how many clean cycles the proof has under each. */
-export function FailedUnder({ proof }: { readonly proof: Proof | undefined }) {
+/** The circumstances under which it failed, and how many clean cycles the clean run has under each. */
+export function FailedUnder({ cleanRun }: { readonly cleanRun: CleanRun | undefined }) {
   const { ticket } = useTicket();
-  const under = failedUnder(ticket.cycles, proof);
+  const under = failedUnder(ticket.cycles, cleanRun);
   if (under.length === 0) return null;
   return (
     <section aria-labelledby="failed-under" className="grid gap-1">
@@ -15,7 +15,7 @@ export function FailedUnder({ proof }: { readonly proof: Proof | undefined }) {
         {under.map((one) => (
           <li key={circumstanceWords(one)} className="border-b border-hair py-1.5">
             <strong>{circumstanceWords(one)}</strong>: failed {one.failures}{' '}
-            {proof && (
+            {cleanRun && (
               <span className={one.clean === 0 ? 'text-live' : 'text-soft'}>
                 · {one.clean === 0 ? 'no clean cycle so far' : `${one.clean} clean so far`}
               </span>

@@ -2,9 +2,9 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import {
   cleanWanted,
-  mayBeginProof,
-  proofState,
-  proofWords,
+  mayBeginCleanRun,
+  cleanRunState,
+  cleanRunWords,
   tally,
   tallyWords,
   unprovableWords,
@@ -12,7 +12,7 @@ import {
 } from '@loose-pulley/core/proving';
 import { CycleLog } from '../cycles/CycleLog';
 import { TimedTests } from '../cycles/TimedTests';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
@@ -37,16 +37,16 @@ export function ProvePage() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [what, setWhat] = useState('');
-  const before = tally(ticket.cycles.filter(({ proofId }) => proofId === null));
+  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
   const wanted = cleanWanted(before.failures, before.n);
   const unprovable = unprovableWords(wanted, before.failures);
-  const proof = ticket.proofs[ticket.proofs.length - 1];
-  const state = proof && proofState(proof, ticket.cycles);
+  const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
+  const state = cleanRun && cleanRunState(cleanRun, ticket.cycles);
   const running = state !== undefined && state.failedAt === undefined;
-  const mayBegin = mayBeginProof(ticket.proofs, ticket.treatments);
+  const mayBegin = mayBeginCleanRun(ticket.cleanRuns, ticket.treatments);
   const record = (): void => {
     const done = dispatch(
-      happen({
+      recordEvent({
         type: 'treatmentRecorded',
         treatment: { id: nanoid(10), at: new Date().toISOString(), what: what.trim().slice(0, 2000) },
       }),
@@ -54,7 +54,7 @@ export function ProvePage() {
     if (done) setWhat('');
   };
   const begin = () =>
-    dispatch(happen({ type: 'proofBegun', proof: { id: nanoid(10), startedAt: new Date().toISOString() } }));
+    dispatch(recordEvent({ type: 'cleanRunBegun', cleanRun: { id: nanoid(10), startedAt: new Date().toISOString() } }));
 
   return (
     <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
@@ -67,15 +67,15 @@ export function ProvePage() {
         </p>
         {state && (
           <p role="status" className={running ? 'text-xl font-semibold' : 'text-xl font-semibold text-live'}>
-            Proof {ticket.proofs.length}: {proofWords(state)}
+            Clean run {ticket.cleanRuns.length}: {cleanRunWords(state)}
           </p>
         )}
-        {running && proof ? (
-          <CycleLog key={proof.id} proofId={proof.id} />
+        {running && cleanRun ? (
+          <CycleLog key={cleanRun.id} cleanRunId={cleanRun.id} />
         ) : (
           <div className="grid gap-2">
             {!mayBegin && (
-              <p>Not cured. A new proof begins only after something more was done: write it down at the side.</p>
+              <p>Not cured. A new clean run begins only after something more was done: write it down at the side.</p>
             )}
             <CommitButton
               look="strong"
@@ -83,7 +83,7 @@ export function ProvePage() {
               disabled={!canWrite || !mayBegin}
               onClick={begin}
             >
-              Begin a proof
+              Begin a clean run
             </CommitButton>
           </div>
         )}
@@ -108,7 +108,7 @@ export function ProvePage() {
             ))}
           </ul>
         )}
-        <FailedUnder proof={proof} />
+        <FailedUnder cleanRun={cleanRun} />
         <p className="text-sm text-soft">
           Cycles in one sitting are not independent. Spread them over the conditions in which it failed, cold first.
         </p>

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { RECHECK_NAMES, RECHECK_RESULTS } from '@loose-pulley/core/proving';
 import { recheckTargets } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Choice } from '../ui/Choice';
@@ -38,7 +38,7 @@ export function Rechecks() {
               disabled={!canWrite}
               options={RECHECK_RESULTS.map((one) => [one, RECHECK_NAMES[one]] as const)}
               onChoose={(chosen) =>
-                dispatch(happen({ type: 'recheckPut', recheck: { treatmentId: treatment.id, of, result: chosen } }))
+                dispatch(recordEvent({ type: 'recheckPut', recheck: { treatmentId: treatment.id, of, result: chosen } }))
               }
             />
           </li>

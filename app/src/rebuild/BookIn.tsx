@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { bookedIn, newStep, readLine } from '@loose-pulley/core/strip';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -16,7 +16,7 @@ export function BookIn() {
   const book = (): void => {
     if (!screws) return;
     const step = bookedIn(newStep(ticket.strip, screws, nanoid(10), new Date().toISOString()));
-    if (dispatch(happen({ type: 'stepPut', step }))) setText('');
+    if (dispatch(recordEvent({ type: 'stepPut', step }))) setText('');
   };
   return (
     <div className="grid gap-1">

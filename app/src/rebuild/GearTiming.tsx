@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
 import { formatLength } from '@loose-pulley/core/units';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -18,7 +18,7 @@ const RESULT_NAMES: Readonly<Record<GearTrial['result'], string>> = {
 };
 
 const END_NAMES: Readonly<Record<GearTrial['parkedAt'], string>> = {
-  notSaid: 'not said',
+  unknown: 'not said',
   in: 'tray in',
   out: 'tray out',
 };
@@ -28,13 +28,13 @@ export function GearTiming() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [what, setWhat] = useState('');
-  const [parkedAt, setParkedAt] = useState<GearTrial['parkedAt']>('notSaid');
+  const [parkedAt, setParkedAt] = useState<GearTrial['parkedAt']>('unknown');
   const [teeth, setTeeth] = useState<number | null>(0);
   const [moduleMm, setModuleMm] = useState<number | null>(null);
   const { gearTrials } = ticket.strip;
   const log = (result: GearTrial['result']) =>
     dispatch(
-      happen({
+      recordEvent({
         type: 'gearTried',
         trial: {
           id: nanoid(10),
@@ -57,7 +57,7 @@ export function GearTiming() {
         <ol>
           {gearTrials.map((trial) => (
             <li key={trial.id} className="border-b border-hair py-1">
-              {trial.what},{trial.parkedAt !== 'notSaid' && ` parked with the ${END_NAMES[trial.parkedAt]},`}{' '}
+              {trial.what},{trial.parkedAt !== 'unknown' && ` parked with the ${END_NAMES[trial.parkedAt]},`}{' '}
               {trial.teeth === 0 ? 'at the mark' : `${trial.teeth > 0 ? '+' : ''}${trial.teeth} from the mark`}:{' '}
               <strong>{RESULT_NAMES[trial.result]}</strong>
             </li>
@@ -84,8 +84,8 @@ export function GearTiming() {
         <NumberLine
           label="From the mark, with the clock +"
           unit="teeth"
-          least={-99}
-          most={99}
+          min={-99}
+          max={99}
           value={teeth}
           disabled={!canWrite}
           onNumber={(value) => setTeeth(value)}
@@ -100,7 +100,7 @@ export function GearTiming() {
         <NumberLine
           label="Module of the rack, where it is known"
           unit="mm"
-          most={5}
+          max={5}
           value={moduleMm}
           onNumber={(value) => setModuleMm(value)}
         />

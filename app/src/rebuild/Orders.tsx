@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -39,7 +39,7 @@ export function Orders() {
   );
   const say = (): void => {
     const done = dispatch(
-      happen({
+      recordEvent({
         type: 'orderSaid',
         order: { id: nanoid(10), firstId: first, thenId: then, why: why.trim().slice(0, 400) },
       }),
@@ -65,7 +65,7 @@ export function Orders() {
               look="quiet"
               disabled={!canWrite}
               aria-label={`Take out: ${nameOf(firstId)} before ${nameOf(thenId)}`}
-              onClick={() => dispatch(happen({ type: 'orderRemoved', orderId: id }))}
+              onClick={() => dispatch(recordEvent({ type: 'orderRemoved', orderId: id }))}
             >
               out
             </Button>

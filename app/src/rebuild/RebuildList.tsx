@@ -5,14 +5,14 @@ import {
   factsOf,
   goneBack,
   LIMIT_WORDS,
-  LOOPS,
+  TEMPORARY_CHANGES,
   pinOneSide,
-  roundOff,
+  openRemoval,
   stepWords,
   type RebuildItem,
   type Step,
 } from '@loose-pulley/core/strip';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { BalloonMark } from '../strip/StepList';
 import { SmallPicture } from '../pictures/SmallPicture';
@@ -20,7 +20,7 @@ import { PlugMark } from '../strip/PlugMark';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
-import { CloseLoop } from '../strip/CloseLoop';
+import { CloseChange } from '../strip/CloseChange';
 
 /** What is asked before a belt counts as fitted. Common practice, no source. */
 const BELT_ASKS = [
@@ -43,8 +43,8 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
     if (firstId === thenId) return;
     // Said the other way round before: the newer word counts.
     const opposite = ticket.strip.orders.find((one) => one.firstId === thenId && one.thenId === firstId);
-    if (opposite) dispatch(happen({ type: 'orderRemoved', orderId: opposite.id }));
-    dispatch(happen({ type: 'orderSaid', order: { id: nanoid(10), firstId, thenId, why: '' } }));
+    if (opposite) dispatch(recordEvent({ type: 'orderRemoved', orderId: opposite.id }));
+    dispatch(recordEvent({ type: 'orderSaid', order: { id: nanoid(10), firstId, thenId, why: '' } }));
   };
   return (
     <ol aria-label="The way back" className="grid">
@@ -60,18 +60,18 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
             </li>
           );
         }
-        if (item.type === 'loop') {
-          const { loop } = item;
+        if (item.type === 'change') {
+          const { change } = item;
           return (
-            <li key={loop.id} className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
+            <li key={change.id} className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
               <span className="grow">
                 <span aria-hidden className="text-live">
                   ↺{' '}
                 </span>
-                <strong>{loop.words}</strong>: {loop.closes}, before {LIMIT_WORDS[loop.before]}.{' '}
-                <span className="text-sm text-soft">{LOOPS[loop.kind].mind}</span>
+                <strong>{change.words}</strong>: {change.closes}, before {LIMIT_WORDS[change.before]}.{' '}
+                <span className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</span>
               </span>
-              <CloseLoop loop={loop} disabled={!canWrite} />
+              <CloseChange change={change} disabled={!canWrite} />
             </li>
           );
         }
@@ -120,11 +120,11 @@ function BackStep({
 }) {
   const { canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const off = roundOff(step)?.off ?? 0;
+  const off = openRemoval(step)?.off ?? 0;
   const [count, setCount] = useState<number | null>(off);
   const [fewer, setFewer] = useState(false);
   const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
-  const back = (many: number) => dispatch(happen({ type: 'stepPut', step: goneBack(step, many) }));
+  const back = (many: number) => dispatch(recordEvent({ type: 'stepPut', step: goneBack(step, many) }));
   const side = pinOneSide(`${step.facts.pinOne ?? ''} ${step.orientation}`);
   const belt = step.kind === 'belt';
   const ready = !belt || asked.size === BELT_ASKS.length;
@@ -186,7 +186,7 @@ function BackStep({
           <NumberLine
             label={`Of number ${step.number} went back`}
             unit={`of ${off}`}
-            most={off}
+            max={off}
             value={count}
             disabled={!canWrite}
             onNumber={(value) => setCount(value === null ? null : Math.round(value))}

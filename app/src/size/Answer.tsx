@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { inHundred, type Odds } from '@loose-pulley/core/odds';
+import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
 import { DRIVEN_WORDS, formatNeed, reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
 import type { DriveRecord, Try } from '@loose-pulley/core/ticket';
 import {
@@ -13,14 +13,14 @@ import {
   type LengthUnit,
   formatSpread,
 } from '@loose-pulley/core/units';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { usePageKey } from '../keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { SectionSign } from '../ui/SectionSign';
-import { OddsLine } from './OddsLine';
+import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
 import type { Sizing } from './useSizing';
 
@@ -63,7 +63,7 @@ function Neighbour({
 }: {
   readonly word: string;
   readonly candidate: Candidate | undefined;
-  readonly odds: Odds | undefined;
+  readonly odds: SuccessProbability | undefined;
   readonly unit: LengthUnit;
   readonly onPick: (id: string) => void;
 }) {
@@ -85,10 +85,10 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
   const { ranking, picked } = sizing;
   const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because'>) =>
     dispatch(
-      happen({
+      recordEvent({
         type: 'tryLogged',
         driveId: drive.id,
-        try: { id: nanoid(10), ...belt, label: '', because: 'notSaid', verdict: 'untried', note: '' },
+        try: { id: nanoid(10), ...belt, label: '', because: 'unknown', verdict: 'untried', note: '' },
       }),
     );
   const fit = () => {
@@ -115,7 +115,7 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
   const { catalogueBelt, judgement } = picked;
   const { running } = judgement;
   const moved = DRIVEN_WORDS[driven];
-  const oddsOf = (one: Candidate | undefined) => one && sizing.odds.answer?.belts[one.catalogueBelt.id];
+  const probabilitiesOf = (one: Candidate | undefined) => one && sizing.odds.answer?.belts[one.catalogueBelt.id];
   const label = beltLabel(catalogueBelt, unit);
   const isBest = picked === ranking.best;
   const said = reasons(judgement, driven);
@@ -139,14 +139,14 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
           </Button>
         )}
       </div>
-      <OddsLine odds={oddsOf(picked)} view={sizing.odds} />
+      <ChanceLine odds={probabilitiesOf(picked)} view={sizing.odds} />
       <Sisters drive={drive} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
       <p>
         <strong>
           {ZONE_NAMES[judgement.zone][0]?.toUpperCase()}
           {ZONE_NAMES[judgement.zone].slice(1)}.
         </strong>{' '}
-        {(!oddsOf(picked) || judgement.zone === 'tooTight' || judgement.zone === 'slips') && verdict}
+        {(!probabilitiesOf(picked) || judgement.zone === 'tooTight' || judgement.zone === 'slips') && verdict}
       </p>
       <dl className="border-b border-hair text-[15px]">
         <Line
@@ -209,14 +209,14 @@ export function Answer({ sizing, facts, drive, unit, canWrite, onPick }: Props) 
         <Neighbour
           word="next down"
           candidate={isBest ? ranking.down : undefined}
-          odds={oddsOf(ranking.down)}
+          odds={probabilitiesOf(ranking.down)}
           unit={unit}
           onPick={onPick}
         />
         <Neighbour
           word="next up"
           candidate={isBest ? ranking.up : undefined}
-          odds={oddsOf(ranking.up)}
+          odds={probabilitiesOf(ranking.up)}
           unit={unit}
           onPick={onPick}
         />

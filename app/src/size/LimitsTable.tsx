@@ -19,7 +19,7 @@ const SPREADS: Readonly<Record<SpreadKey, readonly [name: string, unit: string, 
   spindleTorqueNmm: ['Torque of a spindle, at the motor', 'N·mm', 0.01, 50],
   stallFactor: ['Motor stall over the healthy need', 'times', 1, 20],
   motorDiameterMm: ['Motor pulley, until measured', 'mm', 1, 60],
-  driveDiameterMm: ['Drive pulley, until measured', 'mm', 2, 200],
+  drivenDiameterMm: ['Driven pulley, until measured', 'mm', 2, 200],
   stretchLeast: ['Least stretch that drives', 'of 1', 0, 0.2],
 };
 const PLAIN: Readonly<Record<PlainKey, readonly [name: string, unit: string, least: number, most: number]>> = {
@@ -60,15 +60,15 @@ export function LimitsTable() {
               <NumberLine
                 label={name}
                 unit={unit}
-                least={least}
-                most={most}
+                min={least}
+                max={most}
                 value={spread.best}
                 onNumber={(best) => best !== null && set({ [key]: { ...spread, best } })}
               />
               <NumberLine
                 label="±"
                 unit={unit}
-                most={most}
+                max={most}
                 value={spread.std}
                 onNumber={(std) => std !== null && set({ [key]: { ...spread, std } })}
               />
@@ -89,15 +89,15 @@ export function LimitsTable() {
               <NumberLine
                 label={`Friction, ${surface}`}
                 unit="of 1"
-                least={0.02}
-                most={2}
+                min={0.02}
+                max={2}
                 value={spread.best}
                 onNumber={(best) => best !== null && put({ best })}
               />
               <NumberLine
                 label="±"
                 unit="of 1"
-                most={1}
+                max={1}
                 value={spread.std}
                 onNumber={(std) => std !== null && put({ std })}
               />
@@ -111,8 +111,8 @@ export function LimitsTable() {
               key={key}
               label={name}
               unit={unit}
-              least={least}
-              most={most}
+              min={least}
+              max={most}
               value={limits[key]}
               onNumber={(value) => value !== null && set({ [key]: value })}
             />

@@ -10,7 +10,7 @@ const UNIT_NAMES = { s: 'seconds', ms: 'milliseconds', µs: 'microseconds' } as 
 const HEIGHT_PX = 180;
 const EDGE_PX = 56;
 /** Drawn at most; more turns than pixels tell nothing more. */
-const MOST_DRAWN = 1200;
+const MAX_DRAWN = 1200;
 
 /** Speed from the times of index pulses in a CSV: mean, drift, flutter, and every turn drawn. */
 export function PulseReader({
@@ -95,7 +95,7 @@ function Found({
 /** Each turn's speed over time, with the band that is wanted. */
 function Turns({ found, targetRpm, tolerancePercent }: Parameters<typeof Found>[0]) {
   const [ref, widthPx] = useWidth<HTMLDivElement>(640);
-  const every = Math.ceil(found.turns.length / MOST_DRAWN);
+  const every = Math.ceil(found.turns.length / MAX_DRAWN);
   const turns = found.turns.filter((_, index) => index % every === 0);
   const speeds = turns.map(({ rpm }) => rpm);
   const band = (targetRpm * tolerancePercent) / 100;

@@ -1,13 +1,13 @@
 import { beltLabel } from '@loose-pulley/core/units';
-import { FAIL_NAMES, inHundred, type Odds, type OddsAnswer } from '@loose-pulley/core/odds';
+import { FAIL_NAMES, inHundred, type SuccessProbability, type ProbabilityAnswer } from '@loose-pulley/core/probability';
 import { marginWord, WEAKNESS_NAMES, ZONE_NAMES, type Ranking } from '@loose-pulley/core/sizing';
 import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';
 import { BeltName } from '../ui/SectionSign';
 
 const SHOWN = 8;
-const failsBy = (odds: Odds | undefined): string | undefined => odds && FAIL_NAMES[odds.first];
-const oddsWords = (odds: Odds | undefined): string => (odds ? inHundred(odds.works) : '…');
+const failsBy = (odds: SuccessProbability | undefined): string | undefined => odds && FAIL_NAMES[odds.first];
+const oddsWords = (odds: SuccessProbability | undefined): string => (odds ? inHundred(odds.works) : '…');
 
 /** The best belts of every section, by their odds. */
 export function Ranked({
@@ -19,7 +19,7 @@ export function Ranked({
 }: {
   readonly ranking: Ranking;
   /** By belt, as soon as they are worked out. */
-  readonly odds: OddsAnswer['belts'] | undefined;
+  readonly odds: ProbabilityAnswer['belts'] | undefined;
   readonly unit: LengthUnit;
   readonly pickedId: string | undefined;
   readonly onPick: (id: string) => void;

@@ -1,14 +1,14 @@
 import { nanoid } from 'nanoid';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { inHundred, REMEDIES, REMEDY_IDS, type OddsAnswer, type RemedyId } from '@loose-pulley/core/odds';
-import { monthsLater } from '@loose-pulley/core/planning';
+import { inHundred, REMEDIES, REMEDY_IDS, type ProbabilityAnswer, type RemedyId } from '@loose-pulley/core/probability';
+import { monthsLater } from '@loose-pulley/core/timers';
 import { OWNER_WISHES, type DriveRecord } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 
-const WISH_NAMES = { notSaid: 'not said', renew: 'renew it', keep: 'keep it' } as const;
+const WISH_NAMES = { unknown: 'not said', renew: 'renew it', keep: 'keep it' } as const;
 function months(count: number): string {
   if (count < 1) return `${Math.round(count * 4)} weeks`;
   if (count === 1) return 'a month';
@@ -23,7 +23,7 @@ export function Remedies({
   drive,
   canWrite,
 }: {
-  readonly answer: OddsAnswer | null;
+  readonly answer: ProbabilityAnswer | null;
   readonly facts: DriveFacts;
   readonly drive: DriveRecord;
   readonly canWrite: boolean;
@@ -34,7 +34,7 @@ export function Remedies({
     const gesture = nanoid(10);
     if (id !== 'band' && facts.oldBelt && facts.section) {
       dispatch(
-        happen({
+        recordEvent({
           type: 'tryLogged',
           driveId: drive.id,
           try: {
@@ -45,7 +45,7 @@ export function Remedies({
             innerLengthMm: facts.oldBelt.value,
             source: remedy.name,
             label: '',
-            because: drive.ownerWish === 'keep' ? 'ownersWish' : 'notSaid',
+            because: drive.ownerWish === 'keep' ? 'ownersWish' : 'unknown',
             verdict: 'untried',
             note: '',
           },
@@ -53,7 +53,7 @@ export function Remedies({
       );
     }
     dispatch(
-      happen(
+      recordEvent(
         {
           type: 'handBackWritten',
           changes: {
@@ -78,7 +78,7 @@ export function Remedies({
           disabled={!canWrite}
           options={OWNER_WISHES.map((wish) => [wish, WISH_NAMES[wish]] as const)}
           onChoose={(ownerWish) =>
-            dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { ownerWish } }))
+            dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { ownerWish } }))
           }
         />
       </div>

@@ -1,5 +1,5 @@
 import { CATALOGUE, sameSection } from '@loose-pulley/core/catalogue';
-import { inHundred, type OddsAnswer } from '@loose-pulley/core/odds';
+import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/probability';
 import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/ticket';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
 import { usePastTickets } from '../ticket/usePastTickets';
@@ -42,7 +42,7 @@ export function Sisters({
   onPick,
 }: {
   readonly drive: DriveRecord;
-  readonly odds: OddsAnswer['belts'] | undefined;
+  readonly odds: ProbabilityAnswer['belts'] | undefined;
   readonly unit: LengthUnit;
   readonly onPick: (id: string) => void;
 }) {

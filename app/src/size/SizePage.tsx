@@ -7,7 +7,7 @@ import { formatPercent } from '@loose-pulley/core/units';
 import { DriveDrawing } from '../draw/DriveDrawing';
 import { StretchRuler } from '../draw/StretchRuler';
 import { drawingFields } from '../measure/DrawingFields';
-import { drawnDrive } from '../measure/drawnDrive';
+import { driveGeometry } from '../measure/driveGeometry';
 import { useMovePulley } from '../measure/useMovePulley';
 import { useAppSelector, useUnit } from '../store/store';
 import { Fold } from '../ui/Fold';
@@ -16,7 +16,7 @@ import { useDrive, useTicket } from '../ticket/useTicket';
 import { Answer } from './Answer';
 import { Ranked } from './Ranked';
 import { Remedies } from './Remedies';
-import { Schools } from './Schools';
+import { RulesOfThumb } from './RulesOfThumb';
 import { Tries } from './Tries';
 import { useSizing } from './useSizing';
 
@@ -40,7 +40,7 @@ export function SizePage() {
       <div className="bg-sheet px-5 py-3">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
-          drawn={drawnDrive(facts, drive, unit)}
+          drawn={driveGeometry(facts, drive, unit)}
           unit={unit}
           labels={drawingFields({ drive, facts, canWrite })}
           onMove={onMove}
@@ -96,7 +96,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
       <div className="bg-sheet px-5 pt-2 pb-4">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
-          drawn={drawnDrive(facts, drive, unit, picked?.judgement)}
+          drawn={driveGeometry(facts, drive, unit, picked?.judgement)}
           unit={unit}
           heightPx={312}
           labels={drawingFields({ drive, facts, canWrite })}
@@ -125,7 +125,7 @@ function Sized({ situation, facts }: { readonly situation: Situation; readonly f
             <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />
           </Fold>
         )}
-        <Schools schools={sizing.schools} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
+        <RulesOfThumb rulesOfThumb={sizing.rulesOfThumb} odds={sizing.odds.answer?.belts} unit={unit} onPick={onPick} />
         <Remedies answer={sizing.odds.answer} facts={facts} drive={drive} canWrite={canWrite} />
         <Ranked
           ranking={sizing.ranking}

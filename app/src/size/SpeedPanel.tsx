@@ -4,7 +4,7 @@ import { drivenSpeed, SPINDLE_TORQUE_NMM } from '@loose-pulley/core/speed';
 import type { Ranking, Situation } from '@loose-pulley/core/sizing';
 import type { DriveRecord, SpeedRecord } from '@loose-pulley/core/ticket';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -34,14 +34,14 @@ export function SpeedPanel({
   const [loadNmm, setLoadNmm] = useState<number | null>(SPINDLE_TORQUE_NMM);
   const { speed } = drive;
   const set = (next: SpeedRecord | null, gesture?: string) =>
-    dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { speed: next } }, gesture));
+    dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { speed: next } }, gesture));
   const field = (key: keyof SpeedRecord, label: string, fieldUnit: string, least: number, most: number) =>
     speed && (
       <NumberLine
         label={label}
         unit={fieldUnit}
-        least={least}
-        most={most}
+        min={least}
+        max={most}
         value={speed[key]}
         disabled={!canWrite}
         onNumber={(value, gesture) => value !== null && set({ ...speed, [key]: value }, `${gesture}-${key}`)}
@@ -66,7 +66,7 @@ export function SpeedPanel({
             <NumberLine
               label="The driven shaft takes"
               unit="N·mm"
-              most={1000}
+              max={1000}
               value={loadNmm}
               onNumber={(value) => setLoadNmm(value)}
             />

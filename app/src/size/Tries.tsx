@@ -5,7 +5,7 @@ import { sameWay, type DriveFacts } from '@loose-pulley/core/measuring';
 import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/ticket';
 import { nanoid } from 'nanoid';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -32,7 +32,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
     if (!understood?.ok || refusal) return;
     const { shape, thicknessMm, innerLengthMm } = understood.value;
     const done = dispatch(
-      happen({
+      recordEvent({
         type: 'tryLogged',
         driveId: drive.id,
         try: {
@@ -43,7 +43,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
           innerLengthMm,
           source: 'own stock',
           label: '',
-          because: 'notSaid',
+          because: 'unknown',
           verdict: 'untried',
           note: '',
         },
@@ -84,7 +84,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
                 disabled={!canWrite}
                 options={VERDICTS.map((verdict) => [verdict, VERDICT_NAMES[verdict]] as const)}
                 onChoose={(verdict) =>
-                  dispatch(happen({ type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict, note: one.note }))
+                  dispatch(recordEvent({ type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict, note: one.note }))
                 }
               />
               <div className="md:col-span-2">
@@ -95,7 +95,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
                   disabled={!canWrite}
                   onText={(note, gesture) =>
                     dispatch(
-                      happen(
+                      recordEvent(
                         { type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict: one.verdict, note },
                         gesture,
                       ),

@@ -26,16 +26,16 @@ function Slider({
   label,
   said,
   value,
-  least,
-  most,
+  min,
+  max,
   step,
   onDrag,
 }: {
   readonly label: string;
   readonly said: string;
   readonly value: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly step: number;
   readonly onDrag: (value: number) => void;
 }) {
@@ -48,8 +48,8 @@ function Slider({
         type="range"
         className="min-h-11 w-full accent-live"
         value={value}
-        min={least}
-        max={most}
+        min={min}
+        max={max}
         step={step}
         aria-valuetext={said}
         onChange={(event) => onDrag(Number(event.target.value))}
@@ -87,7 +87,7 @@ export function WhatIf({
     hardnessShoreA: { ...limits.hardnessShoreA, best: at.hardness },
     friction: {
       ...limits.friction,
-      [situation.driveSurface]: { best: at.friction, std: 0.05 },
+      [situation.drivenSurface]: { best: at.friction, std: 0.05 },
       [situation.motorSurface]: { best: at.friction, std: 0.05 },
     },
   };
@@ -102,13 +102,13 @@ export function WhatIf({
     key: keyof Dragged,
     label: string,
     said: string,
-    [least, most, step]: readonly [number, number, number],
+    [min, max, step]: readonly [number, number, number],
   ) => ({
     key,
     label,
     said,
-    least,
-    most,
+    min,
+    max,
     step,
   });
   const sliders = [

@@ -1,17 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import { driveFacts, type Reading } from '@loose-pulley/core/measuring';
-import type { School } from '@loose-pulley/core/sizing';
+import type { RuleOfThumb } from '@loose-pulley/core/sizing';
 import { SQUARE_BELTS } from '@loose-pulley/core/catalogue';
 import { FLAT, take } from '../../../core/fixtures/booth';
 import { figure } from '../measure/figure';
 import { rulerRows } from './rulerRows';
 
-const school = (name: string, id?: string): School => {
+const rule = (name: string, id?: string): RuleOfThumb => {
   const pick = SQUARE_BELTS.find((belt) => belt.id === id);
-  return { id: name, name, pick } as unknown as School;
+  return { id: name, name, pick } as unknown as RuleOfThumb;
 };
-const rows = (readings: readonly Reading[], schools: readonly School[] = [], unit: 'mm' | 'in' = 'mm') =>
-  rulerRows(driveFacts(readings, FLAT), schools, unit);
+const rows = (readings: readonly Reading[], rulesOfThumb: readonly RuleOfThumb[] = [], unit: 'mm' | 'in' = 'mm') =>
+  rulerRows(driveFacts(readings, FLAT), rulesOfThumb, unit);
 
 describe('the lines of the ruler', () => {
   test('each belt reading and string has its bar of two standard uncertainties; pulleys have none', () => {
@@ -42,14 +42,14 @@ describe('the lines of the ruler', () => {
   test('a reading that waits for its section has no bar yet', () => {
     expect(rows([take('oldBelt', 'doubledOuter', 66.4)])).toEqual([]);
   });
-  test('schools that would buy the same belt share one flag, and one that buys nothing has none', () => {
+  test('rulesOfThumb that would buy the same belt share one flag, and one that buys nothing has none', () => {
     const list = rows(
       [],
       [
-        school('a tenth off', 'square-1.2-120'),
-        school('slightly smaller', 'square-1.2-120'),
-        school('like for like', 'square-1.2-128'),
-        school('one size down'),
+        rule('a tenth off', 'square-1.2-120'),
+        rule('slightly smaller', 'square-1.2-120'),
+        rule('like for like', 'square-1.2-128'),
+        rule('one size down'),
       ],
     );
     expect(list.map(({ label, valueMm }) => [label, valueMm])).toEqual([
@@ -58,7 +58,7 @@ describe('the lines of the ruler', () => {
     ]);
     const many = rows(
       [],
-      ['a', 'b', 'c'].map((name) => school(name, 'square-1.2-120')),
+      ['a', 'b', 'c'].map((name) => rule(name, 'square-1.2-120')),
     );
     expect(many[0]?.label).toBe('a and 2 more');
   });

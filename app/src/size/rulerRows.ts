@@ -1,12 +1,12 @@
 import type { CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
-import type { School } from '@loose-pulley/core/sizing';
+import type { RuleOfThumb } from '@loose-pulley/core/sizing';
 import type { LengthUnit } from '@loose-pulley/core/units';
 import type { RulerRow } from '../draw/rulerLayout';
 import { figure } from '../measure/figure';
 
-/** The ruler's lines: each reading as a bar, each school that would buy as a flag. */
-export function rulerRows(facts: DriveFacts, found: readonly School[], unit: LengthUnit): RulerRow[] {
+/** The ruler's lines: each reading as a bar, each rule that would buy as a flag. */
+export function rulerRows(facts: DriveFacts, found: readonly RuleOfThumb[], unit: LengthUnit): RulerRow[] {
   const readings = facts.results.flatMap(({ reading, read, odd }): RulerRow[] => {
     if (!read || (reading.measurand !== 'oldBelt' && reading.measurand !== 'stringPath')) return [];
     const path = reading.measurand === 'stringPath';
@@ -15,7 +15,7 @@ export function rulerRows(facts: DriveFacts, found: readonly School[], unit: Len
     const kind = read.lowerBound ? 'bound' : odd ? 'odd' : path ? 'path' : 'reading';
     return [{ id: reading.id, label, valueMm: read.value, halfMm: 2 * read.std, kind }];
   });
-  // Schools that would buy the same belt share a flag.
+  // RulesOfThumb that would buy the same belt share a flag.
   const buyers = new Map<string, { names: string[]; pick: CatalogueBelt }>();
   for (const { name, pick } of found) {
     if (!pick) continue;
@@ -26,7 +26,7 @@ export function rulerRows(facts: DriveFacts, found: readonly School[], unit: Len
   const flags = [...buyers.values()].map(({ names, pick }): RulerRow => {
     const [first = '', ...others] = names;
     const label = others.length > 1 ? `${first} and ${others.length} more` : names.join(', ');
-    return { id: pick.id, label, valueMm: pick.innerLengthMm, kind: 'school' };
+    return { id: pick.id, label, valueMm: pick.innerLengthMm, kind: 'rule' };
   });
   return [...readings, ...flags];
 }

@@ -4,31 +4,31 @@ import type { DriveFacts } from '@loose-pulley/core/measuring';
 import {
   judge,
   rank,
-  schools,
+  rulesOfThumb,
   zones,
   type Candidate,
   type Judgement,
   type Ranking,
   type RulerZone,
-  type School,
+  type RuleOfThumb,
   type Situation,
 } from '@loose-pulley/core/sizing';
-import { rankByOdds } from '@loose-pulley/core/odds';
+import { rankByProbability } from '@loose-pulley/core/probability';
 import type { Try } from '@loose-pulley/core/ticket';
 import type { LengthUnit } from '@loose-pulley/core/units';
 import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
 import { rulerRows } from './rulerRows';
-import { useOdds, type OddsView } from './useOdds';
+import { useProbability, type ProbabilityView } from './useProbability';
 
 /** Everything the Size station shows, derived from the readings and the belt that is looked at. */
 export interface Sizing {
-  readonly odds: OddsView;
+  readonly odds: ProbabilityView;
   readonly ranking: Ranking;
   readonly picked: Candidate | undefined;
   /** All belts of the picked one's section: the ruler's ticks. */
   readonly stock: readonly CatalogueBelt[];
   readonly zones: readonly RulerZone[];
-  readonly schools: readonly School[];
+  readonly rulesOfThumb: readonly RuleOfThumb[];
   readonly rows: readonly RulerRow[];
   /** The old belt, judged as the belt it is. */
   readonly old: Judgement | undefined;
@@ -45,15 +45,15 @@ export function useSizing(
   unit: LengthUnit,
   pickedId: string | null,
 ): Sizing {
-  const odds = useOdds(situation, facts, tries);
+  const odds = useProbability(situation, facts, tries);
   const linear = useMemo(() => rank(situation, CATALOGUE), [situation]);
   // By the margins at once; by the odds as soon as they are there.
-  const ranking = useMemo(() => (odds.answer ? rankByOdds(linear, odds.answer.belts) : linear), [linear, odds.answer]);
+  const ranking = useMemo(() => (odds.answer ? rankByProbability(linear, odds.answer.belts) : linear), [linear, odds.answer]);
   const picked = ranking.candidates.find(({ catalogueBelt }) => catalogueBelt.id === pickedId) ?? ranking.best;
   const belt = picked?.catalogueBelt;
   const section = useMemo(() => (belt ? { shape: belt.shape, thicknessMm: belt.thicknessMm } : undefined), [belt]);
   const stock = useMemo(() => (section ? CATALOGUE.filter((one) => sameSection(one, section)) : []), [section]);
-  const found = useMemo(() => schools(facts, situation, stock), [facts, situation, stock]);
+  const found = useMemo(() => rulesOfThumb(facts, situation, stock), [facts, situation, stock]);
   const rows = useMemo(() => rulerRows(facts, found, unit), [facts, found, unit]);
   const zoneList = useMemo(() => {
     if (!section) return [];
@@ -74,5 +74,5 @@ export function useSizing(
         : undefined,
     [facts, situation],
   );
-  return { odds, ranking, picked, stock, zones: zoneList, schools: found, rows, old };
+  return { odds, ranking, picked, stock, zones: zoneList, rulesOfThumb: found, rows, old };
 }

@@ -1,5 +1,5 @@
 import type { FoundPart } from '@loose-pulley/core/strip';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { PictureAdd } from '../pictures/PictureAdd';
 import { useTicket } from '../ticket/useTicket';
@@ -10,7 +10,7 @@ import { TextLine } from '../ui/TextLine';
 export function FoundParts() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const put = (found: FoundPart, gesture?: string) => dispatch(happen({ type: 'foundPut', found }, gesture));
+  const put = (found: FoundPart, gesture?: string) => dispatch(recordEvent({ type: 'foundPut', found }, gesture));
   const { found } = ticket.strip;
   if (found.length === 0) return null;
   return (
@@ -44,7 +44,7 @@ export function FoundParts() {
             <Button
               look="quiet"
               disabled={!canWrite}
-              onClick={() => dispatch(happen({ type: 'foundRemoved', foundId: one.id }))}
+              onClick={() => dispatch(recordEvent({ type: 'foundRemoved', foundId: one.id }))}
             >
               Take it out
             </Button>

@@ -15,7 +15,7 @@ const linesOf = ({ strip }: Ticket): readonly GuideLine[] =>
 function toolsOf(lines: readonly GuideLine[]): string[] {
   const drives = lines.flatMap(({ line }) => {
     const read = readLine(line);
-    return read?.type === 'step' && read.step.drive !== '' ? [driveWords(read.step.drive)] : [];
+    return read?.type === 'step' && read.step.driverType !== '' ? [driveWords(read.step.driverType)] : [];
   });
   return [...new Set(drives)];
 }
@@ -34,7 +34,7 @@ export function Guide() {
   const chosen = guides.find(([id]) => id === which);
   const lines = chosen?.[2].filter((line) => deep || !line.deep) ?? [];
   const tools = toolsOf(lines);
-  const done = new Set(ticket.strip.steps.map(({ line }) => line).concat(ticket.strip.loops.map(({ words }) => words)));
+  const done = new Set(ticket.strip.steps.map(({ line }) => line).concat(ticket.strip.temporaryChanges.map(({ words }) => words)));
   return (
     <section aria-labelledby="guide" className="grid gap-2">
       <h3 id="guide" className="text-lg">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -39,7 +39,7 @@ export function Parking() {
           >
             Tag for the machine, to print
           </Link>
-          <Button disabled={!canWrite} onClick={() => dispatch(happen({ type: 'parked', park: null }))}>
+          <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'parked', park: null }))}>
             Take it up again
           </Button>
         </>
@@ -48,7 +48,7 @@ export function Parking() {
           disabled={!canWrite || lies.trim() === ''}
           onClick={() =>
             dispatch(
-              happen({
+              recordEvent({
                 type: 'parked',
                 park: { since: new Date().toISOString(), lies: lies.trim(), awaited: awaited.trim() },
               }),

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import { layersOf, roundOff, type Step } from '@loose-pulley/core/strip';
+import { layersOf, openRemoval, type Step } from '@loose-pulley/core/strip';
 import { useWidth } from '../draw/useWidth';
 import { BALLOON_PX, stackLayout, type Slab } from './stackLayout';
 
@@ -27,7 +27,7 @@ export const StackDrawing = memo(function StackDrawing({
   const [ref, widthPx] = useWidth<HTMLDivElement>(320);
   const layers = useMemo(() => layersOf(steps), [steps]);
   const stack = useMemo(() => stackLayout(layers, widthPx), [layers, widthPx]);
-  const off = useMemo(() => new Set(steps.filter((step) => roundOff(step)).map(({ id }) => id)), [steps]);
+  const off = useMemo(() => new Set(steps.filter((step) => openRemoval(step)).map(({ id }) => id)), [steps]);
   const centre = stack.widthPx / 2;
   return (
     <div ref={ref} className="min-w-0 overflow-hidden">

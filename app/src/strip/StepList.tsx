@@ -6,13 +6,13 @@ import {
   layersOf,
   mirrored,
   pinOneSide,
-  roundOff,
+  openRemoval,
   STEP_KINDS,
   stepWords,
   type Step,
   type StepKind,
 } from '@loose-pulley/core/strip';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -36,7 +36,7 @@ export function BalloonMark({ step }: { readonly step: Step }) {
       className={cx(
         'grid size-9 shrink-0 place-items-center rounded-full border-[1.5px] font-semibold',
         step.kind === 'connector' ? 'border-live' : 'border-ink',
-        !roundOff(step) && 'border-dashed',
+        !openRemoval(step) && 'border-dashed',
       )}
     >
       {step.number}
@@ -47,7 +47,7 @@ export function BalloonMark({ step }: { readonly step: Step }) {
 const howItStands = (step: Step): string => {
   if (step.kind === 'note') return '';
   if (step.leaveAlone !== '') return 'left alone';
-  const last = step.rounds[step.rounds.length - 1];
+  const last = step.removals[step.removals.length - 1];
   if (!last) return '';
   if (last.back === null) return step.kind === 'fasteners' ? `bag ${step.number}` : 'off';
   return last.back < last.off ? `back, ${last.off - last.back} left over` : 'back';
@@ -106,7 +106,7 @@ const StepRow = memo(function StepRow({
         <span className="grow leading-tight">
           <span className="font-semibold">{stepWords(step)}</span>
           {step.notNextTime && <span className="block text-sm text-soft">not needed: {step.notNextTime}</span>}
-          {step.rounds.length > 1 && <span className="block text-sm text-soft">off {step.rounds.length} times</span>}
+          {step.removals.length > 1 && <span className="block text-sm text-soft">off {step.removals.length} times</span>}
         </span>
         <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
       </button>
@@ -121,12 +121,12 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
   const dispatch = useAppDispatch();
   const { addStep, again } = useStripLine();
   const put = (changes: Partial<Step>, gesture?: string) =>
-    dispatch(happen({ type: 'stepPut', step: { ...step, ...changes } }, gesture));
-  const line = (key: 'what' | 'drive' | 'where' | 'orientation' | 'leaveAlone' | 'notNextTime', label: string) => (
+    dispatch(recordEvent({ type: 'stepPut', step: { ...step, ...changes } }, gesture));
+  const line = (key: 'what' | 'driverType' | 'where' | 'orientation' | 'leaveAlone' | 'notNextTime', label: string) => (
     <TextLine
       label={label}
       value={step[key]}
-      maxLength={key === 'drive' ? 40 : 400}
+      maxLength={key === 'driverType' ? 40 : 400}
       disabled={!canWrite}
       onText={(text, gesture) => put({ [key]: text }, `${gesture}-${key}`)}
     />
@@ -135,10 +135,10 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
   const screws = step.kind === 'fasteners';
   /** A changed count changes what came off, as long as it is off. */
   const recount = (count: number, missing: number, gesture: string): void => {
-    const rounds = step.rounds.map((round, index) =>
-      index === step.rounds.length - 1 && round.back === null ? { ...round, off: Math.max(0, count - missing) } : round,
+    const removals = step.removals.map((round, index) =>
+      index === step.removals.length - 1 && round.back === null ? { ...round, off: Math.max(0, count - missing) } : round,
     );
-    put({ count, missing, rounds }, gesture);
+    put({ count, missing, removals }, gesture);
   };
   return (
     <div className="grid gap-3 pb-4 pl-12">
@@ -160,7 +160,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
         </label>
         {line('what', 'What')}
         {line('where', 'Where')}
-        {screws && line('drive', 'Drive')}
+        {screws && line('driverType', 'Driver')}
         {line('orientation', 'Which way round')}
         {FACTS_OF[step.kind].map((fact) => (
           <TextLine
@@ -181,8 +181,8 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
           <NumberLine
             label="There should be"
             unit="of them"
-            least={1}
-            most={1000}
+            min={1}
+            max={1000}
             value={step.count}
             disabled={!canWrite}
             onNumber={(count, gesture) =>
@@ -192,7 +192,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
           <NumberLine
             label="Missing on arrival"
             unit="of them"
-            most={step.count}
+            max={step.count}
             value={step.missing}
             disabled={!canWrite}
             onNumber={(missing, gesture) => recount(step.count, Math.round(missing ?? 0), `${gesture}-missing`)}
@@ -200,7 +200,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
           <NumberLine
             label="Length under the head"
             unit="mm"
-            most={1000}
+            max={1000}
             value={step.lengthMm}
             disabled={!canWrite}
             onNumber={(lengthMm, gesture) => put({ lengthMm }, `${gesture}-length`)}
@@ -214,7 +214,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
         onPictures={(pictureIds) => put({ pictureIds })}
       />
       <div className="flex flex-wrap gap-2">
-        {step.number > 0 && !roundOff(step) && step.leaveAlone === '' && (
+        {step.number > 0 && !openRemoval(step) && step.leaveAlone === '' && (
           <Button disabled={!canWrite} onClick={() => again(step.number)}>
             Off again
           </Button>
@@ -230,7 +230,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
         <Button
           look="quiet"
           disabled={!canWrite}
-          onClick={() => dispatch(happen({ type: 'stepRemoved', stepId: step.id }))}
+          onClick={() => dispatch(recordEvent({ type: 'stepRemoved', stepId: step.id }))}
         >
           Take this step out
         </Button>

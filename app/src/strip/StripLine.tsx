@@ -1,5 +1,5 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
-import { readLine, STEP_MINDS, type Step } from '@loose-pulley/core/strip';
+import { readLine, STEP_CAUTIONS, type Step } from '@loose-pulley/core/strip';
 import { usePastTickets } from '../ticket/usePastTickets';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -85,8 +85,8 @@ export function StripLine({
             {read.type === 'step' && numbered && (
               <span className="text-soft">It will be number {ticket.strip.lastNumber + 1}.</span>
             )}
-            {read.type === 'step' && STEP_MINDS[read.step.kind] && (
-              <span className="block border-l-4 border-live pl-3">{STEP_MINDS[read.step.kind]}</span>
+            {read.type === 'step' && STEP_CAUTIONS[read.step.kind] && (
+              <span className="block border-l-4 border-live pl-3">{STEP_CAUTIONS[read.step.kind]}</span>
             )}
           </>
         ) : (

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { countsOf } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../clock/MainsLine';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { StationFoot } from '../ticket/StationFoot';
 import { useTicket } from '../ticket/useTicket';
@@ -10,7 +10,7 @@ import { Button } from '../ui/Button';
 import { Caution } from '../ui/Caution';
 import { FoundParts } from './FoundParts';
 import { Guide } from './Guide';
-import { Loops } from './Loops';
+import { Changes } from './Changes';
 import { Parking } from './Parking';
 import { StackDrawing } from './StackDrawing';
 import { StepList } from './StepList';
@@ -73,10 +73,10 @@ export function StripPage() {
         )}
       </div>
       <aside
-        aria-label="Loops and keeping"
+        aria-label="Changes and keeping"
         className="grid content-start gap-6 border-hair px-5 py-5 max-lg:border-t lg:border-l"
       >
-        <Loops />
+        <Changes />
         <FoundParts />
         {!empty && (
           <section aria-label="Papers of the strip" className="grid gap-2">
@@ -86,7 +86,7 @@ export function StripPage() {
             >
               Labels for the bags, to print
             </Link>
-            <Button disabled={!canWrite} onClick={() => dispatch(happen({ type: 'openedAgain' }))}>
+            <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'openedAgain' }))}>
               It is opened once more
             </Button>
           </section>

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useNavigate } from 'react-router';
-import { isOpen, LOOPS, newStep, offAgain, readLine, type LoopKind, type StepDraft } from '@loose-pulley/core/strip';
-import { happen } from '../keeping/actions';
+import { isOpen, TEMPORARY_CHANGES, newStep, offAgain, readLine, type TemporaryChangeKind, type StepDraft } from '@loose-pulley/core/strip';
+import { recordEvent } from '../keeping/actions';
 import { sayMoment } from '../keeping/moments';
 import { saidAloud } from '../store/openTicket';
 import { useAppDispatch } from '../store/store';
@@ -15,29 +15,29 @@ export function useStripLine() {
 
   const addStep = (draft: StepDraft, pictureIds: readonly string[] = [], beforeId?: string): boolean => {
     const step = { ...newStep(ticket.strip, draft, nanoid(10), new Date().toISOString()), pictureIds };
-    if (!dispatch(happen({ type: 'stepPut', step, ...(beforeId && { beforeId }) }))) return false;
+    if (!dispatch(recordEvent({ type: 'stepPut', step, ...(beforeId && { beforeId }) }))) return false;
     // Pads bridged before a plug comes off are freed only once that plug is back.
-    const pads = ticket.strip.loops.find(
-      (loop) => loop.kind === 'laserBridged' && isOpen(loop) && loop.afterStepId === null,
+    const pads = ticket.strip.temporaryChanges.find(
+      (change) => change.kind === 'laserBridged' && isOpen(change) && change.afterStepId === null,
     );
     if (pads && step.kind === 'connector')
-      dispatch(happen({ type: 'loopPut', loop: { ...pads, afterStepId: step.id } }));
+      dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...pads, afterStepId: step.id } }));
     return true;
   };
-  const openLoop = (kind: LoopKind, words: string): boolean => {
+  const openLoop = (kind: TemporaryChangeKind, words: string): boolean => {
     return dispatch(
-      happen({
-        type: 'loopPut',
-        loop: {
+      recordEvent({
+        type: 'temporaryChangePut',
+        change: {
           id: nanoid(10),
           kind,
-          words: words || LOOPS[kind].name,
-          closes: LOOPS[kind].closes,
-          before: LOOPS[kind].before,
+          words: words || TEMPORARY_CHANGES[kind].name,
+          closes: TEMPORARY_CHANGES[kind].closes,
+          before: TEMPORARY_CHANGES[kind].before,
           openedAt: new Date().toISOString(),
           closedAt: null,
           afterStepId: null,
-          afterLoopId: null,
+          afterChangeId: null,
         },
       }),
     );
@@ -53,20 +53,20 @@ export function useStripLine() {
       dispatch(saidAloud({ text: off.problem, to: null }));
       return false;
     }
-    return dispatch(happen({ type: 'stepPut', step: off.value }));
+    return dispatch(recordEvent({ type: 'stepPut', step: off.value }));
   };
   const doLine = (typed: string, beforeId?: string): boolean => {
     const read = readLine(typed);
     switch (read?.type) {
       case 'step':
         return addStep(read.step, [], beforeId);
-      case 'loop':
+      case 'change':
         return openLoop(read.kind, read.words);
       case 'again':
         return again(read.number);
       case 'found':
         return dispatch(
-          happen({
+          recordEvent({
             type: 'foundPut',
             found: { id: nanoid(10), what: read.what, where: read.where, guess: '', homed: false, pictureIds: [] },
           }),

@@ -8,7 +8,7 @@ import {
   type Complaint,
   type ComplaintState,
 } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -34,7 +34,7 @@ export function Complaints() {
       {canWrite && (
         <Button
           className="justify-self-start"
-          onClick={() => dispatch(happen({ type: 'complaintPut', complaint: newComplaint(nanoid(10), '') }))}
+          onClick={() => dispatch(recordEvent({ type: 'complaintPut', complaint: newComplaint(nanoid(10), '') }))}
         >
           {ticket.complaints.length === 0 ? 'Write a complaint' : 'Another complaint'}
         </Button>
@@ -54,7 +54,7 @@ function ComplaintLine({
 }) {
   const dispatch = useAppDispatch();
   const put = (changes: Partial<Complaint>, gesture?: string) =>
-    dispatch(happen({ type: 'complaintPut', complaint: { ...complaint, ...changes } }, gesture));
+    dispatch(recordEvent({ type: 'complaintPut', complaint: { ...complaint, ...changes } }, gesture));
   const line = (key: 'words' | 'before' | 'after', label: string, most: number) => (
     <TextLine
       label={label}
@@ -118,7 +118,7 @@ function ComplaintLine({
             <Button
               look="quiet"
               disabled={!canWrite}
-              onClick={() => dispatch(happen({ type: 'complaintRemoved', complaintId: complaint.id }))}
+              onClick={() => dispatch(recordEvent({ type: 'complaintRemoved', complaintId: complaint.id }))}
             >
               Take it out
             </Button>

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import type { Disc } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -10,7 +10,7 @@ import { TextLine } from '../ui/TextLine';
 export function Discs() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const put = (disc: Disc, gesture?: string) => dispatch(happen({ type: 'discPut', disc }, gesture));
+  const put = (disc: Disc, gesture?: string) => dispatch(recordEvent({ type: 'discPut', disc }, gesture));
   return (
     <section aria-labelledby="discs" className="grid gap-2">
       <h3 id="discs" className="text-lg">
@@ -43,7 +43,7 @@ export function Discs() {
               <Button
                 look="quiet"
                 disabled={!canWrite}
-                onClick={() => dispatch(happen({ type: 'discRemoved', discId: disc.id }))}
+                onClick={() => dispatch(recordEvent({ type: 'discRemoved', discId: disc.id }))}
               >
                 Take it out
               </Button>

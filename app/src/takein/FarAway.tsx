@@ -1,8 +1,8 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { questionsFor, type Question } from '@loose-pulley/core/faraway';
-import { ANSWERS_MOST_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
-import { happen } from '../keeping/actions';
+import { questionsFor, type Question } from '@loose-pulley/core/remoteIntake';
+import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
+import { recordEvent } from '../keeping/actions';
 import { addPictures } from '../pictures/addPictures';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -30,7 +30,7 @@ export function FarAway() {
 
   const send = (): void => {
     const sheet = { id: nanoid(12), at: new Date().toISOString(), questions: chosen };
-    if (!dispatch(happen({ type: 'questionsSent', sheet }))) return;
+    if (!dispatch(recordEvent({ type: 'questionsSent', sheet }))) return;
     const name = `${fileName(`${ticket.number} ${ticket.machine}`)}-questions.html`;
     download(name, questionPage(ticket, sheet), 'text/html');
     setSaid(`${chosen.length} questions saved as ${name}. Send that file; the answers come back as a file too.`);
@@ -38,7 +38,7 @@ export function FarAway() {
   const take = async (file: File): Promise<void> => {
     setProblem('');
     setSaid('');
-    if (file.size > ANSWERS_MOST_BYTES) {
+    if (file.size > ANSWERS_MAX_BYTES) {
       setProblem(`“${file.name}” is larger than 80 MB, too large for answers. Nothing was changed.`);
       return;
     }
@@ -62,7 +62,7 @@ export function FarAway() {
       answers.push({ questionId, text, pictureIds: added.ids });
     }
     dispatch(
-      happen({
+      recordEvent({
         type: 'answersTaken',
         answers: { sheetId: read.value.sheetId, at: new Date().toISOString(), answers },
       }),

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { carryOver, knownFrom } from '@loose-pulley/core/ticket';
 import { beltLabel } from '@loose-pulley/core/units';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
 import { usePastTickets } from '../ticket/usePastTickets';
 import { useTicket } from '../ticket/useTicket';
@@ -37,7 +37,7 @@ export function KnownBefore() {
             {events.length > 0 && (
               <Button
                 disabled={!canWrite}
-                onClick={() => events.forEach((event) => dispatch(happen(event)))}
+                onClick={() => events.forEach((event) => dispatch(recordEvent(event)))}
                 aria-label={`Carry over what ${one.number} knows`}
               >
                 Carry it over

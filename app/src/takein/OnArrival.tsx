@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -10,7 +10,7 @@ import { TextArea, TextLine } from '../ui/TextLine';
 export function OnArrival() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const put = (evidence: Evidence, gesture?: string) => dispatch(happen({ type: 'evidencePut', evidence }, gesture));
+  const put = (evidence: Evidence, gesture?: string) => dispatch(recordEvent({ type: 'evidencePut', evidence }, gesture));
   return (
     <section aria-labelledby="on-arrival" className="grid gap-3">
       <h3 id="on-arrival" className="border-b border-ink pb-1 text-lg">
@@ -21,7 +21,7 @@ export function OnArrival() {
         rows={2}
         value={ticket.story}
         disabled={!canWrite}
-        onText={(text, gesture) => dispatch(happen({ type: 'storyTold', story: text.slice(0, 4000) }, gesture))}
+        onText={(text, gesture) => dispatch(recordEvent({ type: 'storyTold', story: text.slice(0, 4000) }, gesture))}
       />
       {ticket.evidence.map((one) => (
         <div
@@ -60,7 +60,7 @@ export function OnArrival() {
           <Button
             look="quiet"
             disabled={!canWrite}
-            onClick={() => dispatch(happen({ type: 'evidenceRemoved', evidenceId: one.id }))}
+            onClick={() => dispatch(recordEvent({ type: 'evidenceRemoved', evidenceId: one.id }))}
           >
             Take it out
           </Button>

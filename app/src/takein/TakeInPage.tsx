@@ -1,5 +1,5 @@
 import { LOADER_NAMES, LOADERS, type Details, type ErrorCode } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { CycleLog } from '../cycles/CycleLog';
 import { TimedTests } from '../cycles/TimedTests';
@@ -24,7 +24,7 @@ export function TakeInPage() {
   const { drive } = useDrive();
   const dispatch = useAppDispatch();
   const change = (changes: Partial<Details>, gesture?: string) =>
-    dispatch(happen({ type: 'detailsChanged', changes }, gesture));
+    dispatch(recordEvent({ type: 'detailsChanged', changes }, gesture));
   const line = (key: 'machine' | 'owner' | 'serial' | 'number', label: string, most: number) => (
     <TextLine
       label={label}
@@ -66,7 +66,7 @@ export function TakeInPage() {
             placeholder="loading, lift, table"
             disabled={!canWrite}
             onText={(role, gesture) =>
-              dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { role } }, gesture))
+              dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { role } }, gesture))
             }
           />
           <TextLine
@@ -76,13 +76,13 @@ export function TakeInPage() {
             hint="Machines of different makes share a mechanism; sizes belong to it."
             disabled={!canWrite}
             onText={(mechanism, gesture) =>
-              dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { mechanism } }, gesture))
+              dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { mechanism } }, gesture))
             }
           />
         </div>
         <KnownBefore />
         <OnArrival />
-        <CycleLog proofId={null} />
+        <CycleLog cleanRunId={null} />
         <TimedTests side="before" />
         <Pictures />
         <StationFoot station="takeIn" note />
@@ -98,11 +98,11 @@ export function TakeInPage() {
           value={ticket.waiting.for}
           disabled={!canWrite}
           options={[
-            ['hands', 'a hand'],
-            ['post', 'the post'],
+            ['nothing', 'a hand'],
+            ['parts', 'the post'],
             ['owner', 'the owner'],
           ]}
-          onChoose={(value) => dispatch(happen({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))}
+          onChoose={(value) => dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))}
         />
         <TextLine
           label="Namely"
@@ -110,7 +110,7 @@ export function TakeInPage() {
           maxLength={200}
           disabled={!canWrite}
           onText={(what, gesture) =>
-            dispatch(happen({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
+            dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
           }
         />
         <TextArea
@@ -120,7 +120,7 @@ export function TakeInPage() {
           disabled={!canWrite}
           onText={(text, gesture) =>
             dispatch(
-              happen({ type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } }, gesture),
+              recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } }, gesture),
             )
           }
         />
@@ -130,7 +130,7 @@ export function TakeInPage() {
           value={drive.codes.map(({ code, meaning }) => `${code} ${meaning}`).join('\n')}
           disabled={!canWrite}
           onText={(text, gesture) =>
-            dispatch(happen({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
+            dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
           }
         />
         <FarAway />

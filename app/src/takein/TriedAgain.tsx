@@ -1,5 +1,5 @@
 import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Choice } from '../ui/Choice';
@@ -19,7 +19,7 @@ export function TriedAgain() {
         options={AFTER_UNPLUGGING.map((result) => [result, AFTER_UNPLUGGING_NAMES[result]] as const)}
         onChoose={(result) =>
           result !== '' &&
-          dispatch(happen({ type: 'triedAgain', afterUnplugging: { result, at: new Date().toISOString() } }))
+          dispatch(recordEvent({ type: 'triedAgain', afterUnplugging: { result, at: new Date().toISOString() } }))
         }
       />
       {afterUnplugging?.result === 'works' && (

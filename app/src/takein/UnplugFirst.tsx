@@ -1,13 +1,13 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { parseNumber } from '@loose-pulley/core/units';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 
-const LEAST_MIN = 0.1;
-const MOST_MIN = 10_080;
+const MIN_MIN = 0.1;
+const MAX_MIN = 10_080;
 
 /** First of all unplugged for a few minutes: latched electronics cure for nothing. Other waits start here too. */
 export function UnplugFirst() {
@@ -16,20 +16,20 @@ export function UnplugFirst() {
   const [minutes, setMinutes] = useState('5');
   const [what, setWhat] = useState('unplugged');
   const parsed = parseNumber(minutes);
-  const possible = parsed.ok && parsed.value >= LEAST_MIN && parsed.value <= MOST_MIN;
+  const possible = parsed.ok && parsed.value >= MIN_MIN && parsed.value <= MAX_MIN;
   const problem = possible
     ? null
     : parsed.ok
-      ? `Read ${minutes} minutes. Allowed: ${LEAST_MIN} to ${MOST_MIN}, a week.`
+      ? `Read ${minutes} minutes. Allowed: ${MIN_MIN} to ${MAX_MIN}, a week.`
       : parsed.problem;
   const start = (): void => {
     if (!parsed.ok || !possible) return;
     const now = Date.now();
     const startedAt = new Date(now).toISOString();
     const named = what.trim() || 'waiting';
-    if (named === 'unplugged') dispatch(happen({ type: 'mainsSaid', mains: { state: 'unplugged', since: startedAt } }));
+    if (named === 'unplugged') dispatch(recordEvent({ type: 'mainsSaid', mains: { state: 'unplugged', since: startedAt } }));
     dispatch(
-      happen({
+      recordEvent({
         type: 'timerPut',
         timer: {
           id: nanoid(10),

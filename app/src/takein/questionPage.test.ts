@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { questionsFor } from '@loose-pulley/core/faraway';
+import { questionsFor } from '@loose-pulley/core/remoteIntake';
 import { newComplaint, type QuestionSheet } from '@loose-pulley/core/ticket';
 import { questionPage } from './questionPage';
 

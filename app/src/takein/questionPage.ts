@@ -1,4 +1,4 @@
-import { ANSWERS_FORMAT, ANSWERS_VERSION } from '@loose-pulley/core/faraway';
+import { ANSWERS_FORMAT, ANSWERS_VERSION } from '@loose-pulley/core/remoteIntake';
 import type { QuestionSheet, Ticket } from '@loose-pulley/core/ticket';
 import { escaped } from '../ui/escaped';
 
@@ -8,7 +8,7 @@ const scripted = (value: unknown): string => JSON.stringify(value).replace(/</g,
 const STYLE = `body{font:18px/1.5 system-ui,sans-serif;max-width:40em;margin:1.5em auto;padding:0 1em;color:#1d1f1e;background:#fff}
 h1{font-size:1.4em;border-bottom:2px solid}li{margin:0 0 1.6em}label{display:block;color:#555;font-size:.85em;margin-top:.4em}
 textarea{width:100%;box-sizing:border-box;font:inherit;padding:.4em}button,input{font:inherit;min-height:44px}
-.mind{border-left:4px solid #b3261e;padding-left:.8em}img{max-width:9em;max-height:7em;margin:.4em .4em 0 0;border:1px solid #bbb}
+.caution{border-left:4px solid #b3261e;padding-left:.8em}img{max-width:9em;max-height:7em;margin:.4em .4em 0 0;border:1px solid #bbb}
 button{background:#1d1f1e;color:#fff;border:0;padding:.5em 1.2em}`;
 
 /** What runs on the page. It fetches nothing and sends nothing: the answers are saved as a file on the owner's machine. */
@@ -84,7 +84,7 @@ export function questionPage(ticket: Pick<Ticket, 'number' | 'machine'>, sheet: 
 <title>${escaped(title)}</title><style>${STYLE}</style></head>
 <body><h1>${escaped(title)}</h1>
 <p>A few questions, and small tests to do in their order. Leave out what you cannot do. Your answers stay on your machine until you send the file that the last button saves.</p>
-<p class="mind">Please do not open it: there is mains inside, and a laser. Pull the plug before tipping it. Keep fingers out of whatever moves. Stop if it smells or gets hot.</p>
+<p class="caution">Please do not open it: there is mains inside, and a laser. Pull the plug before tipping it. Keep fingers out of whatever moves. Stop if it smells or gets hot.</p>
 <ol>
 ${items}
 </ol>

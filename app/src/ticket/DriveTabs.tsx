@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
 import type { Ticket } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';
@@ -18,7 +18,7 @@ export function DriveTabs({ ticket, canWrite }: { readonly ticket: Ticket; reado
   const add = (): void => {
     const name = [...LETTERS].find((letter) => !ticket.drives.some((drive) => drive.name === letter));
     if (!name) return;
-    if (dispatch(happen({ type: 'driveAdded', driveId: nanoid(12), name }))) void navigate(`${pathname}?drive=${name}`);
+    if (dispatch(recordEvent({ type: 'driveAdded', driveId: nanoid(12), name }))) void navigate(`${pathname}?drive=${name}`);
   };
   return (
     <nav aria-label="Drives of this machine" className="flex flex-wrap items-end">
@@ -44,7 +44,7 @@ export function DriveTabs({ ticket, canWrite }: { readonly ticket: Ticket; reado
           <Button
             look="quiet"
             onClick={() => {
-              if (dispatch(happen({ type: 'driveRemoved', driveId: current.id }))) void navigate(pathname);
+              if (dispatch(recordEvent({ type: 'driveRemoved', driveId: current.id }))) void navigate(pathname);
             }}
           >
             − drive {current.name}

@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/ticket';
-import { happen } from '../keeping/actions';
+import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Choice } from '../ui/Choice';
 import { TextArea } from '../ui/TextLine';
@@ -19,7 +19,7 @@ export function StationFoot({ station, note = false }: { readonly station: Stati
           label={`Note on ${STATION_NAMES[station]}`}
           value={ticket.notes[station]}
           disabled={!canWrite}
-          onText={(text, gesture) => dispatch(happen({ type: 'noteWritten', station, text }, gesture))}
+          onText={(text, gesture) => dispatch(recordEvent({ type: 'noteWritten', station, text }, gesture))}
         />
       )}
       <div className="grid gap-1">
@@ -33,7 +33,7 @@ export function StationFoot({ station, note = false }: { readonly station: Stati
             ['done', 'done'],
             ['notNeeded', 'not needed'],
           ]}
-          onChoose={(mark) => dispatch(happen({ type: 'stationMarked', station, mark }))}
+          onChoose={(mark) => dispatch(recordEvent({ type: 'stationMarked', station, mark }))}
         />
       </div>
       {next && (

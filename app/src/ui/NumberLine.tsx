@@ -6,8 +6,8 @@ interface Props {
   readonly label: string;
   readonly value: number | null;
   readonly unit: string;
-  readonly least?: number;
-  readonly most: number;
+  readonly min?: number;
+  readonly max: number;
   readonly disabled?: boolean;
   /** How what is typed becomes a number in the unit. */
   readonly parse?: (text: string) => Result<number>;
@@ -16,15 +16,15 @@ interface Props {
 }
 
 /** A number that keeps itself while it is typed. What cannot be taken stays in the field and is refused in words. */
-export function NumberLine({ label, value, unit, least = 0, most, disabled, parse = parseNumber, onNumber }: Props) {
+export function NumberLine({ label, value, unit, min = 0, max, disabled, parse = parseNumber, onNumber }: Props) {
   const id = useId();
   const gesture = useRef('');
   const [text, setText] = useState<string | null>(null);
   const read = (typed: string): Result<number | null> => {
     if (typed.trim() === '') return { ok: true, value: null };
     const parsed = parse(typed);
-    if (!parsed.ok || (parsed.value >= least && parsed.value <= most)) return parsed;
-    return { ok: false, problem: `Read ${typed.trim()}. Allowed: ${least} to ${most} ${unit}.` };
+    if (!parsed.ok || (parsed.value >= min && parsed.value <= max)) return parsed;
+    return { ok: false, problem: `Read ${typed.trim()}. Allowed: ${min} to ${max} ${unit}.` };
   };
   const result = text === null ? null : read(text);
   const refusal = result && !result.ok ? result.problem : null;

@@ -4,11 +4,11 @@ import { useWidth } from '../draw/useWidth';
 
 /** Who chooses, in the order in which more is known. */
 export const PLAYERS: ReadonlyArray<readonly [player: string, name: string, ours: boolean]> = [
-  ['school:likeForLike', 'like for like', false],
-  ['school:oneUnderString', 'one size under the string', false],
-  ['school:oneUnderBelt', 'one size under the old belt', false],
-  ['school:slightlySmaller', 'a twentieth under the old belt', false],
-  ['school:tenthOff', 'a tenth off the doubled length', false],
+  ['rule:likeForLike', 'like for like', false],
+  ['rule:oneUnderString', 'one size under the string', false],
+  ['rule:oneUnderBelt', 'one size under the old belt', false],
+  ['rule:slightlySmaller', 'a twentieth under the old belt', false],
+  ['rule:tenthOff', 'a tenth off the doubled length', false],
   ['single:string', 'best single stretch, string', false],
   ['single:pulleys', 'best single stretch, pulleys', false],
   ['ours:string', 'by odds, string only', true],

@@ -50,15 +50,15 @@ export function WhyPage() {
         <NumberLine
           label="Drives"
           unit="drawn"
-          least={20}
-          most={2000}
+          min={20}
+          max={2000}
           value={drives}
           onNumber={(value) => value !== null && setDrives(Math.round(value))}
         />
         <NumberLine
           label="Seed"
           unit="the same gives the same"
-          most={2_000_000_000}
+          max={2_000_000_000}
           value={seed}
           onNumber={(value) => value !== null && setSeed(Math.round(value))}
         />

@@ -3,7 +3,7 @@ import { pictureKind, pictureName } from '@loose-pulley/core/exchange';
 import { refuse, type Result } from '@loose-pulley/core/units';
 
 /** The longer side of a kept picture. */
-const MOST_PX = 1600;
+const MAX_PX = 1600;
 const QUALITY = 0.85;
 
 /** A picture as it is kept. */
@@ -27,7 +27,7 @@ const api = {
     } catch {
       return refuse(`“${name}” is broken or cut short: it starts like a ${kind.value} picture and then is none.`);
     }
-    const scale = Math.min(1, MOST_PX / Math.max(image.width, image.height));
+    const scale = Math.min(1, MAX_PX / Math.max(image.width, image.height));
     const widthPx = Math.max(1, Math.round(image.width * scale));
     const heightPx = Math.max(1, Math.round(image.height * scale));
     const canvas = new OffscreenCanvas(widthPx, heightPx);

@@ -74,8 +74,8 @@ export interface Fit {
 }
 
 /** How far, in standard deviations, the best explanation may be surprised; and in nats at the least. */
-const MOST_SURPRISE = 3;
-const LEAST_NATS = 3;
+const MAX_SURPRISE = 3;
+const MIN_NATS = 3;
 
 /**
  * Whether the best explanation would itself have expected what was seen: the surprise of all observations, less what it
@@ -101,7 +101,7 @@ export function fitOf(machine: Machine, given: Case, belief: Float64Array): Fit 
     surprise += excess;
     each.push({ observation, excess });
   }
-  const fits = surprise < Math.max(LEAST_NATS, MOST_SURPRISE * Math.sqrt(variance));
+  const fits = surprise < Math.max(MIN_NATS, MAX_SURPRISE * Math.sqrt(variance));
   const doubt = each
     .filter(({ excess }) => excess > 1)
     .sort((a, b) => b.excess - a.excess)

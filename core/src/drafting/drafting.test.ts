@@ -6,15 +6,15 @@ import { draftBar, draftBelt, draftDrive, extentOf, tiles, writeDxf, writeSvg, t
 
 const flat = { form: 'flat' } as const;
 const drive: Drive = {
-  motor: { bottomDiameterMm: 6, groove: flat },
-  drive: { bottomDiameterMm: 25, groove: flat },
+  motorPulley: { bottomDiameterMm: 6, groove: flat },
+  drivenPulley: { bottomDiameterMm: 25, groove: flat },
   centreDistanceMm: 40,
   crossed: false,
 };
 const lift: Drive = {
   ...drive,
-  others: [
-    { name: 'guide', xMm: 20, yMm: 2, bottomDiameterMm: 5, groove: flat, back: true, driven: false, after: 'drive' },
+  idlers: [
+    { name: 'guide', xMm: 20, yMm: 2, bottomDiameterMm: 5, groove: flat, back: true, driven: false, after: 'driven' },
     { name: 'cam', xMm: 22, yMm: -18, bottomDiameterMm: 8, groove: flat, back: false, driven: true, after: 'motor' },
   ],
 };

@@ -45,15 +45,15 @@ export function draftDrive(drive: Drive, belt: Belt | undefined, name: string): 
   const c = drive.centreDistanceMm;
   const crossed = drive.crossed ? -1 : 1;
   const grown = (bottomMm: number, seatedMm: number | undefined): number => seatedMm ?? bottomMm / 2;
-  const others = drive.others ?? [];
+  const others = drive.idlers ?? [];
   const bottoms = [
-    { x: 0, y: 0, r: drive.motor.bottomDiameterMm / 2 },
-    { x: c, y: 0, r: drive.drive.bottomDiameterMm / 2 },
+    { x: 0, y: 0, r: drive.motorPulley.bottomDiameterMm / 2 },
+    { x: c, y: 0, r: drive.drivenPulley.bottomDiameterMm / 2 },
     ...others.map(({ xMm, yMm, bottomDiameterMm }) => ({ x: xMm, y: yMm, r: bottomDiameterMm / 2 })),
   ];
   const line0 = [
-    { x: 0, y: 0, r: grown(drive.motor.bottomDiameterMm, fitted?.value.motorRadiusMm), side: 1 },
-    { x: c, y: 0, r: grown(drive.drive.bottomDiameterMm, fitted?.value.driveRadiusMm), side: crossed },
+    { x: 0, y: 0, r: grown(drive.motorPulley.bottomDiameterMm, fitted?.value.motorRadiusMm), side: 1 },
+    { x: c, y: 0, r: grown(drive.drivenPulley.bottomDiameterMm, fitted?.value.drivenRadiusMm), side: crossed },
     ...others.map(({ xMm, yMm, bottomDiameterMm, back, after }) => {
       const turn = after === 'motor' ? 1 : crossed;
       const half = (fitted?.value.thicknessMm ?? 0) / 2;

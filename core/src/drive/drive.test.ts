@@ -16,8 +16,8 @@ import {
 } from '.';
 
 const worked: Drive = {
-  motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-  drive: { bottomDiameterMm: 25, groove: { form: 'flat' } },
+  motorPulley: { bottomDiameterMm: 6, groove: { form: 'flat' } },
+  drivenPulley: { bottomDiameterMm: 25, groove: { form: 'flat' } },
   centreDistanceMm: 40,
   crossed: false,
 };
@@ -49,13 +49,13 @@ describe('a belt in its drive', () => {
   });
 });
 
-test('wraps of further pulleys stand in the order in which they were put in, not in which the belt meets them', () => {
-  const wheel = (name: string, yMm: number, after: 'motor' | 'drive') =>
+test('wraps of idlers stand in the order in which they were put in, not in which the belt meets them', () => {
+  const wheel = (name: string, yMm: number, after: 'motor' | 'driven') =>
     ({ name, xMm: 18, yMm, bottomDiameterMm: 6, groove: { form: 'flat' }, back: false, driven: true, after }) as const;
-  const upper = wheel('upper', 30, 'drive');
+  const upper = wheel('upper', 30, 'driven');
   const lower = wheel('lower', -18, 'motor');
-  const wraps = (...others: (typeof upper | typeof lower)[]) => {
-    const path = innerPath({ ...worked, others });
+  const wraps = (...idlers: (typeof upper | typeof lower)[]) => {
+    const path = innerPath({ ...worked, idlers });
     if (!path.ok) throw new Error(path.problem);
     return path.value.wrapsRad;
   };
@@ -79,9 +79,9 @@ describe('bushes', () => {
 });
 
 describe('grip', () => {
-  const grip = (motorFriction: number, driveFriction: number, motorRadiusMm: number) => {
-    const [motorWrapRad = 0, driveWrapRad = 0] = fitted(120.68).centreLine.wrapsRad;
-    return slipGrip({ strandPullN: 0.385, motorRadiusMm, motorFriction, driveFriction, motorWrapRad, driveWrapRad });
+  const grip = (motorFriction: number, drivenFriction: number, motorRadiusMm: number) => {
+    const [motorWrapRad = 0, drivenWrapRad = 0] = fitted(120.68).centreLine.wrapsRad;
+    return slipGrip({ strandPullN: 0.385, motorRadiusMm, motorFriction, drivenFriction, motorWrapRad, drivenWrapRad });
   };
   test('tight over slack is e^{μθ}: e^{0.8·3.0165} = 11.17 (Shigley, flat-belt example; from memory)', () => {
     const share = gripShare(0.8, 3.0165);
@@ -91,8 +91,8 @@ describe('grip', () => {
     // Pulleys of 450 and 200 mm, shafts 1.95 m apart, μ 0.25, 1 kN at most, the large one at 200 rpm; the book’s own
     // figures are 4.975 m, 3.477 rad, 2.387 and 2.74 kW, its length by the usual series.
     const path = innerPath({
-      motor: { bottomDiameterMm: 200, groove: { form: 'flat' } },
-      drive: { bottomDiameterMm: 450, groove: { form: 'flat' } },
+      motorPulley: { bottomDiameterMm: 200, groove: { form: 'flat' } },
+      drivenPulley: { bottomDiameterMm: 450, groove: { form: 'flat' } },
       centreDistanceMm: 1950,
       crossed: true,
     });
@@ -106,12 +106,12 @@ describe('grip', () => {
     const speed = (Math.PI * 0.45 * 200) / 60;
     expect(((1000 - 1000 / ratio) * speed) / 1000).toBeCloseTo(2.74, 2);
   });
-  test('the working paper’s case, 6/25/40 at T = 0.385: 2.18 N·mm, and 0.96 with an oily drive pulley', () => {
+  test('the working paper’s case, 6/25/40 at T = 0.385: 2.18 N·mm, and 0.96 with an oily driven pulley', () => {
     // The paper takes the pitch radius with the section unthinned, 3.6 mm; thinned, as fitBelt has it, it is 2.17.
     expect(grip(0.8, 0.8, 3.6).slipTorqueNmm).toBeCloseTo(2.18, 2);
     expect(grip(0.8, 0.2, 3.6).slipTorqueNmm).toBeCloseTo(0.96, 2);
     expect(grip(0.8, 0.8, fitted(120.68).motorRadiusMm).slipTorqueNmm).toBeCloseTo(2.17, 2);
-    expect(grip(0.8, 0.2, 3.6).weaker).toBe('drive');
+    expect(grip(0.8, 0.2, 3.6).weaker).toBe('driven');
     expect(grip(0.8, 0.8, 3.6).weaker).toBe('motor');
   });
   test('rises with wrap and with friction, and never passes the whole of 2T', () => {
@@ -141,11 +141,11 @@ describe('grip', () => {
             strandPullN: 1,
             motorRadiusMm: r,
             motorFriction: a,
-            driveFriction: b,
+            drivenFriction: b,
             motorWrapRad: 2.8,
-            driveWrapRad: 3.5,
+            drivenWrapRad: 3.5,
           });
-          expect(weaker).toBe(a * 2.8 < b * 3.5 ? 'motor' : 'drive');
+          expect(weaker).toBe(a * 2.8 < b * 3.5 ? 'motor' : 'driven');
         },
       ),
     );

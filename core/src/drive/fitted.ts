@@ -5,16 +5,16 @@ import { seatedRadiusMm, type Pulley } from './seat';
 
 /** A belt drive on two fixed centres. */
 export interface Drive {
-  readonly motor: Pulley;
-  readonly drive: Pulley;
+  readonly motorPulley: Pulley;
+  readonly drivenPulley: Pulley;
   readonly centreDistanceMm: number;
   readonly crossed: boolean;
   /** Pulleys beside the two, in the order in which the belt meets them on its run. */
-  readonly others?: readonly OtherWheel[] | undefined;
+  readonly idlers?: readonly Idler[] | undefined;
 }
 
-/** A further pulley: its shaft told from the motor's, x towards the drive, y upwards. */
-export interface OtherWheel extends Pulley {
+/** An idler: its shaft told from the motor's, x towards the drive, y upwards. */
+export interface Idler extends Pulley {
   readonly name: string;
   readonly xMm: number;
   readonly yMm: number;
@@ -23,7 +23,7 @@ export interface OtherWheel extends Pulley {
   /** It takes power from the belt, so that the belt may slip on it first. */
   readonly driven: boolean;
   /** On the run that comes after the motor (the lower), or after the drive (the upper). */
-  readonly after: 'motor' | 'drive';
+  readonly after: 'motor' | 'driven';
 }
 
 /** A belt by its section and relaxed inner length. */
@@ -36,7 +36,7 @@ export interface FittedBelt {
   readonly strain: number;
   readonly thicknessMm: number;
   readonly motorRadiusMm: number;
-  readonly driveRadiusMm: number;
+  readonly drivenRadiusMm: number;
   readonly centreLine: BeltPath;
 }
 
@@ -47,23 +47,23 @@ export interface FittedBelt {
  * @example pulleysInOrder(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2).map(({ name }) => name)
  */
 export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => number): PathPulley[] {
-  const others = drive.others ?? [];
+  const others = drive.idlers ?? [];
   const side = drive.crossed ? -1 : 1;
-  const on = (run: 'motor' | 'drive', turn: 1 | -1): PathPulley[] =>
+  const on = (run: 'motor' | 'driven', turn: 1 | -1): PathPulley[] =>
     others
       .filter(({ after }) => after === run)
       .map((one) => ({
-        name: one.name || 'further pulley',
+        name: one.name || 'idler',
         xMm: one.xMm,
         yMm: one.yMm,
         radiusMm: radiusMm(one),
         side: one.back ? (-turn as 1 | -1) : turn,
       }));
   return [
-    { name: 'motor pulley', xMm: 0, yMm: 0, radiusMm: radiusMm(drive.motor), side: 1 },
+    { name: 'motor pulley', xMm: 0, yMm: 0, radiusMm: radiusMm(drive.motorPulley), side: 1 },
     ...on('motor', 1),
-    { name: 'drive pulley', xMm: drive.centreDistanceMm, yMm: 0, radiusMm: radiusMm(drive.drive), side },
-    ...on('drive', side),
+    { name: 'driven pulley', xMm: drive.centreDistanceMm, yMm: 0, radiusMm: radiusMm(drive.drivenPulley), side },
+    ...on('driven', side),
   ];
 }
 
@@ -71,23 +71,23 @@ export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => numbe
 function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
   const path = beltPath(pulleysInOrder(drive, radiusMm));
   if (!path.ok) return path;
-  const others = drive.others ?? [];
+  const others = drive.idlers ?? [];
   const lower = others.filter(({ after }) => after === 'motor');
-  const upper = others.filter(({ after }) => after === 'drive');
+  const upper = others.filter(({ after }) => after === 'driven');
   const [motorWrap = 0, ...rest] = path.value.wrapsRad;
-  const driveWrap = rest[lower.length] ?? 0;
+  const drivenWrap = rest[lower.length] ?? 0;
   // The belt meets those of the lower run before the drive, whatever the order in which they were put in.
-  const wrapOf = (one: OtherWheel): number =>
+  const wrapOf = (one: Idler): number =>
     one.after === 'motor' ? (rest[lower.indexOf(one)] ?? 0) : (rest[lower.length + 1 + upper.indexOf(one)] ?? 0);
-  return ok({ ...path.value, wrapsRad: [motorWrap, driveWrap, ...others.map(wrapOf)] });
+  return ok({ ...path.value, wrapsRad: [motorWrap, drivenWrap, ...others.map(wrapOf)] });
 }
 
 /** Refuses pulleys of which two would stand in one place, and names them. */
 function checkOthers(drive: Drive): Result<true> {
   const all = [
-    { name: 'motor pulley', xMm: 0, yMm: 0, bottomDiameterMm: drive.motor.bottomDiameterMm },
-    { name: 'drive pulley', xMm: drive.centreDistanceMm, yMm: 0, bottomDiameterMm: drive.drive.bottomDiameterMm },
-    ...(drive.others ?? []).map((one) => ({ ...one, name: one.name || 'further pulley' })),
+    { name: 'motor pulley', xMm: 0, yMm: 0, bottomDiameterMm: drive.motorPulley.bottomDiameterMm },
+    { name: 'driven pulley', xMm: drive.centreDistanceMm, yMm: 0, bottomDiameterMm: drive.drivenPulley.bottomDiameterMm },
+    ...(drive.idlers ?? []).map((one) => ({ ...one, name: one.name || 'idler' })),
   ];
   for (const [index, a] of all.entries()) {
     for (const b of all.slice(index + 1)) {
@@ -104,10 +104,10 @@ function checkOthers(drive: Drive): Result<true> {
 }
 
 const pathWith = (drive: Drive, thicknessMm: number) => {
-  const motorRadiusMm = seatedRadiusMm(drive.motor, thicknessMm);
-  const driveRadiusMm = seatedRadiusMm(drive.drive, thicknessMm);
+  const motorRadiusMm = seatedRadiusMm(drive.motorPulley, thicknessMm);
+  const drivenRadiusMm = seatedRadiusMm(drive.drivenPulley, thicknessMm);
   const path = pathRound(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm));
-  return { motorRadiusMm, driveRadiusMm, path };
+  return { motorRadiusMm, drivenRadiusMm, path };
 };
 
 /**
@@ -118,8 +118,8 @@ const pathWith = (drive: Drive, thicknessMm: number) => {
  */
 export function innerPath(drive: Drive): Result<BeltPath> {
   const pulleys = {
-    motorRadiusMm: drive.motor.bottomDiameterMm / 2,
-    driveRadiusMm: drive.drive.bottomDiameterMm / 2,
+    motorRadiusMm: drive.motorPulley.bottomDiameterMm / 2,
+    drivenRadiusMm: drive.drivenPulley.bottomDiameterMm / 2,
     centreDistanceMm: drive.centreDistanceMm,
     crossed: drive.crossed,
   };
@@ -147,13 +147,13 @@ export function fitBelt(drive: Drive, belt: Belt): Result<FittedBelt> {
     if (Math.abs(next - thicknessMm) < 1e-9) break;
     thicknessMm = next;
   }
-  const { motorRadiusMm, driveRadiusMm, path } = pathWith(drive, thicknessMm);
+  const { motorRadiusMm, drivenRadiusMm, path } = pathWith(drive, thicknessMm);
   if (!path.ok) return path;
   return ok({
     strain: path.value.lengthMm / relaxedCentreMm - 1,
     thicknessMm,
     motorRadiusMm,
-    driveRadiusMm,
+    drivenRadiusMm,
     centreLine: path.value,
   });
 }

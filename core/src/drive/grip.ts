@@ -1,4 +1,4 @@
-import type { OtherWheel } from './fitted';
+import type { Idler } from './fitted';
 import { grooveFriction } from './seat';
 
 /**
@@ -16,9 +16,9 @@ export function gripShare(friction: number, wrapRad: number): number {
 /** Where a drive lets go, and at what. */
 export interface Grip {
   readonly motorShare: number;
-  readonly driveShare: number;
+  readonly drivenShare: number;
   /** The pulley that slips first: the one with the smaller share, whatever its radius. */
-  readonly weaker: 'motor' | 'drive';
+  readonly weaker: 'motor' | 'driven';
   /** Largest pull the belt passes from pulley to pulley. */
   readonly beltPullN: number;
   /** The same, seen as torque on the motor shaft. */
@@ -37,19 +37,19 @@ export function slipGrip(input: {
   readonly strandPullN: number;
   readonly motorRadiusMm: number;
   readonly motorFriction: number;
-  readonly driveFriction: number;
+  readonly drivenFriction: number;
   readonly motorWrapRad: number;
-  readonly driveWrapRad: number;
-  /** The least share of further pulleys that take power; 1 where there are none. */
-  readonly othersShare?: number;
+  readonly drivenWrapRad: number;
+  /** The least share of idlers that take power; 1 where there are none. */
+  readonly idlersShare?: number;
 }): Grip {
   const motorShare = gripShare(input.motorFriction, input.motorWrapRad);
-  const driveShare = gripShare(input.driveFriction, input.driveWrapRad);
-  const beltPullN = 2 * input.strandPullN * Math.min(motorShare, driveShare, input.othersShare ?? 1);
+  const drivenShare = gripShare(input.drivenFriction, input.drivenWrapRad);
+  const beltPullN = 2 * input.strandPullN * Math.min(motorShare, drivenShare, input.idlersShare ?? 1);
   return {
     motorShare,
-    driveShare,
-    weaker: driveShare < motorShare ? 'drive' : 'motor',
+    drivenShare,
+    weaker: drivenShare < motorShare ? 'driven' : 'motor',
     beltPullN,
     slipTorqueNmm: beltPullN * input.motorRadiusMm,
   };
@@ -65,13 +65,13 @@ export function shaftLoadN(strandPullN: number, wrapRad: number): number {
 }
 
 /**
- * The least share of 2T that the driven ones of further pulleys can pass; 1 where none takes power.
+ * The least share of 2T that the driven ones of idlers can pass; 1 where none takes power.
  *
- * @param wraps of the further pulleys, in their order
+ * @param wraps of the idlers, in their order
  * @param frictions of rubber on each of them, before the groove
  */
-export const othersGripShare = (
-  others: readonly OtherWheel[],
+export const idlersGripShare = (
+  others: readonly Idler[],
   wraps: readonly number[],
   frictions: readonly number[],
 ): number =>

@@ -1,4 +1,4 @@
 export { grooveFriction, seatedRadiusMm, type Groove, type Pulley } from './seat';
-export { fitBelt, innerPath, pulleysInOrder, type Belt, type Drive, type FittedBelt, type OtherWheel } from './fitted';
-export { bushShare, gripShare, othersGripShare, shaftLoadN, slipGrip, type Grip } from './grip';
+export { fitBelt, innerPath, pulleysInOrder, type Belt, type Drive, type FittedBelt, type Idler } from './fitted';
+export { bushShare, gripShare, idlersGripShare, shaftLoadN, slipGrip, type Grip } from './grip';
 export { motorTorqueNmm, strokeTimeS, trayForceN, type TrayGearing } from './tray';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { recordOf, everything } from '../../fixtures/sample';
-import { questionsFor } from '../faraway';
+import { questionsFor } from '../remoteIntake';
 import { readAnswersFile } from '.';
 
 const { ticket } = recordOf(everything);

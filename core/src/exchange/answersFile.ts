@@ -1,10 +1,10 @@
 import * as yup from 'yup';
-import { ANSWERS_FORMAT, ANSWERS_VERSION } from '../faraway';
+import { ANSWERS_FORMAT, ANSWERS_VERSION } from '../remoteIntake';
 import type { Ticket } from '../ticket';
 import { ok, refuse, type Result } from '../units';
 
 /** A file of answers with its pictures, above which it is none. */
-export const ANSWERS_MOST_BYTES = 80_000_000;
+export const ANSWERS_MAX_BYTES = 80_000_000;
 
 /** What an owner answered, with the pictures still as they came: data addresses. */
 export interface AnswersFile {
@@ -53,7 +53,7 @@ export function readAnswersFile(
   name: string,
   ticket: Pick<Ticket, 'number' | 'questionSheets'>,
 ): Result<AnswersFile> {
-  if (content.length > ANSWERS_MOST_BYTES) return refuse(`“${name}” is larger than 80 MB, too large for answers.`);
+  if (content.length > ANSWERS_MAX_BYTES) return refuse(`“${name}” is larger than 80 MB, too large for answers.`);
   let document: { format?: unknown; version?: unknown } | null;
   try {
     document = JSON.parse(content) as typeof document;

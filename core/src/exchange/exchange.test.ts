@@ -41,10 +41,10 @@ describe('a ticket as a file', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v1.json'), 'ticket-v1.json');
     expect(frozen.ok && frozen.value.ticket.machine).toBe('Pennerley T9 booth deck');
   });
-  test('of version 2 too: all of it, with nothing yet said of a further pulley’s surface', () => {
+  test('of version 2 too: all of it, with nothing yet said of a idler’s surface', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v2.json'), 'ticket-v2.json');
     expect(frozen.ok && frozen.value.events.length).toBeGreaterThan(60);
-    expect(frozen.ok && frozen.value.ticket.drives[0]?.others.map(({ name, surface }) => [name, surface])).toEqual([
+    expect(frozen.ok && frozen.value.ticket.drives[0]?.idlers.map(({ name, surface }) => [name, surface])).toEqual([
       ['guide', null],
     ]);
   });

@@ -3,6 +3,6 @@ export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES, writeTicket
 export { ARCHIVE_FORMAT, ARCHIVE_VERSION, readArchive, writeArchive, type Archive, type PictureBytes } from './archive';
 export { recordSchema } from './schema';
 export { upcast, type Upcaster } from './upcast';
-export { PICTURE_MOST_BYTES, pictureKind, pictureName, PICTURES_MOST, type PictureKind } from './pictureKind';
-export { ANSWERS_MOST_BYTES, readAnswersFile, type AnswersFile } from './answersFile';
-export { KNOWLEDGE_FORMAT, KNOWLEDGE_MOST_BYTES, readKnowledgeFile, writeKnowledgeFile } from './knowledgeFile';
+export { PICTURE_MAX_BYTES, pictureKind, pictureName, PICTURES_MAX, type PictureKind } from './pictureKind';
+export { ANSWERS_MAX_BYTES, readAnswersFile, type AnswersFile } from './answersFile';
+export { KNOWLEDGE_FORMAT, KNOWLEDGE_MAX_BYTES, readKnowledgeFile, writeKnowledgeFile } from './knowledgeFile';

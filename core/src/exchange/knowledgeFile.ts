@@ -6,7 +6,7 @@ import { sentence } from './yupSentence';
 export const KNOWLEDGE_FORMAT = 'loose-pulley/knowledge';
 export const KNOWLEDGE_VERSION = 1;
 /** The adviser's knowledge is some 40 kB; a file far above that is something else. */
-export const KNOWLEDGE_MOST_BYTES = 1_000_000;
+export const KNOWLEDGE_MAX_BYTES = 1_000_000;
 
 const text = (most: number) => yup.string().strict().defined().max(most);
 const id = () => text(64).min(1);
@@ -75,7 +75,7 @@ export const writeKnowledgeFile = (knowledge: Knowledge): string =>
  * @returns the knowledge, or one sentence that says where and what
  */
 export function readKnowledgeFile(content: string, name: string): Result<Knowledge> {
-  if (content.length > KNOWLEDGE_MOST_BYTES)
+  if (content.length > KNOWLEDGE_MAX_BYTES)
     return refuse(`“${name}” is larger than 1 MB, too large for knowledge. Nothing was changed.`);
   let document: unknown;
   try {

@@ -6,9 +6,9 @@ import { ok, refuse, type Result } from '../units';
 export type PictureKind = 'jpeg' | 'png' | 'webp' | 'gif' | 'bmp' | 'avif';
 
 /** Files above this are refused before they are even decoded. */
-export const PICTURE_MOST_BYTES = 40_000_000;
+export const PICTURE_MAX_BYTES = 40_000_000;
 /** How many pictures one ticket may carry. */
-export const PICTURES_MOST = 400;
+export const PICTURES_MAX = 400;
 
 const starts = (head: Uint8Array, ...bytes: number[]): boolean => bytes.every((byte, at) => head[at] === byte);
 const text = (head: Uint8Array, from: number, to: number): string => String.fromCharCode(...head.slice(from, to));
@@ -27,9 +27,9 @@ const HEIF_BRANDS = ['heic', 'heix', 'hevc', 'hevx', 'heim', 'heis', 'mif1', 'ms
  */
 export function pictureKind(head: Uint8Array, sizeBytes: number, name: string): Result<PictureKind> {
   if (sizeBytes === 0) return refuse(`“${name}” is empty. Take the picture again.`);
-  if (sizeBytes > PICTURE_MOST_BYTES) {
+  if (sizeBytes > PICTURE_MAX_BYTES) {
     return refuse(
-      `“${name}” has ${Math.round(sizeBytes / 1e6)} MB; a picture may have ${PICTURE_MOST_BYTES / 1e6}. Make it smaller, or take it with the camera here.`,
+      `“${name}” has ${Math.round(sizeBytes / 1e6)} MB; a picture may have ${PICTURE_MAX_BYTES / 1e6}. Make it smaller, or take it with the camera here.`,
     );
   }
   if (starts(head, 0xff, 0xd8, 0xff)) return ok('jpeg');

@@ -33,7 +33,7 @@ import {
   type EventType,
 } from '../ticket';
 import { day, flag, id, listOf, number, one, pictureId, shape, some, text, time } from './fields';
-import { found, gearTrial, loop, order, park, step, strip } from './stripSchema';
+import { found, gearTrial, order, park, step, strip, temporaryChange } from './stripSchema';
 
 /**
  * The stored format, version 3, as Yup checks it. `docs/ticket.schema.json` says the same as JSON Schema; a test
@@ -46,7 +46,7 @@ const measurands = [
   'oldBelt',
   'stringPath',
   'motorDiameter',
-  'driveDiameter',
+  'drivenDiameter',
   'centreDistance',
   'trayTravel',
   'trayPull',
@@ -62,7 +62,7 @@ const auxKeys = [
   'turns',
   'grooveDepthMm',
   'motorOutsideMm',
-  'driveOutsideMm',
+  'drivenOutsideMm',
   'veeAngleDeg',
 ] as const;
 
@@ -98,11 +98,11 @@ const settings = {
   codes: listOf(shape({ code: text(40), meaning: text(400) }), 200),
   crossed: flag(),
   motorGroove: groove(),
-  driveGroove: groove(),
+  drivenGroove: groove(),
   motorSurface: one(SURFACES),
-  driveSurface: one(SURFACES),
+  drivenSurface: one(SURFACES),
   oldShape: one(SHAPES),
-  others: listOf(
+  idlers: listOf(
     shape({
       id: id(),
       name: text(40),
@@ -152,7 +152,7 @@ const cycle = () =>
     disc: one(TEST_DISCS),
     place: text(40),
     conditions: listOf(text(40), 20),
-    proofId: id().nullable(),
+    cleanRunId: id().nullable(),
   });
 const mains = () => shape({ state: one(MAINS_STATES), since: time() });
 const timer = () => shape({ id: id(), what: text(80), startedAt: time(), endsAt: time(), endedAt: time().nullable() });
@@ -202,7 +202,7 @@ const ownerAnswers = () =>
     answers: listOf(shape({ questionId: id(), text: text(4000), pictureIds: listOf(pictureId(), 20) }), 100),
   });
 const treatment = () => shape({ id: id(), at: time(), what: text(2000) });
-const proof = () => shape({ id: id(), startedAt: time() });
+const cleanRun = () => shape({ id: id(), startedAt: time() });
 const waiting = () => shape({ for: one(WAITING_FOR), what: text(200) });
 const handBack = {
   found: text(8000),
@@ -242,7 +242,7 @@ const ticket = shape({
   ).min(1),
   cycles: listOf(cycle(), 20_000),
   treatments: listOf(treatment(), 500),
-  proofs: listOf(proof(), 500),
+  cleanRuns: listOf(cleanRun(), 500),
   checks: listOf(check(), 50),
   timings: listOf(timing(), 500),
   rechecks: listOf(recheck(), 1000),
@@ -279,7 +279,7 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   stepPut: { step: step(), beforeId: id().optional() },
   stepRemoved: { stepId: id() },
   openedAgain: {},
-  loopPut: { loop: loop() },
+  temporaryChangePut: { change: temporaryChange() },
   orderSaid: { order: order() },
   orderRemoved: { orderId: id() },
   foundPut: { found: found() },
@@ -294,7 +294,7 @@ const EVENTS: Readonly<Record<EventType, yup.ObjectShape>> = {
   offerRemoved: { offerId: id() },
   cycleLogged: { cycle: cycle() },
   treatmentRecorded: { treatment: treatment() },
-  proofBegun: { proof: proof() },
+  cleanRunBegun: { cleanRun: cleanRun() },
   stationMarked: { station: station(), mark: one(STATION_MARKS) },
   noteWritten: { station: station(), text: text(8000) },
   driveAdded: { driveId: id(), name: text(40) },

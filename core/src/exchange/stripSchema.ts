@@ -1,4 +1,4 @@
-import { GEAR_ENDS, GEAR_RESULTS, LOOP_KINDS, LOOP_LIMITS, STEP_FACTS, STEP_KINDS } from '../strip';
+import { GEAR_ENDS, GEAR_RESULTS, TEMPORARY_CHANGE_KINDS, CHANGE_LIMITS, STEP_FACTS, STEP_KINDS } from '../strip';
 import { flag, id, listOf, number, one, pictureId, shape, some, text, time } from './fields';
 
 /* What the stored format says of a strip. */
@@ -21,19 +21,19 @@ export const step = () =>
     leaveAlone: text(400),
     notNextTime: text(400),
     pictureIds: listOf(pictureId(), 20),
-    rounds: listOf(shape({ opening: number(1, 1000), off: number(0, 1000), back: number(0, 1000).nullable() }), 200),
+    removals: listOf(shape({ opening: number(1, 1000), off: number(0, 1000), back: number(0, 1000).nullable() }), 200),
   });
-export const loop = () =>
+export const temporaryChange = () =>
   shape({
     id: id(),
-    kind: one(LOOP_KINDS),
+    kind: one(TEMPORARY_CHANGE_KINDS),
     words: text(400),
     closes: text(400),
-    before: one(LOOP_LIMITS),
+    before: one(CHANGE_LIMITS),
     openedAt: time(),
     closedAt: time().nullable(),
     afterStepId: id().nullable(),
-    afterLoopId: id().nullable(),
+    afterChangeId: id().nullable(),
   });
 export const order = () => shape({ id: id(), firstId: id(), thenId: id(), why: text(400) });
 export const found = () =>
@@ -61,7 +61,7 @@ export const strip = () =>
     steps: listOf(step(), 5000),
     lastNumber: number(0, 10_000),
     opening: number(1, 1000),
-    loops: listOf(loop(), 500),
+    temporaryChanges: listOf(temporaryChange(), 500),
     orders: listOf(order(), 2000),
     found: listOf(found(), 500),
     gearTrials: listOf(gearTrial(), 500),

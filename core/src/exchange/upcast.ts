@@ -91,8 +91,53 @@ function toVersion3(document: Fields): Fields {
   };
 }
 
+/* What version 4 calls otherwise. Keys stand for themselves wherever they stand; values under the key given. */
+const KEYS_4: Readonly<Record<string, string>> = {
+  driveGroove: 'drivenGroove',
+  driveSurface: 'drivenSurface',
+  driveOutsideMm: 'drivenOutsideMm',
+  others: 'idlers',
+  drive: 'driverType',
+  loops: 'temporaryChanges',
+  loop: 'change',
+  afterLoopId: 'afterChangeId',
+  rounds: 'removals',
+  seenFrom: 'viewedFrom',
+  proofs: 'cleanRuns',
+  proof: 'cleanRun',
+  proofId: 'cleanRunId',
+};
+const VALUES_4: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  measurand: { driveDiameter: 'drivenDiameter' },
+  method: {
+    driveJaws: 'drivenJaws',
+    driveOverPins: 'drivenOverPins',
+    driveThread: 'drivenThread',
+    driveLessGroove: 'drivenLessGroove',
+  },
+  after: { drive: 'driven' },
+  because: { notSaid: 'unknown' },
+  ownerWish: { notSaid: 'unknown' },
+  disc: { notSaid: 'unknown' },
+  parkedAt: { notSaid: 'unknown' },
+  state: { blank: 'notDone' },
+  for: { hands: 'nothing', post: 'parts' },
+  type: { loopPut: 'temporaryChangePut', proofBegun: 'cleanRunBegun' },
+};
+
+/** A value with its keys and its coded words renamed, all the way down. Typed text is never touched. */
+function renamed(value: unknown, under = ''): unknown {
+  if (Array.isArray(value)) return value.map((one) => renamed(one));
+  if (typeof value === 'string') return VALUES_4[under]?.[value] ?? value;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, one]) => [KEYS_4[key] ?? key, renamed(one, key)]));
+}
+
+/** Version 4 has one word for one thing: driven pulley, idlers, temporary changes, removals, clean runs. */
+const toVersion4 = (document: Fields): Fields => renamed(document) as Fields;
+
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
-const UPCASTERS: Readonly<Record<number, Upcaster>> = { 1: toVersion2, 2: toVersion3 };
+const UPCASTERS: Readonly<Record<number, Upcaster>> = { 1: toVersion2, 2: toVersion3, 3: toVersion4 };
 
 /**
  * Brings a document up to the current version, one step at a time.

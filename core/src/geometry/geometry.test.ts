@@ -17,9 +17,9 @@ const lengthOf = (drive: TwoPulleys): number => {
   if (!path.ok) throw new Error(path.problem);
   return path.value.lengthMm;
 };
-const open = (motorRadiusMm: number, driveRadiusMm: number, centreDistanceMm: number, crossed = false): TwoPulleys => ({
+const open = (motorRadiusMm: number, drivenRadiusMm: number, centreDistanceMm: number, crossed = false): TwoPulleys => ({
   motorRadiusMm,
-  driveRadiusMm,
+  drivenRadiusMm,
   centreDistanceMm,
   crossed,
 });
@@ -52,7 +52,7 @@ describe('laws', () => {
   test('swapping the pulleys changes nothing', () => {
     fc.assert(
       fc.property(drives, fc.boolean(), (drive, crossed) => {
-        const swapped = { ...drive, motorRadiusMm: drive.driveRadiusMm, driveRadiusMm: drive.motorRadiusMm, crossed };
+        const swapped = { ...drive, motorRadiusMm: drive.drivenRadiusMm, drivenRadiusMm: drive.motorRadiusMm, crossed };
         expect(lengthOf({ ...drive, crossed })).toBeCloseTo(lengthOf(swapped), 8);
       }),
     );
@@ -116,7 +116,7 @@ describe('against outside figures', () => {
 describe('what no mechanism can be', () => {
   test.each([
     [open(0, 12, 40), 'motor pulley'],
-    [open(3, -1, 40), 'drive pulley'],
+    [open(3, -1, 40), 'driven pulley'],
     [open(3, 12, 0), 'distance'],
     [open(10, 12, 15), 'overlap'],
     [open(Number.NaN, 12, 40), 'motor pulley'],
@@ -132,6 +132,6 @@ describe('what no mechanism can be', () => {
   test('a path names the two pulleys that cannot be joined', () => {
     const [motor, drive] = asPathPulleys(open(3, 12, 5));
     const path = beltPath([motor, drive]);
-    expect(!path.ok && path.problem).toMatch(/motor pulley and the drive pulley/);
+    expect(!path.ok && path.problem).toMatch(/motor pulley and the driven pulley/);
   });
 });

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { beltPath, type BeltPath, type PathPulley } from '.';
 
 /*
- * Loops in which some pulleys touch the belt's back: no hull, so the reference is the definition itself. Every run must
+ * Changes in which some pulleys touch the belt's back: no hull, so the reference is the definition itself. Every run must
  * be tangent to both of its pulleys, every arc must join two runs, and the length must answer to a radius by its wrap.
  */
 const TURN = 2 * Math.PI;

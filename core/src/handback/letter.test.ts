@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
-import type { Happening } from '../ticket';
+import type { EventBody } from '../ticket';
 import { letter } from '.';
 
-const parts = (list: readonly Happening[]) =>
+const parts = (list: readonly EventBody[]) =>
   new Map(letter(recordOf([opening, ...list]).ticket, 'mm').map(({ heading, sentences }) => [heading, sentences]));
-const proof: Happening = { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
+const cleanRun: EventBody = { type: 'cleanRunBegun', cleanRun: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
 
 describe('the letter to the owner', () => {
   test('answers each complaint in its own words', () => {
@@ -27,7 +27,7 @@ describe('the letter to the owner', () => {
     const saw = parts([
       { type: 'cycleLogged', cycle: cycle('c1', 'bad') },
       { type: 'cycleLogged', cycle: cycle('c2', 'good') },
-      proof,
+      cleanRun,
       { type: 'cycleLogged', cycle: cycle('c3', 'good', 'p1') },
       { type: 'cycleLogged', cycle: cycle('c4', 'slow', 'p1') },
     ]).get('What we saw it do');
@@ -45,11 +45,11 @@ describe('the letter to the owner', () => {
     expect(told.get('Time and cost')).toEqual(['45 minutes at the bench.', 'It costs 30.']);
   });
   test('never calls cured what failed again', () => {
-    const saw = parts([proof, { type: 'cycleLogged', cycle: cycle('c1', 'bad', 'p1') }]).get('What we saw it do');
+    const saw = parts([cleanRun, { type: 'cycleLogged', cycle: cycle('c1', 'bad', 'p1') }]).get('What we saw it do');
     expect(saw).toEqual(['Since the repair it failed again, at try 1. It is not cured.']);
   });
   test('names the belt that was judged right, the last one only, and leaves out what there is nothing to say of', () => {
-    const tried = (id: string, innerLengthMm: number, verdict: 'right' | 'tooLoose'): Happening => ({
+    const tried = (id: string, innerLengthMm: number, verdict: 'right' | 'tooLoose'): EventBody => ({
       type: 'tryLogged',
       driveId: 'drive-a',
       try: {
@@ -60,7 +60,7 @@ describe('the letter to the owner', () => {
         innerLengthMm,
         source: 'own stock',
         label: '',
-        because: 'notSaid',
+        because: 'unknown',
         verdict,
         note: '',
       },

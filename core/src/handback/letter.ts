@@ -1,4 +1,4 @@
-import { proofState, tally } from '../proving';
+import { cleanRunState, tally } from '../proving';
 import { beltLabel, type LengthUnit } from '../units';
 import { OFFER_NAMES, type ComplaintState, type Ticket } from '../ticket';
 
@@ -26,8 +26,8 @@ const lines = (text: string): string[] =>
 
 /** What the counting showed, in words without percentages: an owner wants to know how often, not within what bounds. */
 function shown(ticket: Ticket): string[] {
-  const before = tally(ticket.cycles.filter(({ proofId }) => proofId === null));
-  const proof = ticket.proofs[ticket.proofs.length - 1];
+  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
+  const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
   const said: string[] = [];
   if (before.n > 0) {
     said.push(
@@ -36,8 +36,8 @@ function shown(ticket: Ticket): string[] {
         : `As it came it failed ${before.failures} times out of ${before.n}.`,
     );
   }
-  if (proof) {
-    const { clean, failedAt } = proofState(proof, ticket.cycles);
+  if (cleanRun) {
+    const { clean, failedAt } = cleanRunState(cleanRun, ticket.cycles);
     said.push(
       failedAt !== undefined
         ? `Since the repair it failed again, at try ${failedAt}. It is not cured.`

@@ -1,5 +1,5 @@
-import { CHECKS, checksFor, circumstanceWords, failedUnder, proofState, tally } from '../proving';
-import { isOpen, leftOvers, roundOff } from '../strip';
+import { CHECKS, checksFor, circumstanceWords, failedUnder, cleanRunState, tally } from '../proving';
+import { isOpen, leftOvers, openRemoval } from '../strip';
 import { recheckTargets, STATION_NAMES, STATIONS, type StationId, type Ticket } from '../ticket';
 
 /** Something that still speaks against handing back, and where to look. */
@@ -32,14 +32,14 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     const last = tries[tries.length - 1];
     if (last && last.verdict !== 'right') end(`Drive ${name}: the last belt is not judged right.`, 'size', name);
   }
-  const before = tally(ticket.cycles.filter(({ proofId }) => proofId === null));
-  const proof = ticket.proofs[ticket.proofs.length - 1];
-  if (proof && proofState(proof, ticket.cycles).failedAt !== undefined)
-    end('The last proof failed: not cured.', 'prove');
-  else if (!proof && before.failures > 0) end('It failed when it came, and no proof was begun since.', 'prove');
-  if (proof) {
-    for (const under of failedUnder(ticket.cycles, proof)) {
-      if (under.clean === 0) end(`It failed ${circumstanceWords(under)}; the proof has no cycle so.`, 'prove');
+  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
+  const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
+  if (cleanRun && cleanRunState(cleanRun, ticket.cycles).failedAt !== undefined)
+    end('The last clean run failed: not cured.', 'prove');
+  else if (!cleanRun && before.failures > 0) end('It failed when it came, and no clean run was begun since.', 'prove');
+  if (cleanRun) {
+    for (const under of failedUnder(ticket.cycles, cleanRun)) {
+      if (under.clean === 0) end(`It failed ${circumstanceWords(under)}; the clean run has no cycle so.`, 'prove');
     }
   }
   const unseen = recheckTargets(ticket).filter(({ driveName, result }) => driveName && result === 'notLooked');
@@ -48,9 +48,9 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   for (const { driveName, words, result } of recheckTargets(ticket)) {
     if (result === 'faulty') end(`Found faulty again. ${words}`, 'prove', driveName);
   }
-  for (const { words, closes } of ticket.strip.loops.filter(isOpen)) end(`Still open: ${words}. ${closes}.`, 'rebuild');
+  for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen)) end(`Still open: ${words}. ${closes}.`, 'rebuild');
   for (const sentence of leftOvers(ticket.strip)) end(sentence, 'rebuild');
-  const off = ticket.strip.steps.filter((step) => roundOff(step));
+  const off = ticket.strip.steps.filter((step) => openRemoval(step));
   if (off.length > 0) {
     const numbers = off.map(({ number }) => number).join(', ');
     end(`Not back yet: ${off.length === 1 ? 'number' : 'numbers'} ${numbers}.`, 'rebuild');
@@ -62,11 +62,11 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   // A station said not to be needed asks for nothing.
   if (ticket.stations.prove !== 'notNeeded') {
     const asked = checksFor(ticket.loader).map(
-      (kind) => ticket.checks.find((check) => check.kind === kind) ?? { kind, state: 'blank' },
+      (kind) => ticket.checks.find((check) => check.kind === kind) ?? { kind, state: 'notDone' },
     );
-    const blank = asked.filter(({ state }) => state === 'blank').length;
+    const blank = asked.filter(({ state }) => state === 'notDone').length;
     for (const { kind, state } of asked) if (state === 'failed') end(`Failed: ${CHECKS[kind].name}.`, 'prove');
-    if (blank > 0) end(`${blank} of ${asked.length} proofs are blank.`, 'prove');
+    if (blank > 0) end(`${blank} of ${asked.length} cleanRuns are blank.`, 'prove');
   }
   if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
     end('No cycle was counted with a disc in since the last treatment.', 'prove');

@@ -5,28 +5,28 @@ import type { Aux, AuxKey } from './types';
 export interface AuxFact {
   readonly label: string;
   readonly std: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   /** Taken until typed; undefined means it has to be typed. */
   readonly usual?: number;
   readonly unit: 'mm' | 'turns' | '°';
 }
 
 export const AUX: Readonly<Record<AuxKey, AuxFact>> = {
-  sectionMm: { label: 'section', std: 0.05, least: 0.3, most: 8, unit: 'mm' },
-  pinDiameterMm: { label: 'pin Ø', std: 0.02, least: 0.3, most: 30, unit: 'mm' },
-  nextCapMm: { label: 'next cap, does not go in', std: 0.1, least: 3, most: 140, unit: 'mm' },
-  secondDiameterMm: { label: 'across the other way', std: 0.5, least: 3, most: 140, unit: 'mm' },
-  stringDiameterMm: { label: 'string Ø', std: 0.05, least: 0.05, most: 3, usual: 0.8, unit: 'mm' },
-  threadDiameterMm: { label: 'thread Ø', std: 0.03, least: 0.02, most: 2, usual: 0.3, unit: 'mm' },
-  turns: { label: 'turns', std: 0, least: 1, most: 100, usual: 10, unit: 'turns' },
-  grooveDepthMm: { label: 'groove depth', std: 0.1, least: 0, most: 10, unit: 'mm' },
-  motorOutsideMm: { label: 'motor pulley outside Ø', std: 0.1, least: 0.5, most: 200, unit: 'mm' },
-  driveOutsideMm: { label: 'drive pulley outside Ø', std: 0.1, least: 0.5, most: 300, unit: 'mm' },
-  veeAngleDeg: { label: 'vee, full angle', std: 2, least: 20, most: 120, unit: '°' },
+  sectionMm: { label: 'section', std: 0.05, min: 0.3, max: 8, unit: 'mm' },
+  pinDiameterMm: { label: 'pin Ø', std: 0.02, min: 0.3, max: 30, unit: 'mm' },
+  nextCapMm: { label: 'next cap, does not go in', std: 0.1, min: 3, max: 140, unit: 'mm' },
+  secondDiameterMm: { label: 'across the other way', std: 0.5, min: 3, max: 140, unit: 'mm' },
+  stringDiameterMm: { label: 'string Ø', std: 0.05, min: 0.05, max: 3, usual: 0.8, unit: 'mm' },
+  threadDiameterMm: { label: 'thread Ø', std: 0.03, min: 0.02, max: 2, usual: 0.3, unit: 'mm' },
+  turns: { label: 'turns', std: 0, min: 1, max: 100, usual: 10, unit: 'turns' },
+  grooveDepthMm: { label: 'groove depth', std: 0.1, min: 0, max: 10, unit: 'mm' },
+  motorOutsideMm: { label: 'motor pulley outside Ø', std: 0.1, min: 0.5, max: 200, unit: 'mm' },
+  drivenOutsideMm: { label: 'driven pulley outside Ø', std: 0.1, min: 0.5, max: 300, unit: 'mm' },
+  veeAngleDeg: { label: 'vee, full angle', std: 2, min: 20, max: 120, unit: '°' },
 };
 
-/** The named aux or its usual value. Misuse, asking for one a method did not list, cannot happen past `needAux`. */
+/** The named aux or its usual value. Misuse, asking for one a method did not list, cannot recordEvent past `needAux`. */
 export function auxOr(aux: Aux, key: AuxKey): number {
   return aux[key] ?? AUX[key].usual ?? Number.NaN;
 }
@@ -42,8 +42,8 @@ export function needAux(aux: Aux, keys: readonly AuxKey[]): Result<true> {
     const fact = AUX[key];
     const value = auxOr(aux, key);
     if (Number.isNaN(value)) return refuse(`Type the ${fact.label} too: this way of measuring needs it.`);
-    if (value < fact.least || value > fact.most) {
-      const allowed = `${fact.least} to ${fact.most} ${fact.unit}`;
+    if (value < fact.min || value > fact.max) {
+      const allowed = `${fact.min} to ${fact.max} ${fact.unit}`;
       return refuse(`Read ${fact.label} ${value} ${fact.unit}. Allowed: ${allowed}.`);
     }
   }

@@ -1,4 +1,4 @@
-import type { Drive, Groove, OtherWheel, Pulley } from '../drive';
+import type { Drive, Groove, Idler, Pulley } from '../drive';
 import { innerPath } from '../drive';
 import { combineEstimates, oddOnesOut, rootSumSquares, type Combined, type Estimate } from '../statistics';
 import { readReading, type ReadReading } from './read';
@@ -8,8 +8,8 @@ import type { Measurand, Reading, Wraps } from './types';
 export interface DriveSetting {
   readonly crossed: boolean;
   readonly motorGroove: Groove;
-  readonly driveGroove: Groove;
-  readonly others?: readonly OtherWheel[];
+  readonly drivenGroove: Groove;
+  readonly idlers?: readonly Idler[];
 }
 
 /** One reading with what it came to, or why it came to nothing yet. */
@@ -28,7 +28,7 @@ export interface DriveFacts {
   /** Width of a flat belt. */
   readonly width?: Combined;
   readonly motorDiameter?: Combined;
-  readonly driveDiameter?: Combined;
+  readonly drivenDiameter?: Combined;
   readonly centreDistance?: Combined;
   readonly trayTravel?: Combined;
   readonly trayPull?: Combined;
@@ -52,7 +52,7 @@ export interface DriveFacts {
   readonly oldBeltAtLeastMm?: number;
 }
 
-/** Standard uncertainty of a further pulley's place and diameter. Common practice, no source. */
+/** Standard uncertainty of a idler's place and diameter. Common practice, no source. */
 const OTHER_STD_MM = 0.3;
 const STEP_MM = 0.01;
 
@@ -67,12 +67,12 @@ const grownBy = (drive: Drive, byMm: number): Drive => {
     ...pulley,
     bottomDiameterMm: pulley.bottomDiameterMm + 2 * byMm,
   });
-  return { ...drive, motor: grown(drive.motor), drive: grown(drive.drive), others: drive.others?.map(grown) };
+  return { ...drive, motorPulley: grown(drive.motorPulley), drivenPulley: grown(drive.drivenPulley), idlers: drive.idlers?.map(grown) };
 };
 
 /** How far round its pulleys a string lies: by the measured path, or else by what such drives are like. */
 function wrapsOf(setting: DriveSetting, drive: Drive | undefined): Wraps | undefined {
-  const backs = (setting.others ?? []).filter(({ back }) => back).length;
+  const backs = (setting.idlers ?? []).filter(({ back }) => back).length;
   if (!setting.crossed && backs === 0) return undefined;
   const path = drive && innerPath(grownBy(drive, HALF_WAY_MM));
   if (path?.ok) return { sumRad: path.value.wrapsRad.reduce((sum, wrap) => sum + wrap, 0), std: 0 };
@@ -92,20 +92,20 @@ function pathFromGeometry(
 ): { path?: Combined; problem?: string } {
   const path = innerPath(drive);
   if (!path.ok) return { problem: path.problem };
-  const [motorWrap = 0, driveWrap = 0] = path.value.wrapsRad;
+  const [motorWrap = 0, drivenWrap = 0] = path.value.wrapsRad;
   const at = (changed: Partial<Drive>): number => {
     const moved = innerPath({ ...drive, ...changed });
     return moved.ok ? moved.value.lengthMm - path.value.lengthMm : 0;
   };
-  const others = drive.others ?? [];
-  // A further pulley's place and size are typed once and carry the ordinary error of a rule.
+  const others = drive.idlers ?? [];
+  // An idler's place and size are typed once and carry the ordinary error of a rule.
   const further = others.flatMap((one, index) =>
     (['xMm', 'yMm', 'bottomDiameterMm'] as const).map((key) =>
-      at({ others: others.map((each, i) => (i === index ? { ...each, [key]: each[key] + OTHER_STD_MM } : each)) }),
+      at({ idlers: others.map((each, i) => (i === index ? { ...each, [key]: each[key] + OTHER_STD_MM } : each)) }),
     ),
   );
   const apart = at({ centreDistanceMm: c.value + STEP_MM }) / STEP_MM;
-  const std = rootSumSquares([(motorWrap * d1.std) / 2, (driveWrap * d2.std) / 2, apart * c.std, ...further]);
+  const std = rootSumSquares([(motorWrap * d1.std) / 2, (drivenWrap * d2.std) / 2, apart * c.std, ...further]);
   return { path: { value: path.value.lengthMm, std } };
 }
 
@@ -148,7 +148,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     'section',
     'width',
     'motorDiameter',
-    'driveDiameter',
+    'drivenDiameter',
     'centreDistance',
     'oldBelt',
     'trayTravel',
@@ -160,18 +160,18 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     if (combined) known[measurand] = combined;
   }
 
-  const { motorDiameter, driveDiameter, centreDistance } = known;
+  const { motorDiameter, drivenDiameter, centreDistance } = known;
   let drive: Drive | undefined;
   let geometric: ReturnType<typeof pathFromGeometry> = {};
-  if (motorDiameter && driveDiameter && centreDistance) {
+  if (motorDiameter && drivenDiameter && centreDistance) {
     drive = {
-      motor: { bottomDiameterMm: motorDiameter.value, groove: setting.motorGroove },
-      drive: { bottomDiameterMm: driveDiameter.value, groove: setting.driveGroove },
+      motorPulley: { bottomDiameterMm: motorDiameter.value, groove: setting.motorGroove },
+      drivenPulley: { bottomDiameterMm: drivenDiameter.value, groove: setting.drivenGroove },
       centreDistanceMm: centreDistance.value,
       crossed: setting.crossed,
-      others: setting.others,
+      idlers: setting.idlers,
     };
-    geometric = pathFromGeometry(drive, motorDiameter, driveDiameter, centreDistance);
+    geometric = pathFromGeometry(drive, motorDiameter, drivenDiameter, centreDistance);
   }
   // A string's own thickness adds by the wraps, and those are known only now.
   const wraps = wrapsOf(setting, drive);

@@ -5,7 +5,7 @@ export interface HowTo {
   readonly goesWrong: string;
 }
 
-/** By the method's id; what motor and drive pulley share stands without their name. */
+/** By the method's id; what motor and driven pulley share stands without their name. */
 const HOW_TO: Readonly<Record<string, HowTo>> = {
   Jaws: {
     how: 'Close the thin tips of the caliper jaws on the bottom of the groove, not on the rims.',
@@ -109,4 +109,4 @@ const HOW_TO: Readonly<Record<string, HowTo>> = {
 
 /** How a method goes. @example howTo('motorJaws')?.how // 'Close the thin tips …' */
 export const howTo = (method: string): HowTo | undefined =>
-  HOW_TO[method] ?? HOW_TO[method.replace(/^(motor|drive)/, '')];
+  HOW_TO[method] ?? HOW_TO[method.replace(/^(motor|driven)/, '')];

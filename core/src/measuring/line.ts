@@ -68,9 +68,9 @@ export function parseBenchLine(
     const [word, key] = found;
     const length = parseRingSection(part.replace(word, ''));
     if (!length.ok) return length;
-    const { least, most, label } = AUX[key];
-    if (length.value < least || length.value > most) {
-      return refuse(`Read ${label} ${formatLength(length.value, 'mm')} mm. Allowed: ${least} to ${most} mm.`);
+    const { min, max, label } = AUX[key];
+    if (length.value < min || length.value > max) {
+      return refuse(`Read ${label} ${formatLength(length.value, 'mm')} mm. Allowed: ${min} to ${max} mm.`);
     }
     aux[key] = length.value;
   }

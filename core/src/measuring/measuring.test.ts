@@ -37,10 +37,10 @@ const take = (measurand: Reading['measurand'], id: string, amount: number, aux: 
   aux,
   ownStd: null,
 });
-const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
+const flat = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
 const boothDeck = [
   take('motorDiameter', 'motorJaws', 6),
-  take('driveDiameter', 'driveJaws', 24.8),
+  take('drivenDiameter', 'drivenJaws', 24.8),
   take('centreDistance', 'shaftToShaft', 38.2),
 ];
 
@@ -55,12 +55,12 @@ describe('every method', () => {
     turns: 10,
     grooveDepthMm: 1,
     motorOutsideMm: 8,
-    driveOutsideMm: 27,
+    drivenOutsideMm: 27,
   };
   test.each(METHODS.map((one) => [one.id, one] as const))('%s, inverted, gives its reading back', (_, one) => {
     fc.assert(
-      fc.property(fc.double({ min: Math.min(20, one.least), max: Math.min(55, one.most), noNaN: true }), (amount) => {
-        fc.pre(amount >= one.least);
+      fc.property(fc.double({ min: Math.min(20, one.min), max: Math.min(55, one.max), noNaN: true }), (amount) => {
+        fc.pre(amount >= one.min);
         const converted = one.convert(amount, aux);
         fc.pre(converted.ok);
         if (converted.ok) expect(one.invert(converted.value.value, aux)).toBeCloseTo(amount, 6);
@@ -68,7 +68,7 @@ describe('every method', () => {
     );
   });
   test.each(METHODS.map((one) => [one.id, one] as const))('%s states its true sensitivities', (_, one) => {
-    const amount = Math.min(Math.max(40, one.least), one.most);
+    const amount = Math.min(Math.max(40, one.min), one.max);
     const at = (a: number, x: Aux) => {
       const result = one.convert(a, x);
       return result.ok ? result.value : undefined;
@@ -165,7 +165,7 @@ describe('nonsense is refused by saying why', () => {
   test('zero, negative, absurd, and what needs a section first', () => {
     expect(problem('motorJaws', 0)).toContain('Read 0');
     expect(problem('motorJaws', -6)).toContain('cannot be negative');
-    expect(problem('driveJaws', 900)).toContain('Allowed here: 0.8 to 250');
+    expect(problem('drivenJaws', 900)).toContain('Allowed here: 0.8 to 250');
     expect(problem('doubledOuter', 66.4)).toContain('section');
     expect(problem('doubledOuter', Number.NaN)).toContain('not a number');
   });
@@ -269,9 +269,9 @@ describe('a string’s own thickness', () => {
       const grown = (d: number) => d + 2 * by;
       const path = innerPath({
         ...drive,
-        motor: { ...drive.motor, bottomDiameterMm: grown(drive.motor.bottomDiameterMm) },
-        drive: { ...drive.drive, bottomDiameterMm: grown(drive.drive.bottomDiameterMm) },
-        others: (drive.others ?? []).map((one) => ({ ...one, bottomDiameterMm: grown(one.bottomDiameterMm) })),
+        motorPulley: { ...drive.motorPulley, bottomDiameterMm: grown(drive.motorPulley.bottomDiameterMm) },
+        drivenPulley: { ...drive.drivenPulley, bottomDiameterMm: grown(drive.drivenPulley.bottomDiameterMm) },
+        idlers: (drive.idlers ?? []).map((one) => ({ ...one, bottomDiameterMm: grown(one.bottomDiameterMm) })),
       });
       if (!path.ok) throw new Error(path.problem);
       return path.value.lengthMm;
@@ -286,7 +286,7 @@ describe('a string’s own thickness', () => {
     groove: { form: 'flat' },
     back: true,
     driven: false,
-    after: 'drive',
+    after: 'driven',
   } as const;
   const string = take('stringPath', 'stringRound', 131.6, { stringDiameterMm: 0.8 });
   const takenOff = (setting: DriveSetting, measured = true): number =>
@@ -324,7 +324,7 @@ describe('the odd one out', () => {
     const facts = driveFacts([section, belt('overCap', 40.75), belt('overCap', 40.7), odd], {
       crossed: false,
       motorGroove: { form: 'flat' },
-      driveGroove: { form: 'flat' },
+      drivenGroove: { form: 'flat' },
     });
     const result = facts.results.find(({ reading }) => reading.id === odd.id);
     if (!result?.odd) throw new Error('it is not odd');
@@ -355,7 +355,7 @@ test('old against new by the same method: every way read forward gives back what
       take('oldBelt', 'overCap', 40.8),
       take('oldBelt', 'inPieces', 100),
     ],
-    { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } },
+    { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } },
   );
   const ways = sameWay(facts.results, { innerLengthMm: 116, thicknessMm: 1.5 });
   expect(ways.map(({ label }) => label)).toEqual(['doubled flat', 'over a cap']);

@@ -68,12 +68,12 @@ export function readReading(reading: Reading, known: KnownOfDrive = {}): Result<
 export function checkAmount(method: Method, amount: number): Result<true> {
   const unit = isForce(method.measurand) ? 'N' : 'mm';
   if (!Number.isFinite(amount)) return refuse('That is not a number.');
-  if (amount >= method.least && amount <= method.most) return ok(true);
+  if (amount >= method.min && amount <= method.max) return ok(true);
   const shown = unit === 'mm' ? formatLength(amount, 'mm') : amount.toFixed(2);
-  const allowed = `Allowed here: ${method.least} to ${method.most} ${unit}.`;
+  const allowed = `Allowed here: ${method.min} to ${method.max} ${unit}.`;
   if (amount < 0) return refuse(`Read ${shown} ${unit}. A measured size cannot be negative. ${allowed}`);
   if (amount === 0) return refuse(`Read 0. Nothing real measures 0; is the caliper zeroed on the part? ${allowed}`);
-  if (method.id === 'overCap' && amount > method.most) {
+  if (method.id === 'overCap' && amount > method.max) {
     return refuse(
       `Read an inner diameter of ${shown} mm, a belt ${formatLength(Math.PI * amount, 'mm')} mm round. ` +
         `That looks like a length; choose “printed, as length” or “doubled flat” for it. ${allowed}`,

@@ -8,7 +8,7 @@ export type Measurand =
   | 'oldBelt'
   | 'stringPath'
   | 'motorDiameter'
-  | 'driveDiameter'
+  | 'drivenDiameter'
   | 'centreDistance'
   | 'trayTravel'
   | 'trayPull'
@@ -28,7 +28,7 @@ export type AuxKey =
   | 'turns'
   | 'grooveDepthMm'
   | 'motorOutsideMm'
-  | 'driveOutsideMm'
+  | 'drivenOutsideMm'
   | 'veeAngleDeg';
 
 /** What the readings of a drive know of one another: the section, and how far round the pulleys a string lies. */
@@ -85,8 +85,8 @@ export interface Method {
   /** Standard uncertainty of one reading, k = 1. Common practice, from memory, no source; editable per reading. */
   readonly readingStd: number;
   /** Readings outside are refused in words. */
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   convert(reading: number, aux: Aux, wraps?: Wraps): Result<Converted>;
   /** The reading that this method would show for a given value: the inverse of `convert`. */
   invert(value: number, aux: Aux): number;

@@ -12,7 +12,7 @@ export type Effort = (typeof EFFORTS)[number];
 export interface BenchView {
   readonly readings: readonly Reading[];
   readonly motorSurface: Surface;
-  readonly driveSurface: Surface;
+  readonly drivenSurface: Surface;
 }
 
 const STRING_MM = 0.8;
@@ -33,7 +33,7 @@ const seen = (random: Random, real: Surface): Surface => (random() < 0.9 ? real 
 /** What holds the tray while the motor stands: the motor's pull at the tray, less what bushes and guides take of it. */
 function heldN(one: TrueDrive, strandPullN: number): number {
   const inner = innerPath(one.drive);
-  const radii = [one.drive.motor, one.drive.drive].map(({ bottomDiameterMm }) => bottomDiameterMm / 2);
+  const radii = [one.drive.motorPulley, one.drive.drivenPulley].map(({ bottomDiameterMm }) => bottomDiameterMm / 2);
   const share = inner.ok ? bushShare(radii, inner.value.wrapsRad) : 0;
   const motorNmm = one.stallTorqueNmm - one.bushFriction * one.shaftRadiusMm * share * strandPullN;
   return trayForceN(motorNmm, one) - one.trayPullN;
@@ -64,7 +64,7 @@ export function measured(one: TrueDrive, random: Random): BenchView {
     if (!known) throw new Error(`There is no method ${method}.`);
     const read = (): number => {
       const careless = random() < CARELESS ? 3 : 1;
-      return Math.max(known.least, known.invert(value, aux) + careless * known.readingStd * bell(random));
+      return Math.max(known.min, known.invert(value, aux) + careless * known.readingStd * bell(random));
     };
     const first = Array.from({ length: times }, read);
     const [a = 0, b = a] = first;
@@ -79,7 +79,7 @@ export function measured(one: TrueDrive, random: Random): BenchView {
       ownStd: null,
     }));
   };
-  const { motor, drive, centreDistanceMm } = one.drive;
+  const { motorPulley, drivenPulley, centreDistanceMm } = one.drive;
   // The bench takes a band or the old belt, whatever does not slip: nobody knows its pull.
   const heldThroughN = 0.4 + 1.2 * random();
   return {
@@ -88,22 +88,22 @@ export function measured(one: TrueDrive, random: Random): BenchView {
       reading('oldBelt', 'doubledOuter', one.oldInnerMm, { sectionMm: one.oldThicknessMm }, 1),
       reading('oldBelt', 'overCap', one.oldInnerMm, {}, 1),
       reading('stringPath', 'stringRound', one.pathMm, { stringDiameterMm: STRING_MM }),
-      reading('motorDiameter', 'motorJaws', motor.bottomDiameterMm),
-      reading('driveDiameter', 'driveJaws', drive.bottomDiameterMm),
+      reading('motorDiameter', 'motorJaws', motorPulley.bottomDiameterMm),
+      reading('drivenDiameter', 'drivenJaws', drivenPulley.bottomDiameterMm),
       reading('centreDistance', 'shaftToShaft', centreDistanceMm),
       reading('trayPull', 'scalePull', one.trayPullN),
       reading('stallPull', 'stalledMotor', heldN(one, heldThroughN)),
       reading('trayTravel', 'countedTravel', one.travelPerTurnMm, { turns: TURNS }),
     ].flat(),
     motorSurface: seen(random, one.motorSurface),
-    driveSurface: seen(random, one.driveSurface),
+    drivenSurface: seen(random, one.drivenSurface),
   };
 }
 
 /** What each effort adds. The pull of the tray is two readings: unpowered, and held while the motor stands. */
 const ADDED: Readonly<Record<Effort, readonly Measurand[]>> = {
   string: ['section', 'oldBelt', 'stringPath'],
-  pulleys: ['motorDiameter', 'driveDiameter', 'centreDistance'],
+  pulleys: ['motorDiameter', 'drivenDiameter', 'centreDistance'],
   pull: ['trayPull'],
   held: ['stallPull'],
   travel: ['trayTravel'],

@@ -10,9 +10,9 @@ export interface TrueDrive {
   readonly pathMm: number;
   readonly section: BeltSection;
   readonly motorSurface: Surface;
-  readonly driveSurface: Surface;
+  readonly drivenSurface: Surface;
   readonly motorFriction: number;
-  readonly driveFriction: number;
+  readonly drivenFriction: number;
   readonly modulusMpa: number;
   readonly relaxedShare: number;
   readonly stretchMost: number;
@@ -65,7 +65,7 @@ const isOf = (one: TrueDrive, kind: DriveClass): boolean => {
     case 'oringOnly':
       return one.section.shape === 'round';
     case 'smallMotor':
-      return one.drive.motor.bottomDiameterMm < 4.2;
+      return one.drive.motorPulley.bottomDiameterMm < 4.2;
     case 'weakMotor':
       return one.stallFactor < 2;
   }
@@ -75,19 +75,19 @@ function anyDrive(random: Random): TrueDrive {
   for (;;) {
     const motorDiameterMm = humped(random, 2.8, 8.4);
     const drive: Drive = {
-      motor: { bottomDiameterMm: motorDiameterMm, groove: { form: 'flat' } },
-      drive: { bottomDiameterMm: humped(random, 12, 32), groove: { form: 'flat' } },
+      motorPulley: { bottomDiameterMm: motorDiameterMm, groove: { form: 'flat' } },
+      drivenPulley: { bottomDiameterMm: humped(random, 12, 32), groove: { form: 'flat' } },
       centreDistanceMm: between(random, 26, 55),
       crossed: false,
     };
     const inner = innerPath(drive);
-    if (!inner.ok || drive.centreDistanceMm < 3 + (motorDiameterMm + drive.drive.bottomDiameterMm) / 2) continue;
+    if (!inner.ok || drive.centreDistanceMm < 3 + (motorDiameterMm + drive.drivenPulley.bottomDiameterMm) / 2) continue;
     const section: BeltSection =
       random() < 0.6
         ? { shape: 'square', thicknessMm: pick(random, [1, 1.2, 1.2, 1.5]) }
         : { shape: 'round', thicknessMm: 1.78 };
     const motorSurface = surfaceOf(random);
-    const driveSurface = surfaceOf(random);
+    const drivenSurface = surfaceOf(random);
     const modulus = youngModulusMpa(humped(random, 52, 68));
     const healthyN = humped(random, 0.7, 2.3);
     // Most trays are as they were; some have grown stiff, up to three fifths and more.
@@ -95,7 +95,7 @@ function anyDrive(random: Random): TrueDrive {
     const gearing = { travelPerTurnMm: humped(random, 1.1, 3.4), efficiency: between(random, 0.5, 0.7) };
     const stallFactor = between(random, 1.5, 4);
     const stallTorqueNmm = stallFactor * motorTorqueNmm(healthyN, gearing);
-    const oily = motorSurface === 'oily' || driveSurface === 'oily';
+    const oily = motorSurface === 'oily' || drivenSurface === 'oily';
     const oldThicknessMm = section.thicknessMm * (oily ? between(random, 1.02, 1.08) : between(random, 0.98, 1.01));
     // It was made some 4 to 11 % short, has taken a part of that as set, and more where oil swelled it.
     const madeStretch = humped(random, 0.04, 0.11);
@@ -108,9 +108,9 @@ function anyDrive(random: Random): TrueDrive {
       pathMm: inner.value.lengthMm,
       section,
       motorSurface,
-      driveSurface,
+      drivenSurface,
       motorFriction: between(random, ...FRICTION_REAL[motorSurface]),
-      driveFriction: between(random, ...FRICTION_REAL[driveSurface]),
+      drivenFriction: between(random, ...FRICTION_REAL[drivenSurface]),
       modulusMpa: (modulus.ok ? modulus.value : 0) * humped(random, 0.6, 1.4),
       relaxedShare: between(random, 0.72, 0.88),
       stretchMost: between(random, 0.15, 0.2),
@@ -135,9 +135,9 @@ function anyDrive(random: Random): TrueDrive {
  *
  * Source of the ranges: common practice and memory, none published.
  *
- * @example drawDrive(seeded(1), 'smallMotor').drive.motor.bottomDiameterMm < 4.2 // true
+ * @example sampleDrive(seeded(1), 'smallMotor').drive.motor.bottomDiameterMm < 4.2 // true
  */
-export function drawDrive(random: Random, kind: DriveClass): TrueDrive {
+export function sampleDrive(random: Random, kind: DriveClass): TrueDrive {
   for (;;) {
     const one = anyDrive(random);
     if (isOf(one, kind)) return one;
@@ -145,7 +145,7 @@ export function drawDrive(random: Random, kind: DriveClass): TrueDrive {
 }
 
 /** Grip, as a multiple of the need, and what is left of the motor: what “it works” means, in truth. */
-const LEAST_RATIO = 1.1;
+const MIN_RATIO = 1.1;
 
 /**
  * Whether a belt really works in a drive: by the exact functions, with everything known.
@@ -157,21 +157,21 @@ export function worksIn(one: TrueDrive, belt: CatalogueBelt): boolean {
   const fitted = fitBelt(one.drive, { shape: belt.shape, thicknessMm: belt.thicknessMm, innerLengthMm });
   if (!fitted.ok || fitted.value.strain <= 0 || fitted.value.strain > one.stretchMost) return false;
   if (Math.abs(Math.log(belt.thicknessMm / one.section.thicknessMm)) > one.grooveLogRatio) return false;
-  const { strain, motorRadiusMm, driveRadiusMm, centreLine } = fitted.value;
-  const [motorWrapRad = Math.PI, driveWrapRad = Math.PI] = centreLine.wrapsRad;
+  const { strain, motorRadiusMm, drivenRadiusMm, centreLine } = fitted.value;
+  const [motorWrapRad = Math.PI, drivenWrapRad = Math.PI] = centreLine.wrapsRad;
   const pullN = strandPullN(one.modulusMpa, sectionAreaMm2(belt), 1 + strain);
   const grip = slipGrip({
     strandPullN: pullN * one.relaxedShare,
     motorRadiusMm,
-    motorFriction: grooveFriction(one.drive.motor.groove, one.motorFriction),
-    driveFriction: grooveFriction(one.drive.drive.groove, one.driveFriction),
+    motorFriction: grooveFriction(one.drive.motorPulley.groove, one.motorFriction),
+    drivenFriction: grooveFriction(one.drive.drivenPulley.groove, one.drivenFriction),
     motorWrapRad,
-    driveWrapRad,
+    drivenWrapRad,
   });
   const needNmm = motorTorqueNmm(one.trayPullN, one);
   const dragNmm =
     one.bushFriction *
     one.shaftRadiusMm *
-    (shaftLoadN(pullN, motorWrapRad) + (shaftLoadN(pullN, driveWrapRad) * motorRadiusMm) / driveRadiusMm);
-  return grip.slipTorqueNmm >= LEAST_RATIO * needNmm && one.stallTorqueNmm - dragNmm >= LEAST_RATIO * needNmm;
+    (shaftLoadN(pullN, motorWrapRad) + (shaftLoadN(pullN, drivenWrapRad) * motorRadiusMm) / drivenRadiusMm);
+  return grip.slipTorqueNmm >= MIN_RATIO * needNmm && one.stallTorqueNmm - dragNmm >= MIN_RATIO * needNmm;
 }

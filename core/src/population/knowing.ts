@@ -1,8 +1,8 @@
 import { bushShare, grooveFriction, innerPath, motorTorqueNmm, type Drive } from '../drive';
-import type { Worlds } from '../odds';
+import type { Samples } from '../probability';
 import type { Situation, Surface } from '../sizing';
 import { seeded, type Random } from '../statistics';
-import { drawDrive, type TrueDrive } from './drive';
+import { sampleDrive, type TrueDrive } from './drive';
 
 /** Drives from which those who know how drives are spread take what they did not measure. */
 const POOL = 12_000;
@@ -14,7 +14,7 @@ const BELTS = 600;
 
 export const drawPool = (seed: number): readonly TrueDrive[] => {
   const random = seeded(seed);
-  return Array.from({ length: POOL }, () => drawDrive(random, 'all'));
+  return Array.from({ length: POOL }, () => sampleDrive(random, 'all'));
 };
 
 /** How likely a surface is to be seen so: right nine times in ten, and else taken for clean. */
@@ -24,27 +24,27 @@ const seenAs = (real: Surface, seen: Surface): number =>
 const bushMm = (one: TrueDrive, drive: Drive, wrapsRad: readonly number[]): number =>
   one.bushFriction *
   one.shaftRadiusMm *
-  bushShare([drive.motor.bottomDiameterMm / 2, drive.drive.bottomDiameterMm / 2], wrapsRad);
+  bushShare([drive.motorPulley.bottomDiameterMm / 2, drive.drivenPulley.bottomDiameterMm / 2], wrapsRad);
 
 const gripOf = (one: TrueDrive, drive: Drive, wrapsRad: readonly number[]): number =>
   Math.min(
-    Math.tanh((grooveFriction(drive.motor.groove, one.motorFriction) * (wrapsRad[0] ?? Math.PI)) / 2),
-    Math.tanh((grooveFriction(drive.drive.groove, one.driveFriction) * (wrapsRad[1] ?? Math.PI)) / 2),
+    Math.tanh((grooveFriction(drive.motorPulley.groove, one.motorFriction) * (wrapsRad[0] ?? Math.PI)) / 2),
+    Math.tanh((grooveFriction(drive.drivenPulley.groove, one.drivenFriction) * (wrapsRad[1] ?? Math.PI)) / 2),
   );
 
 /**
- * The worlds of somebody who measured what the bench measured and knows, beyond that, exactly how such drives are
+ * The samples of somebody who measured what the bench measured and knows, beyond that, exactly how such drives are
  * spread: nobody could choose better from the same readings. What was measured is drawn about its reading; the rest is
  * taken from drives of the pool, weighed by how well they agree with the pull and the surfaces.
  *
- * @returns worlds and their weights; undefined where no drive of the pool is anything like it
+ * @returns samples and their weights; undefined where no drive of the pool is anything like it
  */
-export function ceilingWorlds(
+export function ceilingSamples(
   pool: readonly TrueDrive[],
   situation: Situation,
   random: Random,
-): { readonly worlds: Worlds; readonly weights: Float64Array } | undefined {
-  const { drive, path, trayPullN, stallPullN, motorSurface, driveSurface, limits } = situation;
+): { readonly samples: Samples; readonly weights: Float64Array } | undefined {
+  const { drive, path, trayPullN, stallPullN, motorSurface, drivenSurface, limits } = situation;
   const inner = drive && innerPath(drive);
   if (!drive || !inner?.ok || !trayPullN) return undefined;
   const likely = pool
@@ -53,7 +53,7 @@ export function ceilingWorlds(
       weight:
         Math.exp(-0.5 * ((one.trayPullN - trayPullN.value) / PULL_STD_N) ** 2) *
         seenAs(one.motorSurface, motorSurface) *
-        seenAs(one.driveSurface, driveSurface),
+        seenAs(one.drivenSurface, drivenSurface),
     }))
     .filter(({ weight }) => weight > 0.01);
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
@@ -67,11 +67,11 @@ export function ceilingWorlds(
       ? motorTorqueNmm(one.trayPullN + stallPullN.value + stallPullN.std * bell(), one) +
         bushMm(one, drive, wrapsRad) * (limits.heldThroughN.best + limits.heldThroughN.std * bell())
       : one.stallTorqueNmm;
-  const worlds: Worlds = {
+  const samples: Samples = {
     count: likely.length,
     pathMm: list(() => path.value + path.std * bell()),
-    motorRadiusMm: list(() => drive.motor.bottomDiameterMm / 2 + 0.05 * bell()),
-    driveRadiusMm: list(() => drive.drive.bottomDiameterMm / 2),
+    motorRadiusMm: list(() => drive.motorPulley.bottomDiameterMm / 2 + 0.05 * bell()),
+    drivenRadiusMm: list(() => drive.drivenPulley.bottomDiameterMm / 2),
     dragMm: list((one) => bushMm(one, drive, wrapsRad)),
     grip: list((one) => gripOf(one, drive, wrapsRad)),
     modulusMpa: list(({ modulusMpa }) => modulusMpa),
@@ -84,15 +84,15 @@ export function ceilingWorlds(
     trayPullN: list((one) => one.trayPullN),
     travelPerTurnMm: list(({ travelPerTurnMm }) => travelPerTurnMm),
   };
-  return { worlds, weights: Float64Array.from(likely, ({ weight }) => weight / total) };
+  return { samples, weights: Float64Array.from(likely, ({ weight }) => weight / total) };
 }
 
 /**
- * The worlds of the oracle, who knows the drive to the last figure and cannot know the rubber that will come in the
+ * The samples of the oracle, who knows the drive to the last figure and cannot know the rubber that will come in the
  * post: hardness, how much of its pull a belt gives back, how far it may be stretched, and where it lies within its
  * maker's limits are those of any drive of the pool.
  */
-export function oracleWorlds(pool: readonly TrueDrive[], one: TrueDrive, random: Random): Worlds {
+export function oracleSamples(pool: readonly TrueDrive[], one: TrueDrive, random: Random): Samples {
   const inner = innerPath(one.drive);
   const wrapsRad = inner.ok ? inner.value.wrapsRad : [];
   const come = Array.from({ length: BELTS }, () => pool[Math.floor(random() * pool.length)] as TrueDrive);
@@ -101,8 +101,8 @@ export function oracleWorlds(pool: readonly TrueDrive[], one: TrueDrive, random:
   return {
     count: BELTS,
     pathMm: known(one.pathMm),
-    motorRadiusMm: known(one.drive.motor.bottomDiameterMm / 2),
-    driveRadiusMm: known(one.drive.drive.bottomDiameterMm / 2),
+    motorRadiusMm: known(one.drive.motorPulley.bottomDiameterMm / 2),
+    drivenRadiusMm: known(one.drive.drivenPulley.bottomDiameterMm / 2),
     dragMm: known(bushMm(one, one.drive, wrapsRad)),
     grip: known(gripOf(one, one.drive, wrapsRad)),
     modulusMpa: list(({ modulusMpa }) => modulusMpa),

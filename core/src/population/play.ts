@@ -1,15 +1,15 @@
 import { CATALOGUE, sameSection, type CatalogueBelt } from '../catalogue';
 import { driveFacts } from '../measuring';
-import { drawWorlds, evenly, oddsOf, playBelts, rankByOdds, type Odds, type Worlds } from '../odds';
-import { rank, schools, situationOf, type Limits, type Situation } from '../sizing';
+import { drawSamples, evenly, probabilitiesOf, playOutcomes, rankByProbability, type SuccessProbability, type Samples } from '../probability';
+import { rank, rulesOfThumb, situationOf, type Limits, type Situation } from '../sizing';
 import { seeded } from '../statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
-import { drawDrive, worksIn, type DriveClass, type TrueDrive } from './drive';
-import { ceilingWorlds, drawPool, oracleWorlds } from './knowing';
+import { sampleDrive, worksIn, type DriveClass, type TrueDrive } from './drive';
+import { ceilingSamples, drawPool, oracleSamples } from './knowing';
 
 /** How one way of choosing did. */
 export interface Score {
-  /** `school:…`, `single:string`, `single:pulleys`, `ours:…`, `ceiling`, `oracle`, `hindsight`. */
+  /** `rule:…`, `single:string`, `single:pulleys`, `ours:…`, `ceiling`, `oracle`, `hindsight`. */
   readonly player: string;
   /** Share of the drives in which the first belt bought works. */
   readonly right: number;
@@ -51,7 +51,7 @@ export interface Population {
 const DRAWS = 800;
 const SINGLE_STRETCHES = Array.from({ length: 29 }, (_, i) => 0.02 + i * 0.005);
 const BANDS = [0, 0.5, 0.6, 0.7, 0.8, 0.87, 0.93, 0.97, 1.0001];
-const FLAT_SETTING = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
+const FLAT_SETTING = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
 
 /** What can be bought for a class: one assortment, or everything. */
 const stockOf = (kind: DriveClass): readonly CatalogueBelt[] =>
@@ -65,7 +65,7 @@ function situationFor(one: TrueDrive, view: BenchView, effort: Effort, limits: L
   const facts = driveFacts(upTo(view, effort), FLAT_SETTING);
   const situation = situationOf(facts, {
     motorSurface: view.motorSurface,
-    driveSurface: view.driveSurface,
+    drivenSurface: view.drivenSurface,
     oldShape: one.section.shape,
     limits,
   });
@@ -135,22 +135,22 @@ export function gapClosed(player: readonly number[], floor: readonly number[], t
   return { share, std: Math.sqrt(variance / player.length) / gap };
 }
 
-/** Of the belts the one that works in most of the worlds. */
+/** Of the belts the one that works in most of the samples. */
 function likeliest(
-  worlds: Worlds,
+  samples: Samples,
   weights: Float64Array,
   situation: Situation,
   belts: readonly CatalogueBelt[],
 ): CatalogueBelt | undefined {
-  const odds = oddsOf(playBelts(worlds, situation, belts), weights);
+  const odds = probabilitiesOf(playOutcomes(samples, situation, belts), weights);
   return belts[odds.reduce((most, { works }, at) => (works > (odds[most]?.works ?? 0) ? at : most), 0)];
 }
 
 /** Our ranking of the belts in one situation: what it recommends and the odds it states. */
 function ours(situation: Situation, belts: readonly CatalogueBelt[], seed: number, draws: number) {
-  const odds = oddsOf(playBelts(drawWorlds(situation, draws, seed), situation, belts), evenly(draws));
-  const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as Odds]));
-  const belt = rankByOdds(rank(situation, belts), byId, belts).best?.catalogueBelt;
+  const odds = probabilitiesOf(playOutcomes(drawSamples(situation, draws, seed), situation, belts), evenly(draws));
+  const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as SuccessProbability]));
+  const belt = rankByProbability(rank(situation, belts), byId, belts).best?.catalogueBelt;
   return { belt, stated: (belt && byId[belt.id]?.works) ?? 0 };
 }
 
@@ -169,9 +169,9 @@ function truth(one: TrueDrive): (belt: CatalogueBelt | undefined) => boolean {
 const CEILING_AT: Effort = 'held';
 
 /**
- * Plays every way of choosing on drawn drives of a class: the trade's schools by their own arithmetic, the single
+ * Plays every way of choosing on drawn drives of a class: the trade's rulesOfThumb by their own arithmetic, the single
  * stretch that would have been best, the ranking with more and more measured, an oracle that knows the drive, and
- * hindsight, which knows the rubber as well. A school that buys nothing (a reading it wants is there always, so this is
+ * hindsight, which knows the rubber as well. A rule that buys nothing (a reading it wants is there always, so this is
  * rare) counts as wrong.
  *
  * Cost: about 30 ms a drive, and as much again for the ceiling.
@@ -195,7 +195,7 @@ export function playPopulation(
   const outcomes = new Outcomes();
   const stated: Array<readonly [number, boolean]> = [];
   for (let done = 0; done < drives; done++) {
-    const one = drawDrive(random, kind);
+    const one = sampleDrive(random, kind);
     const view = measured(one, random);
     const own = oldSectionOf(stock, one);
     const works = truth(one);
@@ -204,8 +204,8 @@ export function playPopulation(
       // A careless reading may make the drive impossible: whoever chooses by it buys nothing.
       const known = situation.ok ? situation.value : undefined;
       if (effort === 'string') {
-        for (const school of schools(facts, known, own)) {
-          if (school.pick) outcomes.add(`school:${school.id}`, works(school.pick));
+        for (const rule of rulesOfThumb(facts, known, own)) {
+          if (rule.pick) outcomes.add(`rule:${rule.id}`, works(rule.pick));
         }
       }
       if (effort === 'string' || effort === 'pulleys') {
@@ -218,15 +218,15 @@ export function playPopulation(
       outcomes.add(`ours:${effort}`, works(chosen?.belt));
       if (chosen) stated.push([chosen.stated, works(chosen.belt)]);
       if (options.ceiling && effort === CEILING_AT) {
-        const fromPool = known && ceilingWorlds(pool, known, knowing);
+        const fromPool = known && ceilingSamples(pool, known, knowing);
         // Where nothing of the pool is like it, whoever knows the pool chooses as we do.
-        const belt = fromPool ? likeliest(fromPool.worlds, fromPool.weights, known, belts) : chosen?.belt;
+        const belt = fromPool ? likeliest(fromPool.samples, fromPool.weights, known, belts) : chosen?.belt;
         outcomes.add('ceiling', works(belt));
       }
     }
     const real = near(stock, one.pathMm);
-    const worlds = oracleWorlds(pool, one, knowing);
-    outcomes.add('oracle', works(likeliest(worlds, evenly(worlds.count), trueSituation(one, limits), real)));
+    const samples = oracleSamples(pool, one, knowing);
+    outcomes.add('oracle', works(likeliest(samples, evenly(samples.count), trueSituation(one, limits), real)));
     outcomes.add('hindsight', real.some(works));
     options.onDrive?.(done + 1);
   }
@@ -240,7 +240,7 @@ const trueSituation = (one: TrueDrive, limits: Limits): Situation => ({
   path: { value: one.pathMm, std: 0 },
   drive: one.drive,
   motorSurface: one.motorSurface,
-  driveSurface: one.driveSurface,
+  drivenSurface: one.drivenSurface,
   oldSection: one.section,
   limits,
 });

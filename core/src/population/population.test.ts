@@ -4,7 +4,7 @@ import { CATALOGUE } from '../catalogue';
 import { driveFacts } from '../measuring';
 import { DEFAULT_LIMITS } from '../sizing';
 import { seeded } from '../statistics';
-import { drawDrive, DRIVE_CLASSES, EFFORTS, gapClosed, measured, playPopulation, upTo, worksIn } from '.';
+import { sampleDrive, DRIVE_CLASSES, EFFORTS, gapClosed, measured, playPopulation, upTo, worksIn } from '.';
 
 const played = playPopulation('all', 80, 7, DEFAULT_LIMITS);
 const right = (player: string) => played.scores.find((score) => score.player === player)?.right ?? NaN;
@@ -16,10 +16,10 @@ test('the same seed plays the same drives; another plays others', () => {
   );
 });
 
-test('nobody does better than hindsight, and odds do better than every school of the trade', () => {
+test('nobody does better than hindsight, and odds do better than every rule of the trade', () => {
   for (const { player, right: share } of played.scores) {
     expect(share, player).toBeLessThanOrEqual(right('hindsight'));
-    if (player.startsWith('school:')) expect(share, player).toBeLessThan(right('ours:pulleys'));
+    if (player.startsWith('rule:')) expect(share, player).toBeLessThan(right('ours:pulleys'));
   }
   // The single stretch was picked knowing the outcome: on so few drives that alone is worth a standard error.
   const { std } = played.scores.find(({ player }) => player === 'single:string') ?? { std: NaN };
@@ -42,7 +42,7 @@ test('playing the ceiling changes nobody’s drives, and it does no worse than c
   expect(others()).toEqual(others(without?.scores));
   const score = (player: string) => withIt?.scores.find((one) => one.player === player)?.right ?? NaN;
   expect(score('ceiling')).toBeLessThanOrEqual(score('hindsight'));
-  expect(score('ceiling')).toBeGreaterThanOrEqual(score('school:oneUnderString'));
+  expect(score('ceiling')).toBeGreaterThanOrEqual(score('rule:oneUnderString'));
   expect(withIt?.closed.ceiling).toBeDefined();
 });
 
@@ -68,7 +68,7 @@ test('a gap’s share: half of it is half; its standard error falls with the roo
 test('the tray held while the motor stands tells a strong motor from a weak one', () => {
   const random = seeded(11);
   const pairs = Array.from({ length: 200 }, () => {
-    const one = drawDrive(random, 'all');
+    const one = sampleDrive(random, 'all');
     const held = upTo(measured(one, random), 'held').find(({ measurand }) => measurand === 'stallPull');
     return [(one.stallTorqueNmm * one.efficiency) / one.travelPerTurnMm, held?.amount ?? NaN] as const;
   });
@@ -87,8 +87,8 @@ test.each(DRIVE_CLASSES)(
   (kind) => {
     const random = seeded(3);
     for (let i = 0; i < 20; i++) {
-      const one = drawDrive(random, kind);
-      if (kind === 'smallMotor') expect(one.drive.motor.bottomDiameterMm).toBeLessThan(4.2);
+      const one = sampleDrive(random, kind);
+      if (kind === 'smallMotor') expect(one.drive.motorPulley.bottomDiameterMm).toBeLessThan(4.2);
       if (kind === 'oringOnly') expect(one.section.shape).toBe('round');
       if (kind === 'squareOnly') expect(one.section.shape).toBe('square');
       if (kind === 'weakMotor') expect(one.stallFactor).toBeLessThan(2);
@@ -96,7 +96,7 @@ test.each(DRIVE_CLASSES)(
       const facts = driveFacts(upTo(view, 'travel'), {
         crossed: false,
         motorGroove: { form: 'flat' },
-        driveGroove: { form: 'flat' },
+        drivenGroove: { form: 'flat' },
       });
       // Within six of its own standard uncertainties: careless readings are three times as wide.
       expect(Math.abs((facts.path?.value ?? 0) - one.pathMm)).toBeLessThan(12 * (facts.path?.std ?? 0));

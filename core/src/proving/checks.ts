@@ -14,7 +14,7 @@ export const CHECK_KINDS = [
 ] as const;
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
-export const CHECK_STATES = ['blank', 'shown', 'failed', 'notShown'] as const;
+export const CHECK_STATES = ['notDone', 'shown', 'failed', 'notShown'] as const;
 export type CheckState = (typeof CHECK_STATES)[number];
 
 /** One thing to be shown of a repair, and how it went. */
@@ -30,42 +30,42 @@ export interface Check {
   readonly wanted: number | null;
 }
 
-/** A figure that a proof may carry. */
+/** A figure that a check may carry. */
 export interface CheckFigure {
   readonly label: string;
   readonly unit: 'N' | 's' | 'rpm';
-  readonly most: number;
+  readonly max: number;
   /** What it is held against, where the bench can say. */
   readonly wantedLabel?: string;
 }
 
-/** A proof as it is before anything is said of it. @example newCheck('trayHeld').state // 'blank' */
+/** A check as it is before anything is said of it. @example newCheck('trayHeld').state // 'notDone' */
 export const newCheck = (kind: CheckKind): Check => ({
   kind,
-  state: 'blank',
+  state: 'notDone',
   note: '',
   conditions: [],
   figure: null,
   wanted: null,
 });
 
-/** What a proof asks for, and how it is done; the caution comes with the page. Common practice, no source. */
+/** What a check asks for, and how it is done; the caution comes with the page. Common practice, no source. */
 export const CHECKS: Readonly<
   Record<CheckKind, { readonly name: string; readonly how: string; readonly figure?: CheckFigure }>
 > = {
   motorPulleyHeld: {
     name: 'Fingers cannot make the motor pulley slip',
-    how: 'Unplugged: hold the drive pulley still and turn the motor pulley by hand. The belt must not slip under it.',
+    how: 'Unplugged: hold the driven pulley still and turn the motor pulley by hand. The belt must not slip under it.',
   },
   trayHeld: {
     name: 'A hand cannot stall it',
     how: 'Powered: hold lightly what moves. It should push on, not stop. Read the pull off a scale where you can.',
-    figure: { label: 'Pull at which it stopped, on a scale', unit: 'N', most: 200 },
+    figure: { label: 'Pull at which it stopped, on a scale', unit: 'N', max: 200 },
   },
   contentsRead: {
     name: 'Contents read, and how fast',
     how: 'Load a disc and time from closing to the table of contents, against what it took before.',
-    figure: { label: 'It took', unit: 's', most: 3600, wantedLabel: 'Before it took' },
+    figure: { label: 'It took', unit: 's', max: 3600, wantedLabel: 'Before it took' },
   },
   firstAndLast: {
     name: 'First track and last',
@@ -79,7 +79,7 @@ export const CHECKS: Readonly<
   spindleSpeed: {
     name: 'Spindle speed',
     how: 'Measure the turns a minute. Reading alone proves little.',
-    figure: { label: 'It turns at', unit: 'rpm', most: 20_000, wantedLabel: 'It should turn at' },
+    figure: { label: 'It turns at', unit: 'rpm', max: 20_000, wantedLabel: 'It should turn at' },
   },
   beforeTheLid: { name: 'Before the lid', how: 'Try it whole once more before the lid and the stop pin go on.' },
   afterTheLid: {
@@ -109,7 +109,7 @@ export function checksFor(loader: ProvedLoader): readonly CheckKind[] {
 }
 
 /**
- * A figure of a proof in words, with how far it is off where it is held against something.
+ * A figure of a check in words, with how far it is off where it is held against something.
  *
  * @example figureWords('spindleSpeed', { figure: 301.2, wanted: 300 }) // '301.2 rpm, 0.4 % over 300'
  */

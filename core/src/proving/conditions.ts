@@ -1,39 +1,39 @@
 import { isFailure, type Cycle } from './cycles';
-import type { Proof } from './proof';
+import type { CleanRun } from './cleanRun';
 
-/** Circumstances under which it failed, and how many clean cycles a proof has under them. */
+/** Circumstances under which it failed, and how many clean cycles a clean run has under them. */
 export interface FailedUnder {
   readonly place: string;
   readonly loaded: boolean;
   readonly conditions: readonly string[];
   /** Failures so counted before anything was done. */
   readonly failures: number;
-  /** Clean cycles of the proof under all of them. */
+  /** Clean cycles of the clean run under all of them. */
   readonly clean: number;
 }
 
-/** Whether the lid is on is how one works, not what a fault hangs on; the proof after the lid is asked for apart. */
+/** Whether the lid is on is how one works, not what a fault hangs on; the clean run after the lid is asked for apart. */
 const NOT_CIRCUMSTANCES = new Set(['lid on', 'lid off']);
 const circumstances = ({ conditions }: Pick<Cycle, 'conditions'>): string[] =>
   conditions.filter((one) => !NOT_CIRCUMSTANCES.has(one)).sort();
 
 /**
- * The circumstances under which it failed before, most failures first, each with the clean cycles that a proof has
+ * The circumstances under which it failed before, most failures first, each with the clean cycles that a clean run has
  * under them: the same place, the same disc or none, and every condition of the failure (others may be added).
  *
- * @example failedUnder(cycles, proof)[0] // { place: 'deck 2', loaded: false, conditions: ['cold'], failures: 4, clean: 9 }
+ * @example failedUnder(cycles, cleanRun)[0] // { place: 'deck 2', loaded: false, conditions: ['cold'], failures: 4, clean: 9 }
  */
-export function failedUnder(cycles: readonly Cycle[], proof: Proof | undefined): FailedUnder[] {
+export function failedUnder(cycles: readonly Cycle[], cleanRun: CleanRun | undefined): FailedUnder[] {
   const groups = new Map<string, FailedUnder>();
   for (const cycle of cycles) {
-    if (cycle.proofId !== null || !isFailure(cycle)) continue;
+    if (cycle.cleanRunId !== null || !isFailure(cycle)) continue;
     const { place, loaded } = cycle;
     const conditions = circumstances(cycle);
     const key = JSON.stringify([place, loaded, conditions]);
     const clean = cycles.filter(
       (one) =>
-        proof !== undefined &&
-        one.proofId === proof.id &&
+        cleanRun !== undefined &&
+        one.cleanRunId === cleanRun.id &&
         !isFailure(one) &&
         one.place === place &&
         one.loaded === loaded &&

@@ -22,10 +22,10 @@ export const RESULT_NAMES: Readonly<Record<CycleResult, string>> = {
 };
 
 /** Which disc was in, by what is at risk: a worthless one, the bench's own, the owner's. */
-export const TEST_DISCS = ['notSaid', 'none', 'junk', 'own', 'owners'] as const;
+export const TEST_DISCS = ['unknown', 'none', 'junk', 'own', 'owners'] as const;
 export type TestDisc = (typeof TEST_DISCS)[number];
 export const TEST_DISC_NAMES: Readonly<Record<TestDisc, string>> = {
-  notSaid: 'a disc',
+  unknown: 'a disc',
   none: 'empty',
   junk: 'junk disc',
   own: 'own disc',
@@ -46,8 +46,8 @@ export interface Cycle {
   readonly place: string;
   /** Other conditions, in the bench's words: cold, lid off, on its side. */
   readonly conditions: readonly string[];
-  /** The proof that it was counted for; null for cycles before any treatment. */
-  readonly proofId: string | null;
+  /** The clean run that it was counted for; null for cycles before any treatment. */
+  readonly cleanRunId: string | null;
 }
 
 /** A failure is what the owner would call one: it did not get there by itself. A slow one is counted, and shown. */

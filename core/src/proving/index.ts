@@ -16,8 +16,8 @@ export {
 } from './cycles';
 export { cycleTable } from './table';
 export { cleanWanted, TOO_MANY_CYCLES, type CleanWanted } from './wanted';
-export { mayBeginProof, proofState, type Proof, type ProofState, type Treatment } from './proof';
-export { chanceWords, proofWords, tallyWords, unprovableWords, wantedWords } from './words';
+export { mayBeginCleanRun, cleanRunState, type CleanRun, type CleanRunState, type Treatment } from './cleanRun';
+export { chanceWords, cleanRunWords, tallyWords, unprovableWords, wantedWords } from './words';
 export {
   CHECK_KINDS,
   CHECK_STATES,

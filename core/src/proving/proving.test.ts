@@ -9,9 +9,9 @@ import {
   cycleTable,
   failedUnder,
   figureWords,
-  mayBeginProof,
+  mayBeginCleanRun,
   ownersDiscTooEarly,
-  proofState,
+  cleanRunState,
   tally,
   tallyWords,
   timedPairs,
@@ -33,7 +33,7 @@ const cycle = (result: CycleResult, more: Partial<Cycle> = {}): Cycle => ({
   disc: 'none',
   place: '',
   conditions: [],
-  proofId: null,
+  cleanRunId: null,
   ...more,
 });
 const times = (n: number, make: () => Cycle): Cycle[] => Array.from({ length: n }, make);
@@ -103,30 +103,30 @@ describe('counting', () => {
   });
 });
 
-describe('a proof', () => {
-  const proof = { id: 'p1', startedAt: '2026-02-01T10:00:00Z' };
+describe('a clean run', () => {
+  const cleanRun = { id: 'p1', startedAt: '2026-02-01T10:00:00Z' };
   test('ends at its first failure, whatever comes after', () => {
     const run = [
-      ...times(8, () => cycle('good', { proofId: 'p1' })),
-      cycle('bad', { proofId: 'p1' }),
-      ...times(9, () => cycle('good', { proofId: 'p1' })),
+      ...times(8, () => cycle('good', { cleanRunId: 'p1' })),
+      cycle('bad', { cleanRunId: 'p1' }),
+      ...times(9, () => cycle('good', { cleanRunId: 'p1' })),
     ];
-    expect(proofState(proof, run)).toMatchObject({ clean: 8, failedAt: 9 });
+    expect(cleanRunState(cleanRun, run)).toMatchObject({ clean: 8, failedAt: 9 });
   });
   test('counts its own cycles only, slow ones among them', () => {
     const run = [
       cycle('bad'),
-      cycle('good', { proofId: 'p0' }),
-      cycle('slow', { proofId: 'p1' }),
-      cycle('good', { proofId: 'p1' }),
+      cycle('good', { cleanRunId: 'p0' }),
+      cycle('slow', { cleanRunId: 'p1' }),
+      cycle('good', { cleanRunId: 'p1' }),
     ];
-    expect(proofState(proof, run)).toEqual({ proof, clean: 2, slow: 1 });
+    expect(cleanRunState(cleanRun, run)).toEqual({ cleanRun, clean: 2, slow: 1 });
   });
   test('begins anew only after a treatment since the last began', () => {
-    expect(mayBeginProof([], [])).toBe(true);
-    expect(mayBeginProof([proof], [])).toBe(false);
-    expect(mayBeginProof([proof], [{ id: 't', at: '2026-02-01T09:00:00Z', what: 'cleaned' }])).toBe(false);
-    expect(mayBeginProof([proof], [{ id: 't', at: '2026-02-01T11:00:00Z', what: 'belt renewed' }])).toBe(true);
+    expect(mayBeginCleanRun([], [])).toBe(true);
+    expect(mayBeginCleanRun([cleanRun], [])).toBe(false);
+    expect(mayBeginCleanRun([cleanRun], [{ id: 't', at: '2026-02-01T09:00:00Z', what: 'cleaned' }])).toBe(false);
+    expect(mayBeginCleanRun([cleanRun], [{ id: 't', at: '2026-02-01T11:00:00Z', what: 'belt renewed' }])).toBe(true);
   });
 });
 
@@ -144,7 +144,7 @@ test('what there is to show follows the kind of loader: no tray on a disk drive,
 
 describe('the circumstances of a failure', () => {
   const under = (changes: Partial<Cycle>): Cycle => cycle('bad', changes);
-  const proof = { id: 'p1', startedAt: '2026-01-12T10:10:00Z' };
+  const cleanRun = { id: 'p1', startedAt: '2026-01-12T10:10:00Z' };
   const cycles = [
     under({ conditions: ['cold', 'lid off'] }),
     under({ conditions: ['cold', 'lid on'] }),
@@ -156,10 +156,10 @@ describe('the circumstances of a failure', () => {
       ['deck 2, loaded, tapped', 1],
     ]);
   });
-  test('count a proof’s clean cycles only where all of them held', () => {
-    const clean = (changes: Partial<Cycle>): Cycle => cycle('good', { proofId: 'p1', ...changes });
+  test('count a clean run’s clean cycles only where all of them held', () => {
+    const clean = (changes: Partial<Cycle>): Cycle => cycle('good', { cleanRunId: 'p1', ...changes });
     const proved = [...cycles, clean({ conditions: ['cold', 'dark'] }), clean({ conditions: ['warm'] })];
-    expect(failedUnder(proved, proof).map((one) => one.clean)).toEqual([1, 0]);
+    expect(failedUnder(proved, cleanRun).map((one) => one.clean)).toEqual([1, 0]);
   });
   test('the owner’s disc is too early until a worthless one ran clean since', () => {
     const junk = cycle('good', { disc: 'junk', loaded: true, at: '2026-01-12T10:00:00Z' });

@@ -1,7 +1,7 @@
 import { exactInterval, noneFailedBound } from '../statistics';
 import { formatPercent } from '../units';
 import type { CycleRow, Tally } from './cycles';
-import type { ProofState } from './proof';
+import type { CleanRunState } from './cleanRun';
 import { TOO_MANY_CYCLES, type CleanWanted } from './wanted';
 
 /**
@@ -54,11 +54,11 @@ export function wantedWords(
 }
 
 /**
- * How a proof stands, in a sentence.
+ * How a clean run stands, in a sentence.
  *
- * @example proofWords({ proof, clean: 8, slow: 0, failedAt: 9 }) // 'failed at cycle 9: not cured.'
+ * @example cleanRunWords({ cleanRun, clean: 8, slow: 0, failedAt: 9 }) // 'failed at cycle 9: not cured.'
  */
-export function proofWords({ clean, slow, failedAt }: ProofState): string {
+export function cleanRunWords({ clean, slow, failedAt }: CleanRunState): string {
   if (failedAt !== undefined) return `failed at cycle ${failedAt}: not cured.`;
   return `${clean} clean in a row${slow > 0 ? `, ${slow} of them slow` : ''}.`;
 }

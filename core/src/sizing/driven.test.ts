@@ -7,7 +7,7 @@ import { DEFAULT_LIMITS, DRIVEN_WORDS, formatNeed, judge, limitsFor, reasons, si
 const facts = driveFacts(
   [
     take('motorDiameter', 'motorJaws', 6),
-    take('driveDiameter', 'driveJaws', 24.8),
+    take('drivenDiameter', 'drivenJaws', 24.8),
     take('centreDistance', 'shaftToShaft', 38.2),
     take('trayPull', 'scalePull', 2.5),
     take('trayTravel', 'countedTravel', 30),
@@ -15,7 +15,7 @@ const facts = driveFacts(
   FLAT,
 );
 const situation = (driven: Driven) => {
-  const result = situationOf(facts, { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square', driven });
+  const result = situationOf(facts, { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square', driven });
   if (!result.ok) throw new Error(result.problem);
   return result.value;
 };

@@ -1,7 +1,7 @@
 export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread, type Surface } from './limits';
 export {
   judge,
-  otherSurface,
+  idlerSurface,
   type Judgement,
   type Running,
   type Situation,
@@ -12,6 +12,6 @@ export {
 export { DRIVEN_WORDS, formatNeed, limitsFor, type Driven } from './driven';
 export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
-export { schools, type School } from './schools';
+export { rulesOfThumb, type RuleOfThumb } from './rulesOfThumb';
 export { oldBeltFinding, situationOf } from './situation';
 export { cannotGoOn, marginWord, reasons, WEAKNESS_NAMES, ZONE_NAMES } from './words';

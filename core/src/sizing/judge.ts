@@ -4,7 +4,7 @@ import {
   grooveFriction,
   innerPath,
   motorTorqueNmm,
-  othersGripShare,
+  idlersGripShare,
   shaftLoadN,
   slipGrip,
   trayForceN,
@@ -25,17 +25,17 @@ export interface Situation {
   readonly drive?: Drive | undefined;
   /** Diameters that are known although the drive as a whole is not, or with their uncertainty where it is. */
   readonly motorDiameter?: Combined | undefined;
-  readonly driveDiameter?: Combined | undefined;
+  readonly drivenDiameter?: Combined | undefined;
   readonly motorSurface: Surface;
-  readonly driveSurface: Surface;
+  readonly drivenSurface: Surface;
   /** Section of the old belt, which lay in the groove. */
   readonly oldSection?: BeltSection | undefined;
   readonly trayPullN?: Combined | undefined;
   /** What holds the tray while the motor stands; or what the motor has at least. */
   readonly stallPullN?: Combined | undefined;
   readonly stallPullAtLeastN?: number | undefined;
-  /** Surfaces of the further pulleys in their order; null or absent is as the drive pulley's. */
-  readonly otherSurfaces?: ReadonlyArray<Surface | null> | undefined;
+  /** Surfaces of the idlers in their order; null or absent is as the driven pulley's. */
+  readonly idlerSurfaces?: ReadonlyArray<Surface | null> | undefined;
   readonly travelPerTurnMm?: Combined | undefined;
   /** Where speed matters: what is wanted of the driven pulley. */
   readonly speed?: SpeedWanted | undefined;
@@ -74,7 +74,7 @@ export interface Running {
   readonly needAssumed: boolean;
   /** Load of the fresh belt on each shaft. */
   readonly motorLoadN: number;
-  readonly driveLoadN: number;
+  readonly drivenLoadN: number;
   /** What the fresh belt's bush drag leaves of the motor, over the need. */
   readonly motorLeftRatio: number;
   /** Smallest pulley over the section. */
@@ -115,9 +115,9 @@ function strainOnPath(pathMm: number, belt: Belt): { strain: number; thicknessMm
   return { strain, thicknessMm };
 }
 
-/** The surface of a further pulley: its own, or as the drive pulley's. */
-export const otherSurface = (situation: Situation, index: number): Surface =>
-  situation.otherSurfaces?.[index] ?? situation.driveSurface;
+/** The surface of a idler: its own, or as the driven pulley's. */
+export const idlerSurface = (situation: Situation, index: number): Surface =>
+  situation.idlerSurfaces?.[index] ?? situation.drivenSurface;
 
 /**
  * What the standing motor gives at the tray, guide friction included: what held it, and what moves the tray besides. Not
@@ -144,26 +144,26 @@ function run(
   const modulus = youngModulusMpa(limits.hardnessShoreA.best);
   const fitted = fitBelt(drive, belt);
   if (!modulus.ok || !fitted.ok) return undefined;
-  const { motorRadiusMm, driveRadiusMm, thicknessMm, centreLine } = fitted.value;
+  const { motorRadiusMm, drivenRadiusMm, thicknessMm, centreLine } = fitted.value;
   // A string that disagrees with the pulleys moves the path that the belt is judged on, not the pulleys themselves.
   const inner = innerPath(drive);
   const shiftMm = inner.ok ? situation.path.value - inner.value.lengthMm : 0;
   const strain = (centreLine.lengthMm + shiftMm) / (belt.innerLengthMm + Math.PI * belt.thicknessMm) - 1;
-  const others = drive.others ?? [];
-  const [motorWrap = Math.PI, driveWrap = Math.PI, ...otherWraps] = centreLine.wrapsRad;
+  const others = drive.idlers ?? [];
+  const [motorWrap = Math.PI, drivenWrap = Math.PI, ...idlerWraps] = centreLine.wrapsRad;
   const freshPullN = strandPullN(modulus.value, sectionAreaMm2(belt), 1 + strain);
   const relaxedPullN = freshPullN * limits.relaxedShare.best;
   const grip = slipGrip({
     strandPullN: relaxedPullN,
     motorRadiusMm,
-    motorFriction: grooveFriction(drive.motor.groove, limits.friction[situation.motorSurface].best),
-    driveFriction: grooveFriction(drive.drive.groove, limits.friction[situation.driveSurface].best),
+    motorFriction: grooveFriction(drive.motorPulley.groove, limits.friction[situation.motorSurface].best),
+    drivenFriction: grooveFriction(drive.drivenPulley.groove, limits.friction[situation.drivenSurface].best),
     motorWrapRad: motorWrap,
-    driveWrapRad: driveWrap,
-    othersShare: othersGripShare(
+    drivenWrapRad: drivenWrap,
+    idlersShare: idlersGripShare(
       others,
-      otherWraps,
-      others.map((_, index) => limits.friction[otherSurface(situation, index)].best),
+      idlerWraps,
+      others.map((_, index) => limits.friction[idlerSurface(situation, index)].best),
     ),
   });
   const travelPerTurnMm = situation.travelPerTurnMm?.value ?? limits.travelPerTurnMm.best;
@@ -171,8 +171,8 @@ function run(
   const needN = situation.trayPullN?.value ?? limits.trayPullN.best;
   const needTorqueNmm = motorTorqueNmm(needN, gearing);
   const motorLoadN = shaftLoadN(freshPullN, motorWrap);
-  const driveLoadN = shaftLoadN(freshPullN, driveWrap);
-  const radiiMm = [motorRadiusMm, driveRadiusMm, ...others.map((one) => one.bottomDiameterMm / 2 + thicknessMm / 2)];
+  const drivenLoadN = shaftLoadN(freshPullN, drivenWrap);
+  const radiiMm = [motorRadiusMm, drivenRadiusMm, ...others.map((one) => one.bottomDiameterMm / 2 + thicknessMm / 2)];
   const dragMm = limits.bushFriction * limits.shaftRadiusMm * bushShare(radiiMm, centreLine.wrapsRad);
   const heldNmm = situation.stallPullN ? dragMm * limits.heldThroughN.best : 0;
   const stallNmm = motorTorqueNmm(stallForce(situation, needN).value, gearing) + heldNmm;
@@ -190,9 +190,9 @@ function run(
       travelAssumed: situation.travelPerTurnMm === undefined,
       needAssumed: situation.trayPullN === undefined,
       motorLoadN,
-      driveLoadN,
+      drivenLoadN,
       motorLeftRatio: (stallNmm - dragMm * freshPullN) / needTorqueNmm,
-      bendRatio: Math.min(drive.motor.bottomDiameterMm, drive.drive.bottomDiameterMm) / belt.thicknessMm,
+      bendRatio: Math.min(drive.motorPulley.bottomDiameterMm, drive.drivenPulley.bottomDiameterMm) / belt.thicknessMm,
     },
   };
 }
@@ -202,8 +202,8 @@ function gripMargin(situation: Situation, running: Running, strain: number, stra
   // d ln T/dε of the neo-Hookean strand: how much a little path error matters, most where the belt is nearly slack.
   const stretch = 1 + strain;
   const pullRelative = strain > 0 ? (strainStd * (1 + 2 * stretch ** -3)) / (stretch - stretch ** -2) : 9;
-  const surface = running.grip.weaker === 'motor' ? situation.motorSurface : situation.driveSurface;
-  const share = Math.min(running.grip.motorShare, running.grip.driveShare);
+  const surface = running.grip.weaker === 'motor' ? situation.motorSurface : situation.drivenSurface;
+  const share = Math.min(running.grip.motorShare, running.grip.drivenShare);
   // d ln tanh(x/2)/d ln x = x/sinh x, with x = μ′θ got back from the share.
   const x = 2 * Math.atanh(Math.min(share, 1 - 1e-9));
   const frictionRelative = relative(limits.friction[surface]) * (x / Math.sinh(x));

@@ -27,12 +27,12 @@ const situations: fc.Arbitrary<Situation> = fc
       [
         take('section', 'sectionJaws', section),
         take('motorDiameter', 'motorJaws', motor),
-        take('driveDiameter', 'driveJaws', drive),
+        take('drivenDiameter', 'drivenJaws', drive),
         take('centreDistance', 'shaftToShaft', (motor + drive) / 2 + gap),
       ],
-      { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } },
+      { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } },
     );
-    const situation = situationOf(facts, { motorSurface: surface, driveSurface: 'clean', oldShape: 'square' });
+    const situation = situationOf(facts, { motorSurface: surface, drivenSurface: 'clean', oldShape: 'square' });
     if (!situation.ok) throw new Error(situation.problem);
     return situation.value;
   });
@@ -55,10 +55,10 @@ describe('on any drive', () => {
     fc.assert(
       fc.property(situations, (situation) => {
         const belt = square(situation.path.value * 0.92);
-        const clean = judge({ ...situation, motorSurface: 'clean', driveSurface: 'clean' }, belt)?.running;
-        for (const side of ['motorSurface', 'driveSurface'] as const) {
+        const clean = judge({ ...situation, motorSurface: 'clean', drivenSurface: 'clean' }, belt)?.running;
+        for (const side of ['motorSurface', 'drivenSurface'] as const) {
           const oily = judge(
-            { ...situation, motorSurface: 'clean', driveSurface: 'clean', [side]: 'oily' },
+            { ...situation, motorSurface: 'clean', drivenSurface: 'clean', [side]: 'oily' },
             belt,
           )?.running;
           expect(oily?.gripRatio).toBeLessThanOrEqual((clean?.gripRatio ?? 0) + 1e-9);

@@ -58,7 +58,7 @@ export interface Limits {
   readonly rollerTimes: number;
   /** Pulley diameters at the bottom of the groove, where a string is all that was measured. */
   readonly motorDiameterMm: Spread;
-  readonly driveDiameterMm: Spread;
+  readonly drivenDiameterMm: Spread;
   readonly shaftRadiusMm: number;
   readonly bushFriction: number;
   /** Smallest pulley in sections of a solid round belt, below which bending is warned of. */
@@ -90,7 +90,7 @@ export const DEFAULT_LIMITS: Limits = {
   liftTimes: 2,
   rollerTimes: 1.6,
   motorDiameterMm: { best: 5.5, std: 1.4 },
-  driveDiameterMm: { best: 22, std: 5 },
+  drivenDiameterMm: { best: 22, std: 5 },
   shaftRadiusMm: 0.875,
   bushFriction: 0.125,
   bendLeast: 6,

@@ -14,7 +14,7 @@ export function situationOf(
   facts: DriveFacts,
   bench: {
     readonly motorSurface: Surface;
-    readonly driveSurface: Surface;
+    readonly drivenSurface: Surface;
     readonly oldShape: SectionShape;
     readonly others?: ReadonlyArray<{ readonly surface: Surface | null }>;
     readonly limits?: Limits;
@@ -37,9 +37,9 @@ export function situationOf(
     path: facts.path,
     drive: facts.drive,
     motorDiameter: facts.motorDiameter,
-    driveDiameter: facts.driveDiameter,
+    drivenDiameter: facts.drivenDiameter,
     motorSurface: bench.motorSurface,
-    driveSurface: bench.driveSurface,
+    drivenSurface: bench.drivenSurface,
     oldSection: facts.section && {
       shape: bench.oldShape,
       thicknessMm: facts.section.value,
@@ -51,7 +51,7 @@ export function situationOf(
       stallPullAtLeastN: facts.stallPullAtLeastN,
       travelPerTurnMm: facts.trayTravel,
     }),
-    otherSurfaces: bench.others?.map(({ surface }) => surface),
+    idlerSurfaces: bench.others?.map(({ surface }) => surface),
     ...(bench.speed && {
       speed: {
         motorRpm: bench.speed.motorRpm,

@@ -10,13 +10,13 @@ import {
   oldBeltFinding,
   rank,
   reasons,
-  schools,
+  rulesOfThumb,
   situationOf,
   zones,
   type Situation,
 } from '.';
 
-const flat = { crossed: false, motorGroove: { form: 'flat' }, driveGroove: { form: 'flat' } } as const;
+const flat = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
 const take = (measurand: Reading['measurand'], method: string, amount: number): Reading => ({
   id: `${measurand}-${method}`,
   measurand,
@@ -30,12 +30,12 @@ const readings = [
   take('section', 'sectionJaws', 1.2),
   take('oldBelt', 'doubledOuter', 66.4),
   take('motorDiameter', 'motorJaws', 6),
-  take('driveDiameter', 'driveJaws', 24.8),
+  take('drivenDiameter', 'drivenJaws', 24.8),
   take('centreDistance', 'shaftToShaft', 38.2),
 ];
 const facts = driveFacts(readings, flat);
 const situation = (list = readings, motorSurface: Situation['motorSurface'] = 'clean'): Situation => {
-  const result = situationOf(driveFacts(list, flat), { motorSurface, driveSurface: 'clean', oldShape: 'square' });
+  const result = situationOf(driveFacts(list, flat), { motorSurface, drivenSurface: 'clean', oldShape: 'square' });
   if (!result.ok) throw new Error(result.problem);
   return result.value;
 };
@@ -64,7 +64,7 @@ describe('what the motor has', () => {
   });
 });
 
-describe('further pulleys', () => {
+describe('idlers', () => {
   const cam = {
     id: 'o',
     name: 'cam',
@@ -74,12 +74,12 @@ describe('further pulleys', () => {
     groove: { form: 'flat' },
     back: false,
     driven: true,
-    after: 'drive',
+    after: 'driven',
   } as const;
   const withCam = (surface: 'oily' | null, more: Partial<typeof cam> = {}) => {
-    const result = situationOf(driveFacts(readings, { ...flat, others: [{ ...cam, ...more }] }), {
+    const result = situationOf(driveFacts(readings, { ...flat, idlers: [{ ...cam, ...more }] }), {
       motorSurface: 'clean',
-      driveSurface: 'clean',
+      drivenSurface: 'clean',
       oldShape: 'square',
       others: [{ surface }],
     });
@@ -201,38 +201,38 @@ describe('the zones of the ruler', () => {
   });
 });
 
-describe('the schools', () => {
-  const found = schools(facts, situation(), square12);
-  const school = (id: string) => found.find((one) => one.id === id);
+describe('the rulesOfThumb', () => {
+  const found = rulesOfThumb(facts, situation(), square12);
+  const rule = (id: string) => found.find((one) => one.id === id);
   test('a tenth off twice the doubled length aims at 119.5 and buys 120', () => {
-    expect(school('tenthOff')?.aimMm).toBeCloseTo(119.52, 2);
-    expect(school('tenthOff')?.pick?.innerLengthMm).toBe(120);
+    expect(rule('tenthOff')?.aimMm).toBeCloseTo(119.52, 2);
+    expect(rule('tenthOff')?.pick?.innerLengthMm).toBe(120);
   });
   test('one size under the old belt, as read, still slips here', () => {
-    expect(school('oneUnderBelt')?.pick?.innerLengthMm).toBe(128);
-    expect(school('oneUnderBelt')?.judgement?.zone).toBe('slips');
+    expect(rule('oneUnderBelt')?.pick?.innerLengthMm).toBe(128);
+    expect(rule('oneUnderBelt')?.judgement?.zone).toBe('slips');
   });
   test('keeping the old belt is judged as the belt it is', () => {
-    expect(school('keepAndClean')?.judgement?.strain).toBeLessThan(0);
+    expect(rule('keepAndClean')?.judgement?.strain).toBeLessThan(0);
   });
-  test('a school without its reading says what it wants, and buys nothing', () => {
-    expect(school('oneUnderString')?.pick).toBeUndefined();
-    expect(school('oneUnderString')?.remark).toContain('string');
-    expect(schools(driveFacts([], flat), undefined, square12).every(({ pick }) => pick === undefined)).toBe(true);
+  test('a rule without its reading says what it wants, and buys nothing', () => {
+    expect(rule('oneUnderString')?.pick).toBeUndefined();
+    expect(rule('oneUnderString')?.remark).toContain('string');
+    expect(rulesOfThumb(driveFacts([], flat), undefined, square12).every(({ pick }) => pick === undefined)).toBe(true);
   });
 });
 
 test('without a path there is no situation, and an impossible drive says why', () => {
-  const none = situationOf(driveFacts([], flat), { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square' });
+  const none = situationOf(driveFacts([], flat), { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square' });
   expect(!none.ok && none.problem).toContain('Measure the path first');
   const overlap = driveFacts(
     [
       take('motorDiameter', 'motorJaws', 20),
-      take('driveDiameter', 'driveJaws', 24.8),
+      take('drivenDiameter', 'drivenJaws', 24.8),
       take('centreDistance', 'shaftToShaft', 12),
     ],
     flat,
   );
-  const refused = situationOf(overlap, { motorSurface: 'clean', driveSurface: 'clean', oldShape: 'square' });
+  const refused = situationOf(overlap, { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square' });
   expect(!refused.ok && refused.problem).toContain('overlap');
 });

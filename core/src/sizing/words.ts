@@ -71,7 +71,7 @@ export function reasons(judgement: Judgement, driven: Driven = 'tray'): string[]
 }
 
 /** An office band, the stretchiest thing that goes on a pulley, gives about four times its length; nothing gives more. */
-const MOST_STRETCH_RATIO = 4;
+const MAX_STRETCH_RATIO = 4;
 
 /**
  * Says why a belt cannot go on at all, where it cannot: shorter than rubber can be stretched.
@@ -81,6 +81,6 @@ const MOST_STRETCH_RATIO = 4;
  */
 export function cannotGoOn(judgement: Judgement): string | undefined {
   const times = 1 + judgement.strain;
-  if (times <= MOST_STRETCH_RATIO) return undefined;
-  return `It would have to stretch to ${times.toFixed(1)} times its length; even an office band gives up at about ${MOST_STRETCH_RATIO}. Check the size and its unit.`;
+  if (times <= MAX_STRETCH_RATIO) return undefined;
+  return `It would have to stretch to ${times.toFixed(1)} times its length; even an office band gives up at about ${MAX_STRETCH_RATIO}. Check the size and its unit.`;
 }

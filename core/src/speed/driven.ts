@@ -32,13 +32,13 @@ export function drivenSpeed(
 ): Result<DrivenSpeed> {
   const fitted = fitBelt(drive, belt);
   if (!fitted.ok) return fitted;
-  const { strain, motorRadiusMm, driveRadiusMm } = fitted.value;
+  const { strain, motorRadiusMm, drivenRadiusMm } = fitted.value;
   if (strain <= 0) return refuse('The belt hangs: it turns nothing at a speed that can be told.');
   const modulus = youngModulusMpa(rubber.hardnessShoreA);
   if (!modulus.ok) return modulus;
   const stretch = 1 + strain;
   const stiffnessN = (modulus.value / 3) * sectionAreaMm2(belt) * (1 + 2 * stretch ** -3);
-  const creep = rubber.loadTorqueNmm / driveRadiusMm / (stretch * stiffnessN);
-  const ratio = motorRadiusMm / driveRadiusMm;
+  const creep = rubber.loadTorqueNmm / drivenRadiusMm / (stretch * stiffnessN);
+  const ratio = motorRadiusMm / drivenRadiusMm;
   return ok({ rpm: motorRpm * ratio * (1 - creep), creep, ratio });
 }

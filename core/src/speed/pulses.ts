@@ -16,8 +16,8 @@ export interface PulseSpeed {
   readonly flutterPercent: number;
 }
 
-const LEAST_PULSES = 4;
-const MOST_PULSES = 200_000;
+const MIN_PULSES = 4;
+const MAX_PULSES = 200_000;
 /** A gap this many times the usual one lacks a pulse. */
 const GAP = 1.6;
 
@@ -49,10 +49,10 @@ export function readPulses(text: string, unit: TimeUnit, perTurn = 1): Result<Pu
   const read = readTimes(text);
   if (!read.ok) return read;
   const times = read.value.map((time) => time * TIME_UNITS[unit]);
-  if (times.length < LEAST_PULSES * perTurn) {
-    return refuse(`${times.length} times were read; at least ${LEAST_PULSES} turns are wanted.`);
+  if (times.length < MIN_PULSES * perTurn) {
+    return refuse(`${times.length} times were read; at least ${MIN_PULSES} turns are wanted.`);
   }
-  if (times.length > MOST_PULSES) return refuse(`${times.length} times are more than ${MOST_PULSES}. Cut the file.`);
+  if (times.length > MAX_PULSES) return refuse(`${times.length} times are more than ${MAX_PULSES}. Cut the file.`);
   for (let i = 1; i < times.length; i++) {
     if ((times[i] as number) <= (times[i - 1] as number)) {
       return refuse(`Pulse ${i + 1} comes no later than pulse ${i}: the times are out of order. Nothing was taken.`);

@@ -4,8 +4,8 @@ import { innerPath, type Drive } from '../drive';
 import { drivenSpeed, readPulses, strobePath, strobeRing } from '.';
 
 const drive: Drive = {
-  motor: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-  drive: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
+  motorPulley: { bottomDiameterMm: 6, groove: { form: 'flat' } },
+  drivenPulley: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
   centreDistanceMm: 38.2,
   crossed: false,
 };
@@ -29,7 +29,7 @@ describe('speed of the driven pulley', () => {
   /** Two flat pulleys with an unloaded belt that is just not slack, so that nothing thins and nothing creeps. */
   const unloaded = (motorMm: number, driveMm: number, thicknessMm: number, motorRpm: number): number => {
     const pulley = (bottomDiameterMm: number) => ({ bottomDiameterMm, groove: { form: 'flat' } as const });
-    const of = { motor: pulley(motorMm), drive: pulley(driveMm), centreDistanceMm: 2000, crossed: false };
+    const of = { motorPulley: pulley(motorMm), drivenPulley: pulley(driveMm), centreDistanceMm: 2000, crossed: false };
     const path = innerPath(of);
     if (!path.ok) throw new Error(path.problem);
     const found = drivenSpeed(of, belt(path.value.lengthMm * (1 - 1e-6), thicknessMm), motorRpm, {

@@ -13,8 +13,8 @@ export interface StrobeRing {
 }
 
 /** Fewer bars cannot be told from a blur, more cannot be printed. */
-const LEAST_BARS = 3;
-const MOST_BARS = 720;
+const MIN_BARS = 3;
+const MAX_BARS = 720;
 
 /**
  * Bars of a disc that stands still at a speed, under a lamp that flashes at twice the mains frequency: 120·f/rpm,
@@ -25,12 +25,12 @@ const MOST_BARS = 720;
 export function strobeRing(rpm: number, mainsHz: MainsHz): Result<StrobeRing> {
   if (!(rpm > 0)) return refuse('The speed must be more than 0.');
   const bars = Math.round((120 * mainsHz) / rpm);
-  if (bars < LEAST_BARS) {
+  if (bars < MIN_BARS) {
     return refuse(
       `${rpm} rpm would want ${((120 * mainsHz) / rpm).toFixed(1)} bars at ${mainsHz} Hz: too fast for a printed disc. Take the index pulses instead.`,
     );
   }
-  if (bars > MOST_BARS) return refuse(`${rpm} rpm would want ${bars} bars at ${mainsHz} Hz: too many to print.`);
+  if (bars > MAX_BARS) return refuse(`${rpm} rpm would want ${bars} bars at ${mainsHz} Hz: too many to print.`);
   return ok({ mainsHz, bars, rpm: (120 * mainsHz) / bars });
 }
 

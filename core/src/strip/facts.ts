@@ -10,8 +10,8 @@ export const FACTS_OF: Readonly<Record<StepKind, readonly StepFact[]>> = {
   part: ['lookAlikes', 'side'],
   belt: ['turns', 'direction', 'leaves'],
   wire: ['turns', 'direction', 'route', 'leaves'],
-  gear: ['parkedAt', 'mark', 'seenFrom', 'lookAlikes'],
-  moved: ['turns', 'direction', 'seenFrom', 'homes'],
+  gear: ['parkedAt', 'mark', 'viewedFrom', 'lookAlikes'],
+  moved: ['turns', 'direction', 'viewedFrom', 'homes'],
   note: [],
 };
 
@@ -47,7 +47,7 @@ export const FACT_NAMES: Readonly<Record<StepFact, string>> = {
   leaves: 'What it leaves before, or after',
   parkedAt: 'Parked where',
   mark: 'Its mark',
-  seenFrom: 'Seen from where',
+  viewedFrom: 'Seen from where',
   homes: 'How it comes home',
 };
 

@@ -1,4 +1,4 @@
-/** One line of a guide, as it would be typed; at which depth it is reached; and the other school of it, where there is one. */
+/** One line of a guide, as it would be typed; at which depth it is reached; and the other rule of it, where there is one. */
 export interface GuideLine {
   readonly line: string;
   /** Reached only by the deep strip. */

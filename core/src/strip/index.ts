@@ -1,6 +1,6 @@
 export * from './types';
-export { forbidding, isOpen } from './loops';
-export { loopNamed, LOOPS } from './loopKinds';
+export { forbidding, isOpen } from './temporaryChanges';
+export { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
 export { blankStep, driveWords, LIMIT_WORDS, readLine, stepWords, type ReadLine, type StepDraft } from './line';
 export {
   countsOf,
@@ -14,9 +14,9 @@ export {
 } from './layers';
 export { addOrder } from './order';
 export { orderBack, rebuildOf, type RebuildItem } from './rebuild';
-export { roundOff } from './rounds';
-export { applyStrip, EMPTY_STRIP, type StripHappening } from './strip';
+export { openRemoval } from './removals';
+export { applyStrip, EMPTY_STRIP, type StripEventBody } from './strip';
 export { bookedIn, goneBack, mirrored, newStep, offAgain } from './steps';
 export { GUIDES, type GuideLine } from './guides';
 export { factsOf, FACT_NAMES, FACTS_OF, KIND_NAMES, pinOneSide, type Facts } from './facts';
-export { STEP_MINDS } from './minds';
+export { STEP_CAUTIONS } from './cautions';

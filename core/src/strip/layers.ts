@@ -1,4 +1,4 @@
-import { roundOff } from './rounds';
+import { openRemoval } from './removals';
 import type { Step, Strip } from './types';
 
 /** Steps that belong together because they free one thing. */
@@ -52,25 +52,25 @@ export function countsOf({ steps }: Pick<Strip, 'steps'>): Counts {
   const sum = (list: readonly Step[], value: (step: Step) => number): number =>
     list.reduce((total, step) => total + value(step), 0);
   return {
-    out: sum(screws, (step) => roundOff(step)?.off ?? 0),
+    out: sum(screws, (step) => openRemoval(step)?.off ?? 0),
     shouldBe: sum(
-      screws.filter((step) => roundOff(step)),
+      screws.filter((step) => openRemoval(step)),
       ({ count }) => count,
     ),
     missingOnArrival: sum(screws, ({ missing }) => missing),
-    leftOver: sum(screws, ({ rounds }) => {
-      const last = rounds[rounds.length - 1];
+    leftOver: sum(screws, ({ removals }) => {
+      const last = removals[removals.length - 1];
       return last && last.back !== null ? Math.max(0, last.off - last.back) : 0;
     }),
-    plugsOff: steps.filter((step) => step.kind === 'connector' && roundOff(step)).length,
+    plugsOff: steps.filter((step) => step.kind === 'connector' && openRemoval(step)).length,
   };
 }
 
 /** Something that stands between a machine and its being whole, in a sentence. */
 export function leftOvers({ steps, found }: Pick<Strip, 'steps' | 'found'>): string[] {
   return [
-    ...steps.flatMap(({ rounds, number, what }) => {
-      const last = rounds[rounds.length - 1];
+    ...steps.flatMap(({ removals, number, what }) => {
+      const last = removals[removals.length - 1];
       return last && last.back !== null && last.back < last.off
         ? [
             `Of number ${number}, ${what}, ${last.off - last.back} ${last.off - last.back === 1 ? 'is' : 'are'} left over.`,
@@ -94,16 +94,16 @@ export interface LayerCount {
 export const layerCounts = (steps: readonly Step[]): LayerCount[] =>
   layersOf(steps)
     .map(({ name, steps: own }) => {
-      const rounds = own
+      const removals = own
         .filter(({ kind }) => kind === 'fasteners')
-        .flatMap(({ rounds: all }) => {
+        .flatMap(({ removals: all }) => {
           const last = all[all.length - 1];
           return last ? [last] : [];
         });
       return {
         name,
-        off: rounds.reduce((sum, { off }) => sum + off, 0),
-        back: rounds.reduce((sum, { back }) => sum + (back ?? 0), 0),
+        off: removals.reduce((sum, { off }) => sum + off, 0),
+        back: removals.reduce((sum, { back }) => sum + (back ?? 0), 0),
       };
     })
     .filter(({ off }) => off > 0);

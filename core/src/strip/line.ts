@@ -1,11 +1,11 @@
-import { loopNamed, LOOPS } from './loopKinds';
-import type { LoopKind, LoopLimit, Step, StepKind } from './types';
+import { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
+import type { TemporaryChangeKind, ChangeLimit, Step, StepKind } from './types';
 
 /** What one typed line means. */
 export type ReadLine =
   | { readonly type: 'step'; readonly step: StepDraft; readonly echo: string }
-  | { readonly type: 'loop'; readonly kind: LoopKind; readonly words: string; readonly echo: string }
-  | { readonly type: 'moment'; readonly moment: LoopLimit | 'unplugged' | 'lidOff'; readonly echo: string }
+  | { readonly type: 'change'; readonly kind: TemporaryChangeKind; readonly words: string; readonly echo: string }
+  | { readonly type: 'moment'; readonly moment: ChangeLimit | 'unplugged' | 'lidOff'; readonly echo: string }
   | { readonly type: 'found'; readonly what: string; readonly where: string; readonly echo: string }
   | { readonly type: 'again'; readonly number: number; readonly echo: string };
 
@@ -17,7 +17,7 @@ export type StepDraft = Pick<
   | 'line'
   | 'count'
   | 'missing'
-  | 'drive'
+  | 'driverType'
   | 'lengthMm'
   | 'where'
   | 'orientation'
@@ -39,7 +39,7 @@ const NUMBERS: Readonly<Record<string, number>> = {
   ten: 10,
   twelve: 12,
 };
-const MOST_COUNT = 200;
+const MAX_COUNT = 200;
 
 /** Words that say what kind of thing came off. The first kind with a word in the line is the one. */
 const KINDS: ReadonlyArray<readonly [StepKind, readonly string[]]> = [
@@ -106,7 +106,7 @@ export function driveWords(drive: string): string {
 const countOf = (word: string): number | undefined => {
   const plain = /^(\d{1,3})x?$/i.exec(word);
   const count = plain ? Number(plain[1]) : NUMBERS[word.toLowerCase()];
-  return count !== undefined && count >= 1 && count <= MOST_COUNT ? count : undefined;
+  return count !== undefined && count >= 1 && count <= MAX_COUNT ? count : undefined;
 };
 
 /** Takes “one short”, “2 missing” out of the parts of a line. */
@@ -129,7 +129,7 @@ export const blankStep = (kind: StepKind, line: string, more: Partial<StepDraft>
   line,
   count: 1,
   missing: 0,
-  drive: '',
+  driverType: '',
   lengthMm: null,
   where: '',
   orientation: '',
@@ -162,7 +162,7 @@ function fasteners(line: string, words: readonly string[], parts: readonly strin
     what: first === 1 && what === 'screws' ? 'screw' : what,
     count: (first ?? 1) + missing,
     missing,
-    drive:
+    driverType:
       at < 0
         ? ''
         : [driveOf(words[at] ?? '') ?? '', pinned ? 'pinned' : '', soft ? 'soft' : ''].filter(Boolean).join(' '),
@@ -202,7 +202,7 @@ export function stepWords(step: Omit<StepDraft, 'line'>): string {
     step.kind === 'fasteners' || step.kind === 'tabs' ? `${present} ${plural(present, step.what)}` : step.what;
   return [
     head,
-    step.drive && driveWords(step.drive),
+    step.driverType && driveWords(step.driverType),
     step.lengthMm !== null && `${step.lengthMm} mm`,
     step.where && `from ${step.where}`,
     step.orientation,
@@ -222,7 +222,7 @@ const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<ReadLine, { type: 'moment
 ];
 
 /**
- * Reads one typed line as one step, loop, moment or found part. A line that cannot be read is a note, and says so.
+ * Reads one typed line as one step, change, moment or found part. A line that cannot be read is a note, and says so.
  *
  * @returns undefined for an empty line
  * @example readLine('2 hex8 pinned rear corners, one short') // a step: 2 screws, T8 pinned, 1 missing
@@ -244,13 +244,13 @@ export function readLine(typed: string): ReadLine | undefined {
       echo: `Found: ${found[1]}${where && `, ${where}`}. It stays on the left-over list until it has a home.`,
     };
   }
-  const kind = loopNamed(line);
+  const kind = changeNamed(line);
   if (kind) {
     return {
-      type: 'loop',
+      type: 'change',
       kind,
       words: line,
-      echo: `Loop: ${LOOPS[kind].name}. ${LOOPS[kind].closes}, before ${LIMIT_WORDS[LOOPS[kind].before]}.`,
+      echo: `TemporaryChange: ${TEMPORARY_CHANGES[kind].name}. ${TEMPORARY_CHANGES[kind].closes}, before ${LIMIT_WORDS[TEMPORARY_CHANGES[kind].before]}.`,
     };
   }
   const parts = line.split(/\s*[,;]\s*/);
@@ -265,7 +265,7 @@ export function readLine(typed: string): ReadLine | undefined {
 }
 
 /** The limits of loops in words. */
-export const LIMIT_WORDS: Readonly<Record<LoopLimit, string>> = {
+export const LIMIT_WORDS: Readonly<Record<ChangeLimit, string>> = {
   power: 'power',
   lid: 'the lid',
   handBack: 'handing back',

@@ -1,11 +1,11 @@
-import { isOpen } from './loops';
-import { roundOff } from './rounds';
-import type { Loop, Order, Step, Strip } from './types';
+import { isOpen } from './temporaryChanges';
+import { openRemoval } from './removals';
+import type { TemporaryChange, Order, Step, Strip } from './types';
 
 /** One thing to do on the way back. */
 export type RebuildItem =
   | { readonly type: 'step'; readonly step: Step }
-  | { readonly type: 'loop'; readonly loop: Loop }
+  | { readonly type: 'change'; readonly change: TemporaryChange }
   | { readonly type: 'try' };
 
 /**
@@ -34,38 +34,38 @@ export function orderBack(steps: readonly Step[], orders: readonly Order[]): Ste
  * Everything to do on the way back: steps in order, each open loop as soon as it may be closed and before its limit,
  * and a try before the lid.
  *
- * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'loop', 'step', 'try', 'step']
+ * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'change', 'step', 'try', 'step']
  */
-export function rebuildOf({ steps, orders, loops }: Pick<Strip, 'steps' | 'orders' | 'loops'>): RebuildItem[] {
-  const off = steps.filter((step) => step.kind !== 'note' && roundOff(step));
+export function rebuildOf({ steps, orders, temporaryChanges }: Pick<Strip, 'steps' | 'orders' | 'temporaryChanges'>): RebuildItem[] {
+  const off = steps.filter((step) => step.kind !== 'note' && openRemoval(step));
   const back = orderBack(off, orders);
-  const open = loops.filter(isOpen);
+  const open = temporaryChanges.filter(isOpen);
   // The first cover that came off is the lid: its layer is the last to go back.
   const lid = off.find(({ kind }) => kind === 'cover');
   const items: RebuildItem[] = [];
   const closed = new Set<string>();
   const stillOff = new Set(off.map(({ id }) => id));
-  const waits = ({ afterStepId }: Loop): boolean => afterStepId !== null && stillOff.has(afterStepId);
-  const close = (list: readonly Loop[]): void => {
-    for (const loop of list) {
-      if (closed.has(loop.id)) continue;
+  const waits = ({ afterStepId }: TemporaryChange): boolean => afterStepId !== null && stillOff.has(afterStepId);
+  const close = (list: readonly TemporaryChange[]): void => {
+    for (const change of list) {
+      if (closed.has(change.id)) continue;
       // What must end before it comes first, whatever its own limit; circles are refused when they are said.
-      const first = open.filter(({ id }) => id === loop.afterLoopId);
+      const first = open.filter(({ id }) => id === change.afterChangeId);
       if (first.some(waits)) continue;
       close(first);
-      closed.add(loop.id);
-      items.push({ type: 'loop', loop });
+      closed.add(change.id);
+      items.push({ type: 'change', change });
     }
   };
   let tried = false;
   const beforeTheLid = (): void => {
-    close(open.filter((loop) => loop.before === 'power' && !waits(loop)));
+    close(open.filter((change) => change.before === 'power' && !waits(change)));
     if (!tried) items.push({ type: 'try' });
     tried = true;
-    close(open.filter((loop) => loop.before === 'lid' && !waits(loop)));
+    close(open.filter((change) => change.before === 'lid' && !waits(change)));
   };
   // What waited for a step that is back already is next: it was put off only for that.
-  close(open.filter((loop) => loop.afterStepId !== null && !waits(loop)));
+  close(open.filter((change) => change.afterStepId !== null && !waits(change)));
   for (const step of back) {
     if (step === lid) beforeTheLid();
     items.push({ type: 'step', step });

@@ -17,15 +17,15 @@ import {
   readLine,
   rebuildOf,
   stepWords,
-  type Loop,
+  type TemporaryChange,
   type Order,
   type Step,
   type Strip,
-  type StripHappening,
+  type StripEventBody,
 } from '.';
 
 const AT = '2026-01-12T09:00:00Z';
-const apply = (strip: Strip, event: StripHappening): Strip => {
+const apply = (strip: Strip, event: StripEventBody): Strip => {
   const next = applyStrip(strip, event);
   if (!next.ok) throw new Error(next.problem);
   return next.value;
@@ -36,8 +36,8 @@ const typed = (...lines: string[]): Strip =>
     const read = readLine(line);
     if (read?.type === 'step')
       return apply(strip, { type: 'stepPut', step: newStep(strip, read.step, `s${index}`, AT) });
-    if (read?.type === 'loop') {
-      const loop: Loop = {
+    if (read?.type === 'change') {
+      const change: TemporaryChange = {
         id: `l${index}`,
         kind: read.kind,
         words: read.words,
@@ -46,9 +46,9 @@ const typed = (...lines: string[]): Strip =>
         openedAt: AT,
         closedAt: null,
         afterStepId: null,
-        afterLoopId: null,
+        afterChangeId: null,
       };
-      return apply(strip, { type: 'loopPut', loop });
+      return apply(strip, { type: 'temporaryChangePut', change });
     }
     return strip;
   }, EMPTY_STRIP);
@@ -56,12 +56,12 @@ const order = (firstId: string, thenId: string): Order => ({ id: `${firstId}<${t
 
 describe('one line, one step', () => {
   test.each([
-    ['4 ph1 underside', { kind: 'fasteners', count: 4, drive: 'PH1', where: 'underside', missing: 0 }],
+    ['4 ph1 underside', { kind: 'fasteners', count: 4, driverType: 'PH1', where: 'underside', missing: 0 }],
     [
       '2 hex8 pinned rear corners, one short',
-      { kind: 'fasteners', count: 3, missing: 1, drive: 'T8 pinned', where: 'rear corners' },
+      { kind: 'fasteners', count: 3, missing: 1, driverType: 'T8 pinned', where: 'rear corners' },
     ],
-    ['2x ph0 6mm clamp bridge', { kind: 'fasteners', count: 2, drive: 'PH0', lengthMm: 6, where: 'clamp bridge' }],
+    ['2x ph0 6mm clamp bridge', { kind: 'fasteners', count: 2, driverType: 'PH0', lengthMm: 6, where: 'clamp bridge' }],
     [
       'plug 6 grey, stripe to the left',
       { kind: 'connector', what: 'plug 6 grey', orientation: 'stripe to the left', count: 1 },
@@ -78,8 +78,8 @@ describe('one line, one step', () => {
     ['mumble', { kind: 'note', what: 'mumble' }],
   ])('%s', (line, step) => expect(readLine(line)).toMatchObject({ type: 'step', step }));
   test('loops, moments, things found, and what comes off again', () => {
-    expect(readLine('laser pads bridged')).toMatchObject({ type: 'loop', kind: 'laserBridged' });
-    expect(readLine('stop pin out')).toMatchObject({ type: 'loop', kind: 'stopPinOut' });
+    expect(readLine('laser pads bridged')).toMatchObject({ type: 'change', kind: 'laserBridged' });
+    expect(readLine('stop pin out')).toMatchObject({ type: 'change', kind: 'stopPinOut' });
     expect(readLine('power')).toMatchObject({ type: 'moment', moment: 'power' });
     expect(readLine('lid on')).toMatchObject({ type: 'moment', moment: 'lid' });
     expect(readLine('found spring under the tray')).toMatchObject({
@@ -182,20 +182,20 @@ describe('the way back', () => {
   test('loops end on the way: power before the try, the pin after it, the lid last; a plug before its pads', () => {
     const strip = typed('4 ph1 case', 'lid', 'laser pads bridged', 'plug 8, stripe left', 'stop pin out', 'tray out');
     const plugged = apply(strip, {
-      type: 'loopPut',
-      loop: { ...(strip.loops[0] as Loop), afterStepId: 's3' },
+      type: 'temporaryChangePut',
+      change: { ...(strip.temporaryChanges[0] as TemporaryChange), afterStepId: 's3' },
     });
     const words = rebuildOf(plugged).map((item) =>
-      item.type === 'step' ? item.step.what : item.type === 'loop' ? item.loop.words : 'TRY',
+      item.type === 'step' ? item.step.what : item.type === 'change' ? item.change.words : 'TRY',
     );
     expect(words).toEqual(['tray', 'plug 8', 'laser pads bridged', 'TRY', 'stop pin out', 'lid', 'screws']);
   });
   test('what waited for a step is next once that step is back', () => {
     const strip = typed('lid', 'laser pads bridged', 'plug 8', '2 ph0 clamp bridge');
-    const waiting = apply(strip, { type: 'loopPut', loop: { ...(strip.loops[0] as Loop), afterStepId: 's2' } });
+    const waiting = apply(strip, { type: 'temporaryChangePut', change: { ...(strip.temporaryChanges[0] as TemporaryChange), afterStepId: 's2' } });
     const plug = waiting.steps.find(({ id }) => id === 's2') as Step;
     const [first] = rebuildOf(apply(waiting, { type: 'stepPut', step: goneBack(plug, 1) }));
-    expect(first?.type).toBe('loop');
+    expect(first?.type).toBe('change');
   });
   test('every open loop and every step that is off is on the way back exactly once', () => {
     const lines = [
@@ -214,12 +214,12 @@ describe('the way back', () => {
         const strip = typed(...list);
         const items = rebuildOf(strip);
         const ids = items.flatMap((item) =>
-          item.type === 'step' ? [item.step.id] : item.type === 'loop' ? [item.loop.id] : [],
+          item.type === 'step' ? [item.step.id] : item.type === 'change' ? [item.change.id] : [],
         );
-        const wanted = [...strip.steps.filter(({ kind }) => kind !== 'note'), ...strip.loops].map(({ id }) => id);
+        const wanted = [...strip.steps.filter(({ kind }) => kind !== 'note'), ...strip.temporaryChanges].map(({ id }) => id);
         expect([...ids].sort()).toEqual([...wanted].sort());
         const first = items.findIndex((item) => item.type === 'try');
-        const power = items.findLastIndex((item) => item.type === 'loop' && item.loop.before === 'power');
+        const power = items.findLastIndex((item) => item.type === 'change' && item.change.before === 'power');
         if (first >= 0 && power >= 0) expect(power).toBeLessThan(first);
       }),
       { numRuns: 60 },
@@ -232,10 +232,10 @@ describe('screws in and out', () => {
     fc.assert(
       fc.property(
         fc.array(fc.tuple(fc.integer({ min: 1, max: 9 }), fc.nat(9)), { minLength: 1, maxLength: 5 }),
-        (rounds) => {
+        (removals) => {
           let strip = typed('9 ph1 case');
           let there = 9;
-          for (const [index, [, back]] of rounds.entries()) {
+          for (const [index, [, back]] of removals.entries()) {
             const step = strip.steps[0] as Step;
             if (index > 0) {
               strip = apply(strip, { type: 'openedAgain' });
@@ -284,13 +284,13 @@ describe('screws in and out', () => {
 
 describe('loops', () => {
   test('what must end before power forbids the lid and handing back as well', () => {
-    const { loops } = typed('laser bridged', 'stop pin out');
-    const names = (moment: 'power' | 'lid' | 'handBack') => forbidding(loops, moment).map(({ words }) => words);
+    const { temporaryChanges } = typed('laser bridged', 'stop pin out');
+    const names = (moment: 'power' | 'lid' | 'handBack') => forbidding(temporaryChanges, moment).map(({ words }) => words);
     expect(names('power')).toEqual(['laser bridged']);
     expect(names('lid')).toEqual(['laser bridged', 'stop pin out']);
     expect(names('handBack')).toEqual(['laser bridged', 'stop pin out']);
   });
-  const open = (id: string, afterLoopId: string | null = null): Loop => ({
+  const open = (id: string, afterChangeId: string | null = null): TemporaryChange => ({
     id,
     kind: 'own',
     words: id,
@@ -299,7 +299,7 @@ describe('loops', () => {
     openedAt: AT,
     closedAt: null,
     afterStepId: null,
-    afterLoopId,
+    afterChangeId,
   });
   test('a loop ends once, whatever is said of it afterwards and in whatever order', () => {
     const said = fc.record({ id: fc.constantFrom('a', 'b', 'c'), ends: fc.boolean() });
@@ -308,35 +308,35 @@ describe('loops', () => {
         let strip = EMPTY_STRIP;
         const ended = new Set<string>();
         for (const { id, ends } of list) {
-          const next = applyStrip(strip, { type: 'loopPut', loop: { ...open(id), closedAt: ends ? AT : null } });
+          const next = applyStrip(strip, { type: 'temporaryChangePut', change: { ...open(id), closedAt: ends ? AT : null } });
           expect(next.ok).toBe(!ended.has(id));
           if (next.ok) strip = next.value;
           else expect(next.problem).toBe(`“${id}” has ended. Open it anew.`);
           if (ends) ended.add(id);
         }
-        expect(forbidding(strip.loops, 'handBack').some(({ id }) => ended.has(id))).toBe(false);
+        expect(forbidding(strip.temporaryChanges, 'handBack').some(({ id }) => ended.has(id))).toBe(false);
       }),
     );
   });
   test('some end only in an order: the later one waits, on the way back too, and two never wait for each other', () => {
-    let strip = apply(EMPTY_STRIP, { type: 'loopPut', loop: open('levers') });
-    strip = apply(strip, { type: 'loopPut', loop: open('pin', 'levers') });
-    const early = applyStrip(strip, { type: 'loopPut', loop: { ...open('pin', 'levers'), closedAt: AT } });
+    let strip = apply(EMPTY_STRIP, { type: 'temporaryChangePut', change: open('levers') });
+    strip = apply(strip, { type: 'temporaryChangePut', change: open('pin', 'levers') });
+    const early = applyStrip(strip, { type: 'temporaryChangePut', change: { ...open('pin', 'levers'), closedAt: AT } });
     expect(!early.ok && early.problem).toBe('“pin” ends only after “levers”. End that first.');
-    const circle = applyStrip(strip, { type: 'loopPut', loop: open('levers', 'pin') });
+    const circle = applyStrip(strip, { type: 'temporaryChangePut', change: open('levers', 'pin') });
     expect(!circle.ok && circle.problem).toContain('“levers” would wait for itself');
-    const way = rebuildOf({ ...strip, loops: [...strip.loops].reverse() });
-    expect(way.flatMap((item) => (item.type === 'loop' ? [item.loop.id] : []))).toEqual(['levers', 'pin']);
-    strip = apply(strip, { type: 'loopPut', loop: { ...open('levers'), closedAt: AT } });
-    expect(applyStrip(strip, { type: 'loopPut', loop: { ...open('pin', 'levers'), closedAt: AT } }).ok).toBe(true);
+    const way = rebuildOf({ ...strip, temporaryChanges: [...strip.temporaryChanges].reverse() });
+    expect(way.flatMap((item) => (item.type === 'change' ? [item.change.id] : []))).toEqual(['levers', 'pin']);
+    strip = apply(strip, { type: 'temporaryChangePut', change: { ...open('levers'), closedAt: AT } });
+    expect(applyStrip(strip, { type: 'temporaryChangePut', change: { ...open('pin', 'levers'), closedAt: AT } }).ok).toBe(true);
   });
   test('one that waits for a step cannot end while that step is off', () => {
     const strip = typed('plug 6 grey');
     const waiting = { ...open('pads'), afterStepId: 's0' };
-    const early = applyStrip(strip, { type: 'loopPut', loop: { ...waiting, closedAt: AT } });
+    const early = applyStrip(strip, { type: 'temporaryChangePut', change: { ...waiting, closedAt: AT } });
     expect(!early.ok && early.problem).toContain('ends only when number 1, plug 6 grey, is back');
     const back = apply(strip, { type: 'stepPut', step: goneBack(strip.steps[0] as Step, 1) });
-    expect(applyStrip(back, { type: 'loopPut', loop: { ...waiting, closedAt: AT } }).ok).toBe(true);
+    expect(applyStrip(back, { type: 'temporaryChangePut', change: { ...waiting, closedAt: AT } }).ok).toBe(true);
   });
 });
 

@@ -1,26 +1,26 @@
 import { ok, refuse, type Result } from '../units';
-import { roundOff } from './rounds';
-import { isOpen } from './loops';
+import { openRemoval } from './removals';
+import { isOpen } from './temporaryChanges';
 import { addOrder } from './order';
-import type { FoundPart, GearTrial, Loop, Order, Park, Step, Strip } from './types';
+import type { FoundPart, GearTrial, TemporaryChange, Order, Park, Step, Strip } from './types';
 
 export const EMPTY_STRIP: Strip = {
   steps: [],
   lastNumber: 0,
   opening: 1,
-  loops: [],
+  temporaryChanges: [],
   orders: [],
   found: [],
   gearTrials: [],
   park: null,
 };
 
-/** What can happen to a strip. */
-export type StripHappening =
+/** What can recordEvent to a strip. */
+export type StripEventBody =
   | { readonly type: 'stepPut'; readonly step: Step; readonly beforeId?: string }
   | { readonly type: 'stepRemoved'; readonly stepId: string }
   | { readonly type: 'openedAgain' }
-  | { readonly type: 'loopPut'; readonly loop: Loop }
+  | { readonly type: 'temporaryChangePut'; readonly change: TemporaryChange }
   | { readonly type: 'orderSaid'; readonly order: Order }
   | { readonly type: 'orderRemoved'; readonly orderId: string }
   | { readonly type: 'foundPut'; readonly found: FoundPart }
@@ -41,11 +41,11 @@ const without = <T extends { readonly id: string }>(list: readonly T[], gone: st
   list.filter(({ id }) => id !== gone);
 
 /**
- * The strip after one happening. A number once given is never given to another step, and a loop ends once.
+ * The strip after one body. A number once given is never given to another step, and a loop ends once.
  *
  * @returns the strip, or a sentence
  */
-export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
+export function applyStrip(strip: Strip, event: StripEventBody): Result<Strip> {
   switch (event.type) {
     case 'stepPut': {
       const { step } = event;
@@ -55,7 +55,7 @@ export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
         return refuse(`Number ${step.number} was given before; the next is ${strip.lastNumber + 1}.`);
       }
       if (step.missing > step.count) return refuse('More are missing than there should be.');
-      const impossible = step.rounds.find(({ off, back }) => back !== null && back > off);
+      const impossible = step.removals.find(({ off, back }) => back !== null && back > off);
       if (impossible) {
         return refuse(
           `${impossible.off} came off, so ${impossible.back} cannot go back. Book in what was never logged as a step of its own.`,
@@ -72,15 +72,15 @@ export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
         ...strip,
         steps: without(strip.steps, event.stepId),
         orders: strip.orders.filter(({ firstId, thenId }) => firstId !== event.stepId && thenId !== event.stepId),
-        loops: strip.loops.map((loop) => (loop.afterStepId === event.stepId ? { ...loop, afterStepId: null } : loop)),
+        temporaryChanges: strip.temporaryChanges.map((change) => (change.afterStepId === event.stepId ? { ...change, afterStepId: null } : change)),
       });
     case 'openedAgain':
       return ok({ ...strip, opening: strip.opening + 1 });
-    case 'loopPut': {
-      const old = strip.loops.find(({ id }) => id === event.loop.id);
+    case 'temporaryChangePut': {
+      const old = strip.temporaryChanges.find(({ id }) => id === event.change.id);
       if (old && old.closedAt !== null) return refuse(`“${old.words}” has ended. Open it anew.`);
-      const early = loopWaits(strip, event.loop);
-      return early ? refuse(early) : ok({ ...strip, loops: upsert(strip.loops, event.loop) });
+      const early = changeWaits(strip, event.change);
+      return early ? refuse(early) : ok({ ...strip, temporaryChanges: upsert(strip.temporaryChanges, event.change) });
     }
     case 'orderSaid': {
       const orders = addOrder(strip.orders, event.order, strip.steps);
@@ -99,19 +99,19 @@ export function applyStrip(strip: Strip, event: StripHappening): Result<Strip> {
   }
 }
 
-/** Why a loop cannot be said yet, where it cannot: it waits for a step or another loop, or the two wait for each other. */
-function loopWaits({ steps, loops }: Strip, loop: Loop): string | undefined {
-  const open = loops.filter((one) => one.id !== loop.id && isOpen(one));
-  // Round and round: each step of the walk is one loop that is still open.
-  for (let at = loop.afterLoopId, left = loops.length; at !== null && left >= 0; left--) {
-    if (at === loop.id) return `“${loop.words}” would wait for itself. Say the order the other way round.`;
-    at = open.find(({ id }) => id === at)?.afterLoopId ?? null;
+/** Why a loop cannot be said yet, where it cannot: it waits for a step or another change, or the two wait for each other. */
+function changeWaits({ steps, temporaryChanges }: Strip, change: TemporaryChange): string | undefined {
+  const open = temporaryChanges.filter((one) => one.id !== change.id && isOpen(one));
+  // Removal and round: each step of the walk is one loop that is still open.
+  for (let at = change.afterChangeId, left = temporaryChanges.length; at !== null && left >= 0; left--) {
+    if (at === change.id) return `“${change.words}” would wait for itself. Say the order the other way round.`;
+    at = open.find(({ id }) => id === at)?.afterChangeId ?? null;
   }
-  if (loop.closedAt === null) return undefined;
-  const step = steps.find(({ id }) => id === loop.afterStepId);
-  if (step && roundOff(step)) {
-    return `“${loop.words}” ends only when number ${step.number}, ${step.what}, is back. Say that first, on Rebuild.`;
+  if (change.closedAt === null) return undefined;
+  const step = steps.find(({ id }) => id === change.afterStepId);
+  if (step && openRemoval(step)) {
+    return `“${change.words}” ends only when number ${step.number}, ${step.what}, is back. Say that first, on Rebuild.`;
   }
-  const first = open.find(({ id }) => id === loop.afterLoopId);
-  return first && `“${loop.words}” ends only after “${first.words}”. End that first.`;
+  const first = open.find(({ id }) => id === change.afterChangeId);
+  return first && `“${change.words}” ends only after “${first.words}”. End that first.`;
 }

@@ -31,13 +31,13 @@ export const STEP_FACTS = [
   'leaves',
   'parkedAt',
   'mark',
-  'seenFrom',
+  'viewedFrom',
   'homes',
 ] as const;
 export type StepFact = (typeof STEP_FACTS)[number];
 
 /** One time that a step was off: a machine may be opened several times. */
-export interface Round {
+export interface Removal {
   readonly opening: number;
   /** How many came off this time. */
   readonly off: number;
@@ -61,7 +61,7 @@ export interface Step {
   /** How many were missing on arrival. */
   readonly missing: number;
   /** The drive of a fastener as the trade writes it: PH1, T8 pinned. Empty elsewhere. */
-  readonly drive: string;
+  readonly driverType: string;
   /** Length under the head of a fastener, where it was looked at. */
   readonly lengthMm: number | null;
   readonly where: string;
@@ -73,14 +73,14 @@ export interface Step {
   readonly leaveAlone: string;
   readonly notNextTime: string;
   readonly pictureIds: readonly string[];
-  readonly rounds: readonly Round[];
+  readonly removals: readonly Removal[];
 }
 
 /** The latest moment at which a loop may still be open. */
-export const LOOP_LIMITS = ['power', 'lid', 'handBack'] as const;
-export type LoopLimit = (typeof LOOP_LIMITS)[number];
+export const CHANGE_LIMITS = ['power', 'lid', 'handBack'] as const;
+export type ChangeLimit = (typeof CHANGE_LIMITS)[number];
 
-export const LOOP_KINDS = [
+export const TEMPORARY_CHANGE_KINDS = [
   'laserBridged',
   'stopPinOut',
   'transportLockOff',
@@ -94,22 +94,22 @@ export const LOOP_KINDS = [
   'noBelt',
   'own',
 ] as const;
-export type LoopKind = (typeof LOOP_KINDS)[number];
+export type TemporaryChangeKind = (typeof TEMPORARY_CHANGE_KINDS)[number];
 
 /** A temporary state that must end: the thing most often forgotten. */
-export interface Loop {
+export interface TemporaryChange {
   readonly id: string;
-  readonly kind: LoopKind;
+  readonly kind: TemporaryChangeKind;
   readonly words: string;
   /** What closes it. */
   readonly closes: string;
-  readonly before: LoopLimit;
+  readonly before: ChangeLimit;
   readonly openedAt: string;
   readonly closedAt: string | null;
   /** The step that must be back before it may be closed, where there is one: the plug before its pads. */
   readonly afterStepId: string | null;
   /** The loop that must have ended before this one may, where some close only in an order. */
-  readonly afterLoopId: string | null;
+  readonly afterChangeId: string | null;
 }
 
 /** “This before that” on the way back. */
@@ -132,7 +132,7 @@ export interface FoundPart {
 }
 
 /** One trial of a gear's tooth: how it was set and what it did. */
-export const GEAR_ENDS = ['notSaid', 'in', 'out'] as const;
+export const GEAR_ENDS = ['unknown', 'in', 'out'] as const;
 export const GEAR_RESULTS = ['right', 'slow', 'error', 'liftShort', 'uneven'] as const;
 export interface GearTrial {
   readonly id: string;
@@ -161,7 +161,7 @@ export interface Strip {
   readonly lastNumber: number;
   /** Counted from 1. */
   readonly opening: number;
-  readonly loops: readonly Loop[];
+  readonly temporaryChanges: readonly TemporaryChange[];
   readonly orders: readonly Order[];
   readonly found: readonly FoundPart[];
   readonly gearTrials: readonly GearTrial[];

@@ -1,4 +1,4 @@
-import { mayBeginProof } from '../proving';
+import { mayBeginCleanRun } from '../proving';
 import { applyStrip, EMPTY_STRIP } from '../strip';
 import { ok, refuse, type Result } from '../units';
 import type { TicketEvent } from './events';
@@ -19,13 +19,13 @@ export function newDrive(id: string, name: string): DriveRecord {
     codes: [],
     crossed: false,
     motorGroove: { form: 'flat', veeAngleDeg: null },
-    driveGroove: { form: 'flat', veeAngleDeg: null },
+    drivenGroove: { form: 'flat', veeAngleDeg: null },
     motorSurface: 'clean',
-    driveSurface: 'clean',
+    drivenSurface: 'clean',
     oldShape: 'square',
-    others: [],
+    idlers: [],
     speed: null,
-    ownerWish: 'notSaid',
+    ownerWish: 'unknown',
     readings: [],
     tries: [],
   };
@@ -91,13 +91,13 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
       openedAt: event.at,
       closedAt: null,
       closedDespite: '',
-      waiting: { for: 'hands', what: '' },
+      waiting: { for: 'nothing', what: '' },
       stations: eachStation('open'),
       notes: eachStation(''),
       drives: [newDrive(event.driveId, 'A')],
       cycles: [],
       treatments: [],
-      proofs: [],
+      cleanRuns: [],
       checks: [],
       timings: [],
       rechecks: [],
@@ -192,17 +192,17 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
     case 'offerRemoved':
       return ok({ ...ticket, offers: without(ticket.offers, event.offerId) });
     case 'cycleLogged':
-      if (event.cycle.proofId !== null && !ticket.proofs.some(({ id }) => id === event.cycle.proofId)) {
-        return refuse('The cycle belongs to a proof that was never begun.');
+      if (event.cycle.cleanRunId !== null && !ticket.cleanRuns.some(({ id }) => id === event.cycle.cleanRunId)) {
+        return refuse('The cycle belongs to a clean run that was never begun.');
       }
       return ok({ ...ticket, cycles: [...ticket.cycles, event.cycle] });
     case 'treatmentRecorded':
       return ok({ ...ticket, treatments: [...ticket.treatments, event.treatment] });
-    case 'proofBegun':
-      if (!mayBeginProof(ticket.proofs, ticket.treatments)) {
-        return refuse('A new proof begins only after something was done about the fault: record the treatment first.');
+    case 'cleanRunBegun':
+      if (!mayBeginCleanRun(ticket.cleanRuns, ticket.treatments)) {
+        return refuse('A new clean run begins only after something was done about the fault: record the treatment first.');
       }
-      return ok({ ...ticket, proofs: [...ticket.proofs, event.proof] });
+      return ok({ ...ticket, cleanRuns: [...ticket.cleanRuns, event.cleanRun] });
     case 'stationMarked':
       return ok({ ...ticket, stations: { ...ticket.stations, [event.station]: event.mark } });
     case 'noteWritten':
@@ -240,7 +240,7 @@ export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Resu
     case 'stepPut':
     case 'stepRemoved':
     case 'openedAgain':
-    case 'loopPut':
+    case 'temporaryChangePut':
     case 'orderSaid':
     case 'orderRemoved':
     case 'foundPut':

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { opening, reading, recordOf } from '../../fixtures/sample';
-import { append, carryOver, knownFrom, openRecord, recheckTargets, type Happening, type Ticket } from '.';
+import { append, carryOver, knownFrom, openRecord, recheckTargets, type EventBody, type Ticket } from '.';
 
-const mechanism = (driveId: string, name: string): Happening => ({
+const mechanism = (driveId: string, name: string): EventBody => ({
   type: 'driveChanged',
   driveId,
   changes: { mechanism: name, normal: 'says “no disc” when empty', codes: [{ code: 'E3', meaning: 'not home' }] },
@@ -13,7 +13,7 @@ const past = recordOf([
   { type: 'readingTaken', driveId: 'drive-a', reading: reading('r1', 'motorDiameter', 'motorJaws', 6) },
   { type: 'readingTaken', driveId: 'drive-a', reading: reading('r2', 'oldBelt', 'doubledOuter', 66.4) },
 ]).ticket;
-const carried = (list: readonly Happening[]): Ticket => {
+const carried = (list: readonly EventBody[]): Ticket => {
   const opened = openRecord({ ...(opening as object), ticketId: 'new', id: 'e0', at: '2026-02-01T09:00:00Z' } as never);
   if (!opened.ok) throw new Error(opened.problem);
   let count = 0;
@@ -58,7 +58,7 @@ describe('starting from a past ticket', () => {
 });
 
 describe('after a treatment', () => {
-  const treated: readonly Happening[] = [
+  const treated: readonly EventBody[] = [
     opening,
     { type: 'driveAdded', driveId: 'drive-b', name: 'B' },
     { type: 'treatmentRecorded', treatment: { id: 'h1', at: '2026-01-12T10:00:00Z', what: 'belt A renewed' } },
@@ -68,12 +68,12 @@ describe('after a treatment', () => {
     expect(recheckTargets(recordOf(treated).ticket).map(({ of }) => of)).toEqual(['k1', 'drive-a', 'drive-b']);
   });
   test('a second treatment asks all of it again', () => {
-    const list: readonly Happening[] = [
+    const list: readonly EventBody[] = [
       ...treated,
       { type: 'recheckPut', recheck: { treatmentId: 'h1', of: 'drive-b', result: 'fine' } },
     ];
-    const result = (happenings: readonly Happening[]) =>
-      recheckTargets(recordOf(happenings).ticket).find(({ of }) => of === 'drive-b')?.result;
+    const result = (bodies: readonly EventBody[]) =>
+      recheckTargets(recordOf(bodies).ticket).find(({ of }) => of === 'drive-b')?.result;
     expect(result(list)).toBe('fine');
     expect(
       result([

@@ -1,9 +1,9 @@
 import type { Measurand } from '../measuring';
-import type { Happening } from './events';
+import type { EventBody } from './events';
 import type { DriveRecord, Ticket } from './types';
 
 /** What belongs to the mechanism rather than to the machine: it does not stretch, so it may be carried over. */
-const CARRIED: readonly Measurand[] = ['motorDiameter', 'driveDiameter', 'centreDistance', 'trayTravel', 'trayPull'];
+const CARRIED: readonly Measurand[] = ['motorDiameter', 'drivenDiameter', 'centreDistance', 'trayTravel', 'trayPull'];
 
 /** What a past ticket knows that this one does not, in a few words each. */
 export interface KnownFrom {
@@ -45,14 +45,14 @@ export function knownFrom(past: Ticket): KnownFrom {
  * @param newId gives a fresh id each time
  * @example carryOver(past, ticket, nanoid).length // 5
  */
-export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): Happening[] {
+export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): EventBody[] {
   const letters = new Set(ticket.drives.map(({ name }) => name));
   const letterFor = (wanted: string): string => {
     const letter = [wanted, ...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((one) => !letters.has(one)) ?? wanted;
     letters.add(letter);
     return letter;
   };
-  return past.drives.filter(knows).flatMap((known): Happening[] => {
+  return past.drives.filter(knows).flatMap((known): EventBody[] => {
     const here = drivePartner(ticket, known);
     const driveId = here?.id ?? newId();
     const changes = {
@@ -63,9 +63,9 @@ export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): Ha
       ...((here?.readings.length ?? 0) === 0 && {
         crossed: known.crossed,
         motorGroove: known.motorGroove,
-        driveGroove: known.driveGroove,
+        drivenGroove: known.drivenGroove,
         oldShape: known.oldShape,
-        ...(known.others.length > 0 && { others: known.others }),
+        ...(known.idlers.length > 0 && { others: known.idlers }),
         ...(known.speed && { speed: known.speed }),
       }),
     };

@@ -36,16 +36,16 @@ export function eventPlace(event: TicketEvent): EventPlace {
     case 'tryLabelled':
       return { station: 'size', driveId: event.driveId };
     case 'cycleLogged':
-      return { station: event.cycle.proofId === null ? 'takeIn' : 'prove' };
+      return { station: event.cycle.cleanRunId === null ? 'takeIn' : 'prove' };
     case 'treatmentRecorded':
-    case 'proofBegun':
+    case 'cleanRunBegun':
     case 'checkPut':
     case 'recheckPut':
       return { station: 'prove' };
     case 'stepPut':
-      return { station: event.step.rounds.some(({ back }) => back !== null) ? 'rebuild' : 'strip' };
-    case 'loopPut':
-      return { station: event.loop.closedAt === null ? 'strip' : 'rebuild' };
+      return { station: event.step.removals.some(({ back }) => back !== null) ? 'rebuild' : 'strip' };
+    case 'temporaryChangePut':
+      return { station: event.change.closedAt === null ? 'strip' : 'rebuild' };
     case 'stepRemoved':
     case 'openedAgain':
     case 'foundPut':
@@ -98,9 +98,9 @@ const DETAIL_NAMES: Readonly<Record<string, string>> = {
   codes: 'error codes',
   crossed: 'crossed belt',
   motorGroove: 'motor pulley’s groove',
-  driveGroove: 'drive pulley’s groove',
+  drivenGroove: 'driven pulley’s groove',
   motorSurface: 'motor pulley’s surface',
-  driveSurface: 'drive pulley’s surface',
+  drivenSurface: 'driven pulley’s surface',
   oldShape: 'old belt’s shape',
   others: 'other pulleys',
   speed: 'speed wanted',
@@ -124,7 +124,7 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
     case 'detailsChanged':
       return `${changed(event.changes)} changed`;
     case 'waitingChanged':
-      return `waits for ${event.waiting.for === 'hands' ? 'a hand' : `the ${event.waiting.for}`}`;
+      return `waits for ${event.waiting.for === 'nothing' ? 'a hand' : `the ${event.waiting.for}`}`;
     case 'complaintPut':
       return `complaint “${event.complaint.words}”`;
     case 'complaintRemoved':
@@ -156,7 +156,7 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
     case 'discRemoved':
       return 'a disc taken out of the list';
     case 'checkPut':
-      return `a proof marked ${CHECK_STATE_NAMES[event.check.state]}`;
+      return `a clean run marked ${CHECK_STATE_NAMES[event.check.state]}`;
     case 'timingPut':
       return `timed, ${event.timing.what}`;
     case 'timingRemoved':
@@ -164,8 +164,8 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
     case 'recheckPut':
       return 'looked at again after a treatment';
     case 'stepPut': {
-      const { number, what, rounds } = event.step;
-      const last = rounds[rounds.length - 1];
+      const { number, what, removals } = event.step;
+      const last = removals[removals.length - 1];
       const how = last ? (last.back === null ? 'off' : 'back') : 'noted';
       return number === 0 ? `note “${what}”` : `${number} ${what}, ${how}`;
     }
@@ -173,8 +173,8 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return 'a step taken out';
     case 'openedAgain':
       return 'opened once more';
-    case 'loopPut':
-      return event.loop.closedAt === null ? `loop: ${event.loop.words}` : `ended: ${event.loop.words}`;
+    case 'temporaryChangePut':
+      return event.change.closedAt === null ? `change: ${event.change.words}` : `ended: ${event.change.words}`;
     case 'orderSaid':
       return 'this before that';
     case 'orderRemoved':
@@ -203,8 +203,8 @@ export function describeEvent(event: TicketEvent, ticket: Ticket, unit: LengthUn
       return `cycle, ${ACTION_NAMES[event.cycle.action]} ${RESULT_NAMES[event.cycle.result]}`;
     case 'treatmentRecorded':
       return `treatment: ${event.treatment.what}`;
-    case 'proofBegun':
-      return 'proof begun';
+    case 'cleanRunBegun':
+      return 'clean run begun';
     case 'stationMarked':
       return `${STATION_NAMES[event.station]} marked ${MARK_NAMES[event.mark]}`;
     case 'noteWritten':

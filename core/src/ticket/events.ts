@@ -1,7 +1,7 @@
 import type { Reading } from '../measuring';
-import type { Timer } from '../planning';
-import type { StripHappening } from '../strip';
-import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
+import type { Timer } from '../timers';
+import type { StripEventBody } from '../strip';
+import type { Check, Cycle, CleanRun, Recheck, Timing, Treatment } from '../proving';
 import type {
   AfterUnplugging,
   CauseVerdict,
@@ -39,18 +39,18 @@ export type DriveSettings = Pick<
   | 'codes'
   | 'crossed'
   | 'motorGroove'
-  | 'driveGroove'
+  | 'drivenGroove'
   | 'motorSurface'
-  | 'driveSurface'
+  | 'drivenSurface'
   | 'oldShape'
-  | 'others'
+  | 'idlers'
   | 'speed'
   | 'ownerWish'
 >;
 
-/** Everything that can happen to a ticket, at the size of a gesture. */
-export type Happening =
-  | StripHappening
+/** Everything that can recordEvent to a ticket, at the size of a gesture. */
+export type EventBody =
+  | StripEventBody
   | {
       readonly type: 'ticketOpened';
       readonly ticketId: string;
@@ -87,7 +87,7 @@ export type Happening =
   | { readonly type: 'offerRemoved'; readonly offerId: string }
   | { readonly type: 'cycleLogged'; readonly cycle: Cycle }
   | { readonly type: 'treatmentRecorded'; readonly treatment: Treatment }
-  | { readonly type: 'proofBegun'; readonly proof: Proof }
+  | { readonly type: 'cleanRunBegun'; readonly cleanRun: CleanRun }
   | { readonly type: 'stationMarked'; readonly station: StationId; readonly mark: StationMark }
   | { readonly type: 'noteWritten'; readonly station: StationId; readonly text: string }
   | { readonly type: 'driveAdded'; readonly driveId: string; readonly name: string }
@@ -115,5 +115,5 @@ export type Happening =
   | { readonly type: 'undone'; readonly eventId: string }
   | { readonly type: 'redone'; readonly eventId: string };
 
-export type TicketEvent = Happening & Stamp;
-export type EventType = Happening['type'];
+export type TicketEvent = EventBody & Stamp;
+export type EventType = EventBody['type'];

@@ -1,6 +1,6 @@
 export * from './arrival';
 export * from './types';
-export type { Details, DriveSettings, EventType, Happening, TicketEvent } from './events';
+export type { Details, DriveSettings, EventType, EventBody, TicketEvent } from './events';
 export { applyEvent, newComplaint, newDrive } from './apply';
 export {
   append,

@@ -48,7 +48,7 @@ export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   oldBelt: 'old belt',
   stringPath: 'path, by string',
   motorDiameter: 'motor pulley',
-  driveDiameter: 'drive pulley',
+  drivenDiameter: 'driven pulley',
   centreDistance: 'centre distance',
   trayTravel: 'tray travel per turn',
   trayPull: 'tray pull',

@@ -1,16 +1,16 @@
 import { expect, test } from 'vitest';
 import { opening, reading, recordOf } from '../../fixtures/sample';
-import { predictedPull, type Happening, type Try } from '.';
+import { predictedPull, type EventBody, type Try } from '.';
 
 const DRIVE = 'drive-a';
-const taken = (...list: Parameters<typeof reading>[]): Happening[] =>
+const taken = (...list: Parameters<typeof reading>[]): EventBody[] =>
   list.map((one) => ({ type: 'readingTaken', driveId: DRIVE, reading: reading(...one) }));
 const BOOTH = taken(
   ['m', 'motorDiameter', 'motorJaws', 6],
-  ['d', 'driveDiameter', 'driveJaws', 24.8],
+  ['d', 'drivenDiameter', 'drivenJaws', 24.8],
   ['c', 'centreDistance', 'shaftToShaft', 38.2],
 );
-const fitted = (id: string, innerLengthMm: number, verdict: Try['verdict']): Happening => ({
+const fitted = (id: string, innerLengthMm: number, verdict: Try['verdict']): EventBody => ({
   type: 'tryLogged',
   driveId: DRIVE,
   try: {
@@ -21,12 +21,12 @@ const fitted = (id: string, innerLengthMm: number, verdict: Try['verdict']): Hap
     innerLengthMm,
     source: '',
     label: '',
-    because: 'notSaid',
+    because: 'unknown',
     verdict,
     note: '',
   },
 });
-const predicted = (...happenings: Happening[]) => predictedPull(recordOf([opening, ...happenings]).ticket);
+const predicted = (...bodies: EventBody[]) => predictedPull(recordOf([opening, ...bodies]).ticket);
 
 test('the pull at which the fitted belt should let go; a shorter one holds harder', () => {
   const long = predicted(...BOOTH, fitted('t1', 116, 'right'));

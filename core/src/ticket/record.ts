@@ -4,7 +4,7 @@ import type { TicketEvent } from './events';
 import type { Ticket } from './types';
 
 export const TICKET_FORMAT = 'loose-pulley/ticket';
-export const TICKET_VERSION = 3;
+export const TICKET_VERSION = 4;
 
 /** What is kept of a ticket: its events, and the ticket they give. */
 export interface TicketRecord {

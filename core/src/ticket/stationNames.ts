@@ -13,7 +13,7 @@ export const COMPLAINT_STATE_NAMES: Readonly<Record<ComplaintState, string>> = {
 };
 
 export const CHECK_STATE_NAMES: Readonly<Record<CheckState, string>> = {
-  blank: 'blank',
+  notDone: 'not done',
   shown: 'shown',
   failed: 'failed',
   notShown: 'not shown',
@@ -59,7 +59,7 @@ export const OFFER_NAMES: Readonly<Record<Offer['answer'], string>> = {
 };
 
 export const FITTED_BECAUSE_NAMES: Readonly<Record<FittedBecause, string>> = {
-  notSaid: 'not said',
+  unknown: 'not said',
   failed: 'the old one failed',
   preventive: 'before it fails',
   pair: 'the other of a pair',

@@ -25,7 +25,7 @@ export interface TicketSummary {
   /** Where it lies and what is awaited, while it is parked in pieces. */
   readonly parked: { readonly lies: string; readonly awaited: string } | null;
   /** Temporary states that are still open. */
-  readonly loops: readonly string[];
+  readonly temporaryChanges: readonly string[];
   /** Every picture that the ticket ever named: what the picture store keeps for it. */
   readonly pictures: readonly string[];
   /** First drive, for its small drawing; absent while not measured. */
@@ -53,8 +53,8 @@ export function factsOf(drive: DriveRecord): DriveFacts {
   return driveFacts(drive.readings, {
     crossed: drive.crossed,
     motorGroove: grooveOf(drive.motorGroove),
-    driveGroove: grooveOf(drive.driveGroove),
-    others: drive.others.map((one) => ({
+    drivenGroove: grooveOf(drive.drivenGroove),
+    idlers: drive.idlers.map((one) => ({
       name: one.name,
       xMm: one.xMm,
       yMm: one.yMm,
@@ -102,12 +102,12 @@ export function summarise(record: TicketRecord): TicketSummary {
     driveCount: ticket.drives.length,
     mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
     parked: ticket.strip.park && { lies: ticket.strip.park.lies, awaited: ticket.strip.park.awaited },
-    loops: ticket.strip.loops.filter(({ closedAt }) => closedAt === null).map(({ words }) => words),
+    temporaryChanges: ticket.strip.temporaryChanges.filter(({ closedAt }) => closedAt === null).map(({ words }) => words),
     pictures: picturesNamed(record),
     ...(drive && {
       sketch: {
-        motorMm: drive.motor.bottomDiameterMm,
-        driveMm: drive.drive.bottomDiameterMm,
+        motorMm: drive.motorPulley.bottomDiameterMm,
+        driveMm: drive.drivenPulley.bottomDiameterMm,
         centreMm: drive.centreDistanceMm,
         crossed: drive.crossed,
         slack: (finding?.slack ?? false) && !ticket.drives[0]?.tries.some(({ verdict }) => verdict === 'right'),

@@ -11,12 +11,12 @@ import {
   summarise,
   timeline,
   undoTarget,
-  type Happening,
+  type EventBody,
   type TicketRecord,
 } from '.';
 
-const then = (record: TicketRecord, happening: Happening, id: string, gesture?: string): TicketRecord => {
-  const next = append(record, { ...happening, id, at: '2026-02-01T10:00:00Z', ...(gesture && { gesture }) });
+const then = (record: TicketRecord, body: EventBody, id: string, gesture?: string): TicketRecord => {
+  const next = append(record, { ...body, id, at: '2026-02-01T10:00:00Z', ...(gesture && { gesture }) });
   if (!next.ok) throw new Error(next.problem);
   return next.value;
 };
@@ -24,7 +24,7 @@ const undo = (record: TicketRecord, id: string) =>
   then(record, { type: 'undone', eventId: undoTarget(record)?.id ?? '' }, id);
 const redo = (record: TicketRecord, id: string) =>
   then(record, { type: 'redone', eventId: redoTarget(record)?.id ?? '' }, id);
-const note = (text: string): Happening => ({ type: 'noteWritten', station: 'find', text });
+const note = (text: string): EventBody => ({ type: 'noteWritten', station: 'find', text });
 
 test('the snapshot is what the events give, for one of everything', () => {
   const record = recordOf(everything);
@@ -36,21 +36,21 @@ test('the snapshot is what the events give, for one of everything', () => {
 });
 
 describe('undo', () => {
-  const happenings: fc.Arbitrary<Happening> = fc.oneof(
+  const bodies: fc.Arbitrary<EventBody> = fc.oneof(
     fc.string().map(note),
     fc
       .constantFrom('open' as const, 'done' as const, 'notNeeded' as const)
-      .map((mark): Happening => ({ type: 'stationMarked', station: 'clean', mark })),
-    fc.integer({ min: 1, max: 4 }).map((n): Happening => ({
+      .map((mark): EventBody => ({ type: 'stationMarked', station: 'clean', mark })),
+    fc.integer({ min: 1, max: 4 }).map((n): EventBody => ({
       type: 'readingTaken',
       driveId: 'drive-a',
       reading: reading(`r${n}`, 'motorDiameter', 'motorJaws', n),
     })),
-    fc.string().map((machine): Happening => ({ type: 'detailsChanged', changes: { machine } })),
+    fc.string().map((machine): EventBody => ({ type: 'detailsChanged', changes: { machine } })),
   );
   test('as many undos as events lead back to the opening, and as many redos forward again', () => {
     fc.assert(
-      fc.property(fc.array(happenings, { maxLength: 12 }), (list) => {
+      fc.property(fc.array(bodies, { maxLength: 12 }), (list) => {
         const start = recordOf([opening]);
         const end = list.reduce((record, one, i) => then(record, one, `n${i}`), start);
         const back = list.reduce((record, _, i) => undo(record, `u${i}`), end);
@@ -88,14 +88,14 @@ test('typing in one gesture is one event; another gesture is another', () => {
 test('events that speak of what is not there are refused, and change nothing', () => {
   const record = recordOf([opening]);
   const [first] = stamp([opening]);
-  const refusals: Happening[] = [
+  const refusals: EventBody[] = [
     { type: 'readingTaken', driveId: 'nowhere', reading: reading('r', 'section', 'sectionJaws', 1) },
     { type: 'driveAdded', driveId: 'drive-a', name: 'A' },
     { type: 'driveRemoved', driveId: 'drive-a' },
     opening,
   ];
-  for (const happening of refusals)
-    expect(append(record, { ...happening, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
+  for (const body of refusals)
+    expect(append(record, { ...body, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
   expect(first && applyEvent(undefined, { ...first, type: 'ticketClosed' } as never).ok).toBe(false);
   expect(replay([]).ok).toBe(false);
 });
@@ -115,7 +115,7 @@ test('the summary carries what the Bench shows, and is searchable', () => {
     recordOf([
       opening,
       { type: 'readingTaken', driveId: 'drive-a', reading: reading('r1', 'motorDiameter', 'motorJaws', 6) },
-      { type: 'readingTaken', driveId: 'drive-a', reading: reading('r2', 'driveDiameter', 'driveJaws', 24.8) },
+      { type: 'readingTaken', driveId: 'drive-a', reading: reading('r2', 'drivenDiameter', 'drivenJaws', 24.8) },
       { type: 'readingTaken', driveId: 'drive-a', reading: reading('r3', 'centreDistance', 'shaftToShaft', 38.2) },
       { type: 'stationMarked', station: 'takeIn', mark: 'done' },
     ]),
@@ -126,11 +126,11 @@ test('the summary carries what the Bench shows, and is searchable', () => {
   expect(summary.searchText).toContain('listening booth');
 });
 
-test('a second proof is refused until something was done, and says so', () => {
-  const record = recordOf([opening, { type: 'proofBegun', proof: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } }]);
+test('a second clean run is refused until something was done, and says so', () => {
+  const record = recordOf([opening, { type: 'cleanRunBegun', cleanRun: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } }]);
   const again = append(record, {
-    type: 'proofBegun',
-    proof: { id: 'p2', startedAt: '2026-01-12T10:20:00Z' },
+    type: 'cleanRunBegun',
+    cleanRun: { id: 'p2', startedAt: '2026-01-12T10:20:00Z' },
     id: 'x',
     at: '2026-01-12T10:20:00Z',
   });

@@ -1,6 +1,6 @@
 import type { Reading } from '../measuring';
-import type { Timer } from '../planning';
-import type { Check, Cycle, Proof, Recheck, Timing, Treatment } from '../proving';
+import type { Timer } from '../timers';
+import type { Check, Cycle, CleanRun, Recheck, Timing, Treatment } from '../proving';
 import type { Surface } from '../sizing';
 import type { Strip } from '../strip';
 import type { SectionShape } from '../units';
@@ -41,14 +41,14 @@ export type StationMark = (typeof STATION_MARKS)[number];
 export const LOADERS = ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'diskDrive', 'wire'] as const;
 export type Loader = (typeof LOADERS)[number];
 
-export const WAITING_FOR = ['hands', 'post', 'owner'] as const;
+export const WAITING_FOR = ['nothing', 'parts', 'owner'] as const;
 export const SURFACES = ['clean', 'glazed', 'dusty', 'wet', 'oily'] as const satisfies readonly Surface[];
 export const SHAPES = ['square', 'round', 'flat'] as const satisfies readonly SectionShape[];
 export const GROOVE_FORMS = ['flat', 'round', 'vee'] as const;
 export const VERDICTS = ['untried', 'right', 'tooLoose', 'tooTight', 'twisted'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 /** Why a belt was fitted: the old one failed, before it fails, as the other of a pair, because the owner wished it. */
-export const FITTED_BECAUSE = ['notSaid', 'failed', 'preventive', 'pair', 'ownersWish'] as const;
+export const FITTED_BECAUSE = ['unknown', 'failed', 'preventive', 'pair', 'ownersWish'] as const;
 export type FittedBecause = (typeof FITTED_BECAUSE)[number];
 
 /** A groove as kept: a vee's full angle in degrees, null otherwise. */
@@ -75,7 +75,7 @@ export interface Try {
 }
 
 /** A pulley beside motor and drive. Its shaft's place is told from the motor's: x towards the drive, y upwards. */
-export interface OtherPulley {
+export interface IdlerRecord {
   readonly id: string;
   readonly name: string;
   readonly xMm: number;
@@ -88,10 +88,10 @@ export interface OtherPulley {
   readonly driven: boolean;
   /** The belt comes to it after the motor (the lower run) or after the drive (the upper). */
   readonly after: (typeof RUNS)[number];
-  /** Its surface, where that is not the drive pulley's. */
+  /** Its surface, where that is not the driven pulley's. */
   readonly surface: Surface | null;
 }
-export const RUNS = ['motor', 'drive'] as const;
+export const RUNS = ['motor', 'driven'] as const;
 
 /** A speed that matters. */
 export interface SpeedRecord {
@@ -100,7 +100,7 @@ export interface SpeedRecord {
   /** How far off it may be, in per cent. */
   readonly tolerancePercent: number;
 }
-export const OWNER_WISHES = ['notSaid', 'renew', 'keep'] as const;
+export const OWNER_WISHES = ['unknown', 'renew', 'keep'] as const;
 
 /** One belt drive of a machine. */
 export interface DriveRecord {
@@ -116,13 +116,13 @@ export interface DriveRecord {
   readonly codes: readonly ErrorCode[];
   readonly crossed: boolean;
   readonly motorGroove: GrooveRecord;
-  readonly driveGroove: GrooveRecord;
+  readonly drivenGroove: GrooveRecord;
   readonly motorSurface: Surface;
-  readonly driveSurface: Surface;
+  readonly drivenSurface: Surface;
   /** How the old belt is cut across. */
   readonly oldShape: SectionShape;
   /** Pulleys beside motor and drive, in the order in which the belt meets them. */
-  readonly others: readonly OtherPulley[];
+  readonly idlers: readonly IdlerRecord[];
   /** What is wanted of the driven pulley's speed, where it matters. */
   readonly speed: SpeedRecord | null;
   /** What the owner wishes of this belt, whatever the odds. */
@@ -178,7 +178,7 @@ export interface Ticket {
   /** Every counted cycle, oldest first. */
   readonly cycles: readonly Cycle[];
   readonly treatments: readonly Treatment[];
-  readonly proofs: readonly Proof[];
+  readonly cleanRuns: readonly CleanRun[];
   /** What was shown of the repair, one entry a kind. */
   readonly checks: readonly Check[];
   readonly timings: readonly Timing[];

@@ -4,7 +4,7 @@ import {
   newComplaint,
   openRecord,
   type Details,
-  type Happening,
+  type EventBody,
   type TicketRecord,
 } from '@loose-pulley/core/ticket';
 
@@ -17,14 +17,14 @@ export interface DemoTicket {
   readonly details: Details & { readonly complaint: string };
   /** Minutes between one event and the next. */
   readonly paceMinutes?: number;
-  readonly happenings: readonly Happening[];
+  readonly bodies: readonly EventBody[];
 }
 
 /** The id of a drive of the demo: ticket number and letter. */
 export const driveId = (number: string, letter: string): string => `demo-${number}-${letter.toLowerCase()}`;
 
 /** Readings taken one after another on one drive. */
-export function readings(number: string, letter: string, list: readonly DemoReading[]): Happening[] {
+export function readings(number: string, letter: string, list: readonly DemoReading[]): EventBody[] {
   return list.map(([measurand, method, amount, aux = {}], index) => ({
     type: 'readingTaken',
     driveId: driveId(number, letter),
@@ -45,26 +45,26 @@ export const doneStations = (
   ...stations: ReadonlyArray<
     'takeIn' | 'find' | 'strip' | 'measure' | 'size' | 'clean' | 'rebuild' | 'prove' | 'handBack'
   >
-): Happening[] => stations.map((station) => ({ type: 'stationMarked', station, mark: 'done' }));
+): EventBody[] => stations.map((station) => ({ type: 'stationMarked', station, mark: 'done' }));
 
 /**
  * Makes a record of a demo ticket by the same events that the app makes.
  *
  * @throws Error where an event cannot be followed: the demo itself is then wrong
  */
-export function buildTicket({ openedAt, details, happenings, paceMinutes = 7 }: DemoTicket): TicketRecord {
+export function buildTicket({ openedAt, details, bodies, paceMinutes = 7 }: DemoTicket): TicketRecord {
   const { number } = details;
   const start = Date.parse(openedAt);
   const { complaint, ...plain } = details;
-  const opening: Happening = {
+  const opening: EventBody = {
     type: 'ticketOpened',
     ticketId: `demo-${number}`,
     driveId: driveId(number, 'A'),
     details: plain,
     complaint: newComplaint(`demo-${number}-k1`, complaint),
   };
-  const events = [opening, ...happenings].map((happening, index) => ({
-    ...happening,
+  const events = [opening, ...bodies].map((body, index) => ({
+    ...body,
     id: `demo-${number}-e${index}`,
     at: new Date(start + index * paceMinutes * 60_000).toISOString(),
   }));

@@ -14,7 +14,7 @@ test('every demo ticket is one that an import would take', () => {
 test('there are at least eight, in different states', () => {
   const summaries = WRACKLINE.map((ticket) => summarise(buildTicket(ticket)));
   expect(summaries.length).toBeGreaterThanOrEqual(8);
-  expect(new Set(summaries.map(({ waiting }) => waiting.for))).toEqual(new Set(['hands', 'post', 'owner']));
+  expect(new Set(summaries.map(({ waiting }) => waiting.for))).toEqual(new Set(['nothing', 'parts', 'owner']));
   expect(summaries.some(({ closedAt }) => closedAt !== null)).toBe(true);
   expect(new Set(summaries.map(({ next }) => next)).size).toBeGreaterThanOrEqual(5);
   expect(summaries.some(({ driveCount }) => driveCount === 3)).toBe(true);

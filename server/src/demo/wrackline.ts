@@ -11,7 +11,7 @@ import {
   ring070,
   square12,
   timed,
-} from './happenings';
+} from './bodies';
 
 /*
  * The Wrackline Folk Archive, invented: a coastal archive of spoken memories with listening booths and a digitising
@@ -29,7 +29,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Digitising room',
       complaint: 'takes a disc half way and gives it back',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn'),
       ...observed('0151', ['behaviour', 'part'], ['rattle', 'rattles'], ['sound', 'usual']),
       note('find', 'Roller turns, the link looks home. A faint rattle when tipped; not found yet.'),
@@ -45,7 +45,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Listening booth 5',
       complaint: 'dead drawer',
     },
-    happenings: [],
+    bodies: [],
   },
   {
     openedAt: '2026-11-20T10:00:00Z',
@@ -57,7 +57,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Digitising room',
       complaint: 'spins, reads nothing',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0149', 'A', 'spindle', 'K3 spindle'),
       { type: 'driveChanged', driveId: driveId('0149', 'A'), changes: { oldShape: 'flat' } },
@@ -79,7 +79,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Listening booth 2',
       complaint: 'shy on cold mornings',
     },
-    happenings: [
+    bodies: [
       { type: 'storyTold', story: 'Stood unused over the summer; the booth is unheated.' },
       {
         type: 'evidencePut',
@@ -122,7 +122,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         ['section', 'sectionJaws', 1.2],
         ['oldBelt', 'doubledOuter', 66.4],
         ['motorDiameter', 'motorJaws', 6.0],
-        ['driveDiameter', 'driveJaws', 24.8],
+        ['drivenDiameter', 'drivenJaws', 24.8],
         ['centreDistance', 'shaftToShaft', 38.2],
         ['oldBelt', 'overCap', 40.8],
         ['stringPath', 'stringRound', 129.8, { stringDiameterMm: 0.8 }],
@@ -140,7 +140,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Listening booth 1',
       complaint: 'sticks some mornings',
     },
-    happenings: [
+    bodies: [
       ...cycles('0146', 'before', 'gbgggbgsgggb', false, ['cold']),
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0146', 'A', 'loading', 'T9 loader'),
@@ -148,8 +148,8 @@ export const WRACKLINE: readonly DemoTicket[] = [
         ['section', 'sectionJaws', 1.2],
         ['oldBelt', 'doubledOuter', 65.9],
         ['motorDiameter', 'motorJaws', 6.1],
-        ['driveDiameter', 'driveJaws', 24.8],
-        ['centreDistance', 'outsideToOutside', 55.4, { motorOutsideMm: 8.1, driveOutsideMm: 26.4 }],
+        ['drivenDiameter', 'drivenJaws', 24.8],
+        ['centreDistance', 'outsideToOutside', 55.4, { motorOutsideMm: 8.1, drivenOutsideMm: 26.4 }],
       ]),
       ...doneStations('measure'),
       ...fitted('0146', 'A', square12(120), 'tooLoose', 'opens loaded, stalls empty'),
@@ -159,7 +159,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         type: 'treatmentRecorded',
         treatment: { id: 'demo-0146-h1', at: '2026-11-17T10:00:00Z', what: 'belt renewed, both pulleys cleaned' },
       },
-      { type: 'proofBegun', proof: { id: 'demo-0146-p1', startedAt: '2026-11-17T11:00:00Z' } },
+      { type: 'cleanRunBegun', cleanRun: { id: 'demo-0146-p1', startedAt: '2026-11-17T11:00:00Z' } },
       ...timed('0146', 'time to read the contents', 'before', 11.2, 2),
       ...timed('0146', 'time to read the contents', 'after', 5.3, 0),
       { type: 'lidSaid', lid: { state: 'on', since: '2026-11-17T10:30:00Z' } },
@@ -176,7 +176,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Reading room',
       complaint: 'growls, stays shut',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0144', 'A', 'loading', 'C5 drawer'),
       { type: 'driveAdded', driveId: driveId('0144', 'B'), name: 'B' },
@@ -186,7 +186,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...readings('0144', 'A', [
         ['section', 'sectionJaws', 1.5],
         ['motorDiameter', 'motorJaws', 7.4],
-        ['driveDiameter', 'driveJaws', 31.0],
+        ['drivenDiameter', 'drivenJaws', 31.0],
         ['centreDistance', 'shaftToShaft', 52.5],
         ['oldBelt', 'laidStraight', 172.5],
       ]),
@@ -200,7 +200,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...readings('0144', 'B', [
         ['section', 'sectionJaws', 1.2],
         ['motorDiameter', 'motorJaws', 5.5],
-        ['driveDiameter', 'driveJaws', 40],
+        ['drivenDiameter', 'drivenJaws', 40],
         ['centreDistance', 'shaftToShaft', 61],
       ]),
     ],
@@ -215,7 +215,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Lecture hall',
       complaint: 'carriage stays down',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0139', 'A', 'carriage', 'L12 lift'),
       {
@@ -223,7 +223,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         driveId: driveId('0139', 'A'),
         changes: {
           oldShape: 'round',
-          others: [
+          idlers: [
             {
               id: 'demo-0139-cam',
               name: 'lift cam',
@@ -233,7 +233,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
               groove: { form: 'flat', veeAngleDeg: null },
               back: false,
               driven: true,
-              after: 'drive',
+              after: 'driven',
               surface: null,
             },
           ],
@@ -242,14 +242,14 @@ export const WRACKLINE: readonly DemoTicket[] = [
       ...readings('0139', 'A', [
         ['section', 'sectionJaws', 1.8],
         ['motorDiameter', 'motorOverPins', 13.6, { pinDiameterMm: 2 }],
-        ['driveDiameter', 'driveLessGroove', 42.4, { grooveDepthMm: 1.6 }],
-        ['centreDistance', 'gapBetween', 6.2, { motorOutsideMm: 12.4, driveOutsideMm: 42.4 }],
+        ['drivenDiameter', 'drivenLessGroove', 42.4, { grooveDepthMm: 1.6 }],
+        ['centreDistance', 'gapBetween', 6.2, { motorOutsideMm: 12.4, drivenOutsideMm: 42.4 }],
         ['oldBelt', 'inPieces', 160],
       ]),
       ...doneStations('measure', 'size'),
       {
         type: 'waitingChanged',
-        waiting: { for: 'post', what: 'O-ring for the carriage, due Friday. No belt fitted: do not power.' },
+        waiting: { for: 'parts', what: 'O-ring for the carriage, due Friday. No belt fitted: do not power.' },
       },
       ...stripped(
         '0139',
@@ -276,7 +276,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Listening booth 4',
       complaint: 'silent, will not take a disc',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn'),
       note(
         'find',
@@ -296,7 +296,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Listening booth 3',
       complaint: 'whirrs, does not open',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn'),
       notNeeded('find'),
       mechanism('0118', 'A', 'loading', 'T9 loader'),
@@ -304,7 +304,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         ['section', 'sectionJaws', 1.2],
         ['oldBelt', 'doubledOuter', 67.1],
         ['motorDiameter', 'motorJaws', 6.0],
-        ['driveDiameter', 'driveJaws', 24.7],
+        ['drivenDiameter', 'drivenJaws', 24.7],
         ['centreDistance', 'shaftToShaft', 38.4],
       ]),
       ...fitted('0118', 'A', ring070('-029', 1.489), 'tooTight', 'motor labours, tray creeps'),
@@ -358,7 +358,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
       owner: 'Listening booth 6',
       complaint: 'opens by itself, then not at all',
     },
-    happenings: [
+    bodies: [
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0097', 'A', 'loading', 'T9 loader'),
       ...readings('0097', 'A', [

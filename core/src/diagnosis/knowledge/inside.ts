@@ -105,7 +105,7 @@ export const INSIDE: readonly BenchTest[] = [
     },
   }),
   test('turnHand', 'One pulley turned by hand', {
-    how: 'Turn the drive pulley slowly by hand, a little way. See whether the motor pulley follows, and feel for stiffness.',
+    how: 'Turn the driven pulley slowly by hand, a little way. See whether the motor pulley follows, and feel for stiffness.',
     caution: `${UNPLUGGED} Turn trains by hand as little as possible.`,
     depth: 'lidOff',
     risk: 1,

@@ -3,7 +3,7 @@ import { auxOr } from '../aux';
 import type { Method } from '../types';
 
 const halves = (aux: Parameters<Method['convert']>[1]): number =>
-  (auxOr(aux, 'motorOutsideMm') + auxOr(aux, 'driveOutsideMm')) / 2;
+  (auxOr(aux, 'motorOutsideMm') + auxOr(aux, 'drivenOutsideMm')) / 2;
 
 /** Shaft to shaft, centre to centre. */
 export const shaftToShaft: Method = {
@@ -14,8 +14,8 @@ export const shaftToShaft: Method = {
   words: ['centre distance', 'center distance', 'centres', 'centers', 'shafts', 'shaft to shaft'],
   aux: [],
   readingStd: 0.3,
-  least: 2,
-  most: 600,
+  min: 2,
+  max: 600,
   convert: (reading) =>
     ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `${w(reading)} centre to centre` }),
   invert: (value) => value,
@@ -28,10 +28,10 @@ export const outsideToOutside: Method = {
   label: 'outside to outside',
   numberIs: 'distance over both pulleys, outside to outside',
   words: ['outside to outside'],
-  aux: ['motorOutsideMm', 'driveOutsideMm'],
+  aux: ['motorOutsideMm', 'drivenOutsideMm'],
   readingStd: 0.15,
-  least: 2,
-  most: 900,
+  min: 2,
+  max: 900,
   convert(reading, aux) {
     const half = halves(aux);
     const value = reading - half;
@@ -39,9 +39,9 @@ export const outsideToOutside: Method = {
     return ok({
       value,
       perReading: 1,
-      perAux: { motorOutsideMm: -0.5, driveOutsideMm: -0.5 },
+      perAux: { motorOutsideMm: -0.5, drivenOutsideMm: -0.5 },
       arithmetic: (w) =>
-        `${w(reading)} − ½ × (${w(auxOr(aux, 'motorOutsideMm'))} + ${w(auxOr(aux, 'driveOutsideMm'))}) = ${w(value)}`,
+        `${w(reading)} − ½ × (${w(auxOr(aux, 'motorOutsideMm'))} + ${w(auxOr(aux, 'drivenOutsideMm'))}) = ${w(value)}`,
     });
   },
   invert: (value, aux) => value + halves(aux),
@@ -54,18 +54,18 @@ export const gapBetween: Method = {
   label: 'gap between',
   numberIs: 'gap between the two rims',
   words: ['gap'],
-  aux: ['motorOutsideMm', 'driveOutsideMm'],
+  aux: ['motorOutsideMm', 'drivenOutsideMm'],
   readingStd: 0.15,
-  least: 0.1,
-  most: 500,
+  min: 0.1,
+  max: 500,
   convert(reading, aux) {
     const value = reading + halves(aux);
     return ok({
       value,
       perReading: 1,
-      perAux: { motorOutsideMm: 0.5, driveOutsideMm: 0.5 },
+      perAux: { motorOutsideMm: 0.5, drivenOutsideMm: 0.5 },
       arithmetic: (w) =>
-        `${w(reading)} + ½ × (${w(auxOr(aux, 'motorOutsideMm'))} + ${w(auxOr(aux, 'driveOutsideMm'))}) = ${w(value)}`,
+        `${w(reading)} + ½ × (${w(auxOr(aux, 'motorOutsideMm'))} + ${w(auxOr(aux, 'drivenOutsideMm'))}) = ${w(value)}`,
     });
   },
   invert: (value, aux) => value - halves(aux),

@@ -32,7 +32,7 @@ export const METHODS: readonly Method[] = [
   printedDiameter,
   stringRound,
   ...pulleyMethods('motorDiameter'),
-  ...pulleyMethods('driveDiameter'),
+  ...pulleyMethods('drivenDiameter'),
   shaftToShaft,
   outsideToOutside,
   gapBetween,

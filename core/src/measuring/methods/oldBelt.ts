@@ -14,8 +14,8 @@ export const doubledOuter: Method = {
   words: ['doubled flat', 'doubled', 'flat', 'folded'],
   aux: ['sectionMm'],
   readingStd: 0.4,
-  least: 5,
-  most: 600,
+  min: 5,
+  max: 600,
   convert(reading, aux) {
     const t = auxOr(aux, 'sectionMm');
     const value = 2 * reading - 4 * t;
@@ -40,8 +40,8 @@ export const doubledInner: Method = {
   words: ['inner ends', 'inside ends', 'inside folds'],
   aux: [],
   readingStd: 0.5,
-  least: 5,
-  most: 600,
+  min: 5,
+  max: 600,
   convert: (reading) =>
     ok({ value: 2 * reading, perReading: 2, perAux: {}, arithmetic: (w) => `2 × ${w(reading)} = ${w(2 * reading)}` }),
   invert: (value) => value / 2,
@@ -56,8 +56,8 @@ export const onPins: Method = {
   words: ['on two pins', 'two pins', 'pins'],
   aux: ['pinDiameterMm'],
   readingStd: 0.3,
-  least: 5,
-  most: 600,
+  min: 5,
+  max: 600,
   convert(reading, aux) {
     const p = auxOr(aux, 'pinDiameterMm');
     if (reading <= p) return refuse(`Read ${reading} mm over pins of ${p} mm. Read across the outsides of both pins.`);
@@ -85,8 +85,8 @@ export const overCap: Method = {
   words: ['over a cap', 'over cap', 'cap', 'inner diameter', 'id'],
   aux: [],
   readingStd: 0.3,
-  least: 3,
-  most: 85,
+  min: 3,
+  max: 85,
   convert: (reading) =>
     ok({
       value: Math.PI * reading,
@@ -106,8 +106,8 @@ export const twoCaps: Method = {
   words: ['two caps', 'goes in'],
   aux: ['nextCapMm'],
   readingStd: 0.1,
-  least: 3,
-  most: 85,
+  min: 3,
+  max: 85,
   convert(reading, aux) {
     const next = auxOr(aux, 'nextCapMm');
     if (next <= reading)
@@ -134,8 +134,8 @@ export const lyingFree: Method = {
   words: ['lying free', 'free', 'oval'],
   aux: ['secondDiameterMm'],
   readingStd: 0.6,
-  least: 3,
-  most: 140,
+  min: 3,
+  max: 140,
   convert(reading, aux) {
     const across = auxOr(aux, 'secondDiameterMm');
     const [long, short] = [Math.max(reading, across), Math.min(reading, across)];
@@ -174,8 +174,8 @@ export const laidStraight: Method = {
   words: ['laid straight', 'straight', 'parted', 'cut'],
   aux: ['sectionMm'],
   readingStd: 0.6,
-  least: 10,
-  most: 1200,
+  min: 10,
+  max: 1200,
   convert(reading, aux) {
     const t = auxOr(aux, 'sectionMm');
     const value = reading - Math.PI * t;
@@ -221,8 +221,8 @@ export const printedLength: Method = {
   words: ['printed length', 'printed', 'label', 'nominal'],
   aux: [],
   readingStd: 0.8,
-  least: 10,
-  most: 1200,
+  min: 10,
+  max: 1200,
   convert: (reading) =>
     ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `as printed, ${w(reading)}` }),
   invert: (value) => value,
@@ -236,5 +236,5 @@ export const printedDiameter: Method = {
   numberIs: 'nominal inner diameter, from the bag or the label',
   words: ['printed diameter', 'printed id'],
   readingStd: 0.25,
-  most: 140,
+  max: 140,
 };

@@ -11,8 +11,8 @@ export const sectionJaws: Method = {
   words: ['section', 'thickness', 'thick'],
   aux: [],
   readingStd: 0.05,
-  least: 0.3,
-  most: 8,
+  min: 0.3,
+  max: 8,
   convert: (reading) => ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `section ${w(reading)}` }),
   invert: (value) => value,
 };
@@ -25,7 +25,7 @@ export const widthJaws: Method = {
   label: 'width',
   numberIs: 'width of the flat belt, along its bend',
   words: ['width'],
-  most: 20,
+  max: 20,
 };
 
 /** Tray travel counted over n turns of the motor pulley by hand. */
@@ -37,8 +37,8 @@ export const countedTravel: Method = {
   words: ['tray travel', 'travel'],
   aux: ['turns'],
   readingStd: 0.5,
-  least: 0.5,
-  most: 400,
+  min: 0.5,
+  max: 400,
   convert(reading, aux) {
     const n = auxOr(aux, 'turns');
     return ok({
@@ -60,8 +60,8 @@ export const stalledMotor: Method = {
   words: ['stalled', 'stall pull'],
   aux: [],
   readingStd: 0.15,
-  least: 0.05,
-  most: 60,
+  min: 0.05,
+  max: 60,
   convert: (reading) =>
     ok({
       value: reading,
@@ -98,8 +98,8 @@ export const scalePull: Method = {
   words: ['tray pull', 'pull'],
   aux: [],
   readingStd: 0.1,
-  least: 0.05,
-  most: 40,
+  min: 0.05,
+  max: 40,
   convert: (reading) =>
     ok({ value: reading, perReading: 1, perAux: {}, arithmetic: () => `${reading.toFixed(2)} N on the scale` }),
   invert: (value) => value,

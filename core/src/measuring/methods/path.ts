@@ -9,7 +9,7 @@ const sineOf = (aux: Aux): number => (aux.veeAngleDeg === undefined ? 1 : Math.s
 /**
  * A string of diameter s pulled tight round the pulleys, marked and laid flat: its centre line, s/2 further out on every
  * pulley. P = reading − (s/2)·Σθ, which is πs for an open loop touched by one face; in a vee of full angle γ that is
- * divided by sin(γ/2). Round a crossed drive, or one with a pulley at the belt's back, Σθ is more than a turn.
+ * divided by sin(γ/2). Removal a crossed drive, or one with a pulley at the belt's back, Σθ is more than a turn.
  */
 export const stringRound: Method = {
   id: 'stringRound',
@@ -20,8 +20,8 @@ export const stringRound: Method = {
   aux: ['stringDiameterMm'],
   optionalAux: ['veeAngleDeg'],
   readingStd: 0.7,
-  least: 15,
-  most: 1200,
+  min: 15,
+  max: 1200,
   convert(reading, aux, wraps = ONE_TURN) {
     const s = auxOr(aux, 'stringDiameterMm');
     const sine = sineOf(aux);

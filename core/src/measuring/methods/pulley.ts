@@ -6,10 +6,10 @@ const toApex = (pin: number, veeDeg: number | undefined): number =>
   veeDeg === undefined ? 2 * pin : pin + pin / Math.sin((veeDeg * Math.PI) / 360);
 
 /** The four ways to a groove-bottom diameter, for the motor pulley or the drive pulley. */
-export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'driveDiameter')): readonly Method[] {
-  const of = measurand === 'motorDiameter' ? 'motor' : 'drive';
-  const shared = { measurand, least: 0.8, most: of === 'motor' ? 120 : 250 } as const;
-  const words = of === 'motor' ? ['motor pulley', 'motor'] : ['drive pulley', 'drive'];
+export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'drivenDiameter')): readonly Method[] {
+  const of = measurand === 'motorDiameter' ? 'motor' : 'driven';
+  const shared = { measurand, min: 0.8, max: of === 'motor' ? 120 : 250 } as const;
+  const words = of === 'motor' ? ['motor pulley', 'motor'] : ['driven pulley', 'driven', 'drive pulley', 'drive'];
   const jaws: Method = {
     ...shared,
     id: `${of}Jaws`,
@@ -29,7 +29,7 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'driveDi
     words: words.map((word) => `${word} over pins`),
     aux: ['pinDiameterMm'],
     optionalAux: ['veeAngleDeg'],
-    most: shared.most + 60,
+    max: shared.max + 60,
     readingStd: 0.08,
     convert(reading, aux) {
       const p = auxOr(aux, 'pinDiameterMm');
@@ -55,8 +55,8 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'driveDi
     numberIs: 'length of thread that n turns took',
     words: words.map((word) => `${word} thread`),
     aux: ['turns', 'threadDiameterMm'],
-    least: 3,
-    most: 8000,
+    min: 3,
+    max: 8000,
     readingStd: 1,
     convert(reading, aux) {
       const n = auxOr(aux, 'turns');

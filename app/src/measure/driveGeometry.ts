@@ -1,0 +1,47 @@
+import type { Judgement } from '@loose-pulley/core/sizing';
+import { fitBelt } from '@loose-pulley/core/drive';
+import type { DriveRecord } from '@loose-pulley/core/ticket';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
+import { beltLabel } from '@loose-pulley/core/units';
+import { formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import type { DrawnDrive } from '../draw/DriveDrawing';
+
+/** What the drive drawing shows of a drive's facts, and of a belt where one is chosen. */
+export function driveGeometry(
+  facts: DriveFacts,
+  { crossed, idlers }: Pick<DriveRecord, 'crossed' | 'idlers'>,
+  unit: LengthUnit,
+  judgement?: Judgement,
+): DrawnDrive {
+  const fit = facts.drive && judgement ? fitBelt(facts.drive, judgement.belt) : undefined;
+  const excessMm = facts.oldBelt && facts.path ? facts.oldBelt.value - facts.path.value : undefined;
+  return {
+    motorMm: facts.motorDiameter?.value,
+    driveMm: facts.drivenDiameter?.value,
+    centreMm: facts.centreDistance?.value,
+    crossed,
+    others: idlers.map(({ id, name, xMm, yMm, diameterMm, back, after }) => ({
+      id,
+      name,
+      xMm,
+      yMm,
+      radiusMm: diameterMm / 2,
+      back,
+      after,
+    })),
+    impossible: facts.driveProblem !== undefined,
+    ...(fit?.ok &&
+      judgement && {
+        belt: {
+          thicknessMm: fit.value.thicknessMm,
+          motorRadiusMm: fit.value.motorRadiusMm,
+          drivenRadiusMm: fit.value.drivenRadiusMm,
+          words:
+            judgement.strain > 0
+              ? `${beltLabel(judgement.belt, unit).size}, stretch ${formatPercent(judgement.strain)}`
+              : 'hangs slack',
+        },
+      }),
+    ...(excessMm !== undefined && { old: { thicknessMm: facts.section?.value ?? 1, excessMm } }),
+  };
+}

@@ -1,0 +1,26 @@
+import type { TemporaryChange } from '@loose-pulley/core/strip';
+import { recordEvent } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { Button } from '../ui/Button';
+
+/** Says that a temporary state is over. */
+export function CloseChange({
+  change,
+  disabled,
+  className,
+}: {
+  readonly change: TemporaryChange;
+  readonly disabled: boolean;
+  readonly className?: string;
+}) {
+  const dispatch = useAppDispatch();
+  return (
+    <Button
+      className={className}
+      disabled={disabled}
+      onClick={() => dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...change, closedAt: new Date().toISOString() } }))}
+    >
+      It is done
+    </Button>
+  );
+}

@@ -1,0 +1,89 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/probability';
+import { listenForProbability } from './probability';
+
+type Asked = { readonly id: number; readonly question: ProbabilityQuestion };
+
+/** A worker that answers when the test says so, and dies when the test says so. */
+class FakeWorker extends EventTarget {
+  static made: FakeWorker[] = [];
+  readonly asked: Asked[] = [];
+  ended = false;
+  constructor() {
+    super();
+    FakeWorker.made.push(this);
+  }
+  postMessage(message: Asked): void {
+    this.asked.push(message);
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+  answer(id: number, last = true): void {
+    this.dispatchEvent(new MessageEvent('message', { data: { id, answer: { draws: id } as ProbabilityAnswer, last } }));
+  }
+  die(): void {
+    this.dispatchEvent(new Event('error'));
+  }
+}
+const question = (seed: number): ProbabilityQuestion => ({ seed }) as ProbabilityQuestion;
+const newest = (): FakeWorker => FakeWorker.made[FakeWorker.made.length - 1] as FakeWorker;
+
+beforeEach(() => {
+  FakeWorker.made = [];
+  vi.stubGlobal('Worker', FakeWorker);
+});
+afterEach(() => vi.unstubAllGlobals());
+
+function listening() {
+  const onAnswer = vi.fn();
+  const onRestart = vi.fn();
+  return { onAnswer, onRestart, ...listenForProbability({ onAnswer, onRestart }) };
+}
+
+test('one worker stays for all questions, each with a number of its own', () => {
+  const { ask } = listening();
+  ask(question(1));
+  ask(question(2));
+  expect(FakeWorker.made).toHaveLength(1);
+  const [first, second] = newest().asked;
+  expect(first?.id).not.toBe(second?.id);
+});
+test('an answer to an older question is dropped; the rough and the fine answer of the newest both come', () => {
+  const { ask, onAnswer } = listening();
+  ask(question(1));
+  ask(question(2));
+  const [stale, fresh] = newest().asked;
+  newest().answer(stale?.id ?? NaN);
+  expect(onAnswer).not.toHaveBeenCalled();
+  newest().answer(fresh?.id ?? NaN, false);
+  newest().answer(fresh?.id ?? NaN, true);
+  expect(onAnswer.mock.calls.map(([, last, asked]) => [last, (asked as ProbabilityQuestion).seed])).toEqual([
+    [false, 2],
+    [true, 2],
+  ]);
+});
+test('a worker that dies is begun again with the last question, and that is said', () => {
+  const { ask, onAnswer, onRestart } = listening();
+  ask(question(1));
+  ask(question(2));
+  const dead = newest();
+  dead.die();
+  expect([dead.ended, FakeWorker.made.length]).toEqual([true, 2]);
+  expect(onRestart).toHaveBeenCalledTimes(1);
+  expect(newest().asked.map(({ question: of }) => of.seed)).toEqual([2]);
+  newest().answer(newest().asked[0]?.id ?? NaN);
+  expect(onAnswer).toHaveBeenCalledTimes(1);
+});
+test('one that keeps dying is not begun for ever', () => {
+  const { ask, onRestart } = listening();
+  ask(question(1));
+  for (let i = 0; i < 10; i++) newest().die();
+  expect(FakeWorker.made.length).toBeLessThanOrEqual(3);
+  expect(onRestart.mock.calls.length).toBeLessThanOrEqual(2);
+});
+test('who stops listening ends it', () => {
+  const { stop } = listening();
+  stop();
+  expect(newest().ended).toBe(true);
+});

@@ -1,0 +1,112 @@
+import { nextInSeries, SQUARE_BELTS, AS568_BELTS, sameSection, type CatalogueBelt } from '../catalogue';
+import type { Situation } from '../sizing';
+import { seeded, type Combined } from '../statistics';
+import type { JudgedBelt } from './kernel';
+import type { Samples } from './samples';
+
+/** What may be done about a belt besides a new one of the right size. */
+export const REMEDY_IDS = ['keep', 'warm', 'stretch', 'band'] as const;
+export type RemedyId = (typeof REMEDY_IDS)[number];
+
+/** What is known of a remedy without a figure. Lives are common practice and memory, no source. */
+export interface RemedyKnown {
+  readonly name: string;
+  readonly how: string;
+  /** How long it may be hoped to last, months. */
+  readonly monthsLeast: number;
+  readonly monthsMost: number;
+  /** After how many months it is looked at again. */
+  readonly dueMonths: number;
+  readonly known: string;
+}
+
+export const REMEDIES: Readonly<Record<RemedyId, RemedyKnown>> = {
+  keep: {
+    name: 'keep and clean',
+    how: 'Wash the belt, degrease both pulleys, dry, fit it again. It is judged as long as it measures now.',
+    monthsLeast: 3,
+    monthsMost: 24,
+    dueMonths: 12,
+    known: 'Its rubber is as old as the machine; its hardness is not measured.',
+  },
+  warm: {
+    name: 'warm to shrink',
+    how: 'Water or air of 80 to 100 °C for some minutes, then measure it again when cold. It never comes below its moulded length.',
+    monthsLeast: 1,
+    monthsMost: 12,
+    dueMonths: 3,
+    known: 'How much set comes back is a guess between a fifth and three fifths; what it measures cold decides.',
+  },
+  stretch: {
+    name: 'stretch the next size down',
+    how: 'Hold it drawn out by half for a day, let it rest, measure, and fit it once it has settled.',
+    monthsLeast: 12,
+    monthsMost: 60,
+    dueMonths: 24,
+    known: 'It takes a set of a twentieth to a fifth of what it is held at; the rubber is none the better for it.',
+  },
+  band: {
+    name: 'an office band, for now',
+    how: 'To see the tray move, or until the belt comes. Not where speed matters.',
+    monthsLeast: 0.5,
+    monthsMost: 3,
+    dueMonths: 1,
+    known: 'Uneven, and of unknown rubber: no odds can be given.',
+  },
+};
+
+/** Held at half as long again, it sets by this share of that. Common practice, no source. */
+const HELD_AT = 0.5;
+const SET_MIN = 0.05;
+const SET_MAX = 0.2;
+/** Share of the set taken in use that warming may bring back. Our guess, no source. */
+const BACK_MIN = 0.2;
+const BACK_MAX = 0.6;
+/** How short a belt was made when new: stretch on its path. Common practice, no source. */
+const MADE_STRETCH = 0.075;
+const MADE_SPREAD = 0.02;
+
+/**
+ * The belts that the remedies would leave on the pulleys, with their lengths in each world.
+ *
+ * @param best the belt recommended, whose next size down may be stretched
+ */
+export function remedyBelts(
+  samples: Samples,
+  situation: Situation,
+  oldBelt: Combined | undefined,
+  best: CatalogueBelt | undefined,
+  seed: number,
+): Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> {
+  const random = seeded(seed + 1);
+  const between = (least: number, most: number): number => least + (most - least) * random();
+  const bell = (): number => (random() + random() + random() - 1.5) * 2;
+  const perWorld = (length: (i: number) => number): Float64Array =>
+    Float64Array.from({ length: samples.count }, (_, i) => length(i));
+  const found: Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> = [];
+  const { oldSection } = situation;
+  if (oldBelt && oldSection) {
+    const nowMm = perWorld(() => oldBelt.value + oldBelt.std * bell());
+    const old = { ...oldSection, innerLengthMm: oldBelt.value, innerLengthToleranceMm: 0, settled: true };
+    const warmedMm = perWorld((i) => {
+      const madeMm = (samples.pathMm[i] ?? 0) / (1 + MADE_STRETCH + MADE_SPREAD * bell());
+      const set = Math.max(0, (nowMm[i] ?? 0) - madeMm);
+      return (nowMm[i] ?? 0) - between(BACK_MIN, BACK_MAX) * set;
+    });
+    found.push(
+      { id: 'keep', belt: { ...old, lengthsMm: nowMm } },
+      { id: 'warm', belt: { ...old, lengthsMm: warmedMm } },
+    );
+  }
+  const siblings = best ? [...SQUARE_BELTS, ...AS568_BELTS].filter((belt) => sameSection(belt, best)) : [];
+  const down = best && nextInSeries(siblings, best.innerLengthMm).down;
+  if (down) {
+    const lengthsMm = perWorld(
+      (i) =>
+        (down.innerLengthMm + down.innerLengthToleranceMm * (samples.lengthWithin[i] ?? 0)) *
+        (1 + HELD_AT * between(SET_MIN, SET_MAX)),
+    );
+    found.push({ id: 'stretch', belt: { ...down, lengthsMm, settled: true } });
+  }
+  return found;
+}

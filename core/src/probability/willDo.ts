@@ -1,0 +1,33 @@
+import { sameSection, type CatalogueBelt } from '../catalogue';
+import { MIN_PROBABILITY, type ProbabilityAnswer } from './answer';
+
+/** How much less likely to work than the best a size may be, and still be worth taking home. Our judgement, no source. */
+const NEAR = 0.15;
+const OTHER_SECTIONS = 4;
+
+/** What to take at a shop that may not have the best one. */
+export interface WillDo {
+  /** Sizes of the best one's section that will do, by length; the best among them. */
+  readonly sameSection: readonly CatalogueBelt[];
+  /** Other sections that will do as well, likeliest first; a few. */
+  readonly otherSections: readonly CatalogueBelt[];
+}
+
+/**
+ * The belts that will do in place of the best: not much less likely to work, and likelier to work than not.
+ *
+ * @param belts all that might be had
+ * @example willDo(best, odds, CATALOGUE).sameSection.map(({ innerLengthMm }) => innerLengthMm) // [112, 116]
+ */
+export function willDo(best: CatalogueBelt, odds: ProbabilityAnswer['belts'], belts: readonly CatalogueBelt[]): WillDo {
+  const worksIn = ({ id }: CatalogueBelt): number => odds[id]?.works ?? 0;
+  const least = Math.max(MIN_PROBABILITY, worksIn(best) - NEAR);
+  const good = belts.filter((one) => one.id === best.id || worksIn(one) >= least);
+  return {
+    sameSection: good.filter((one) => sameSection(one, best)).sort((a, b) => a.innerLengthMm - b.innerLengthMm),
+    otherSections: good
+      .filter((one) => !sameSection(one, best))
+      .sort((a, b) => worksIn(b) - worksIn(a))
+      .slice(0, OTHER_SECTIONS),
+  };
+}

@@ -1,0 +1,30 @@
+import { DRIVEN_WORDS, WEAKNESS_NAMES, type Driven } from '../sizing';
+import type { Fail } from './successProbability';
+import type { Measurable } from './value';
+
+/** SuccessProbability as they are said. @example inHundred(0.934) // '93 in 100' */
+export function inHundred(share: number): string {
+  const whole = Math.round(100 * share);
+  if (whole >= 100) return 'over 99 in 100';
+  return whole < 1 ? 'under 1 in 100' : `${whole} in 100`;
+}
+
+/** What goes wrong, in words that finish “it would be by …”. */
+export const FAIL_NAMES: Readonly<Record<Fail, string>> = { ...WEAKNESS_NAMES, speed: 'turning at the wrong speed' };
+
+/** What may be measured next, as it is asked for. @example measurableName('trayPull', 'drawer') // 'the pull of the drawer on a scale' */
+export function measurableName(what: Measurable, driven: Driven): string {
+  const moved = DRIVEN_WORDS[driven];
+  switch (what) {
+    case 'path':
+      return 'the path, more closely';
+    case 'motorDiameter':
+      return 'both pulleys and their distance';
+    case 'trayPull':
+      return `the pull of the ${moved} on a scale`;
+    case 'stallPull':
+      return `the pull that holds the ${moved} while the motor stands`;
+    case 'trayTravel':
+      return `the ${moved}’s travel over ten turns`;
+  }
+}

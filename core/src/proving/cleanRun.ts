@@ -1,0 +1,50 @@
+import { isFailure, type Cycle } from './cycles';
+
+/** What was done about a fault: only after one may a new clean run begin. */
+export interface Treatment {
+  readonly id: string;
+  readonly at: string;
+  readonly what: string;
+}
+
+/** A clean run begun: from here clean cycles count, and the first failure ends it. */
+export interface CleanRun {
+  readonly id: string;
+  readonly startedAt: string;
+}
+
+/** How a clean run stands. */
+export interface CleanRunState {
+  readonly cleanRun: CleanRun;
+  /** Clean cycles in a row since it began. */
+  readonly clean: number;
+  readonly slow: number;
+  /** The number of the cycle that failed, counted from 1; undefined while none has. */
+  readonly failedAt?: number;
+}
+
+/**
+ * How a clean run stands by its cycles: a failure ends it, whatever comes after.
+ *
+ * @example cleanRunState(cleanRun, eight clean and one bad) // { clean: 8, failedAt: 9 }
+ */
+export function cleanRunState(cleanRun: CleanRun, cycles: readonly Cycle[]): CleanRunState {
+  const own = cycles.filter(({ cleanRunId }) => cleanRunId === cleanRun.id);
+  const failed = own.findIndex(isFailure);
+  const counted = failed < 0 ? own : own.slice(0, failed);
+  return {
+    cleanRun,
+    clean: counted.length,
+    slow: counted.filter(({ result }) => result === 'slow').length,
+    ...(failed >= 0 && { failedAt: failed + 1 }),
+  };
+}
+
+/**
+ * Whether a new clean run may begin: the first at any time, a later one only after a treatment recorded since the last
+ * began. Free restarts would pass an uncured fault of one in four a third of the time.
+ */
+export function mayBeginCleanRun(cleanRuns: readonly CleanRun[], treatments: readonly Treatment[]): boolean {
+  const last = cleanRuns[cleanRuns.length - 1];
+  return !last || treatments.some(({ at }) => at > last.startedAt);
+}
