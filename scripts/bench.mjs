@@ -264,7 +264,11 @@ const facts = driveFacts(
   ],
   { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } },
 );
-const situation = sizing.situationOf(facts, { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square' }).value;
+const situation = sizing.situationOf(facts, {
+  motorSurface: 'clean',
+  drivenSurface: 'clean',
+  oldShape: 'square',
+}).value;
 for (let i = 0; i < 20; i++) sizing.rank(situation, CATALOGUE);
 const ranking = await runs(30, async () => {
   const start = performance.now();
@@ -313,7 +317,9 @@ const numpy = numpyTime({
     grooveLog: situation.oldSection ? Math.abs(Math.log(belt.thicknessMm / situation.oldSection.thicknessMm)) : 0,
   })),
 });
-const ours = odds.playOutcomes(samples, situation, fiveHundred).reduce((sum, outcome) => sum + (outcome === 0 ? 1 : 0), 0);
+const ours = odds
+  .playOutcomes(samples, situation, fiveHundred)
+  .reduce((sum, outcome) => sum + (outcome === 0 ? 1 : 0), 0);
 row(
   'every belt in every world, drawn already',
   ms(Math.min(...outcomes)),

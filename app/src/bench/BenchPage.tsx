@@ -1,10 +1,11 @@
 import { Link } from 'react-router';
-import { STATION_NAMES, type TicketSummary } from '@loose-pulley/core/ticket';
+import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { today } from '../clock/useNow';
 import { selectSummaries, useAppSelector } from '../store/store';
 import { useTitle } from '../ui/title';
 import { MeasureNow } from './MeasureNow';
 import { TicketRow } from './TicketRow';
+import { STATION_NAMES } from '@loose-pulley/core/stations';
 
 /** What a ticket waits for now: a timer that runs comes before whatever else was said. */
 const waitOf = (summary: TicketSummary): 'nothing' | 'clock' | 'parts' | 'owner' =>

@@ -2,13 +2,14 @@ import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { findMethod, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
-import { LOADER_NAMES, LOADERS, type EventBody, type Loader } from '@loose-pulley/core/ticket';
+import { type EventBody } from '@loose-pulley/core/ticket';
 import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
 import { joinWalk } from '../keys/walk';
 import { newTicket } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
 
 const QUICK = ['doubledOuter', 'overCap', 'laidStraight', 'stringRound'] as const;
 

@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
-import { STATION_NAMES, STATIONS, type TicketSummary } from '@loose-pulley/core/ticket';
+import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { timerState, timerWords, type Timer } from '@loose-pulley/core/timers';
 import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
+import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
 
 const MARK_WORDS = { o: 'open', d: 'done', n: 'not needed' } as const;
 

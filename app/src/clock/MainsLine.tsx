@@ -1,7 +1,8 @@
-import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES, type Ticket } from '@loose-pulley/core/ticket';
+import { type Ticket } from '@loose-pulley/core/ticket';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../keeping/moments';
 import { useAppDispatch } from '../store/store';
+import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/core/stations';
 
 const NOT_SAID = 'unknown';
 

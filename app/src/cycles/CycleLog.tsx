@@ -33,7 +33,10 @@ const figures = ({ n, failures, slow }: Tally): string =>
 export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null }) {
   const { ticket, canWrite } = useTicket();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
-  const cycles = useMemo(() => ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId), [ticket.cycles, cleanRunId]);
+  const cycles = useMemo(
+    () => ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId),
+    [ticket.cycles, cleanRunId],
+  );
   const counting = useCounting(ticket.loader, cleanRunId, cycles);
   const { action, actions, setting, setSetting, running } = counting;
   const [own, setOwn] = useState('');

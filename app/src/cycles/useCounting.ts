@@ -1,10 +1,10 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
 import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
-import type { Loader } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { sound } from './tones';
+import type { Loader } from '@loose-pulley/core/loaders';
 
 /** What a cycle is, by the kind of loader; counted in turn. */
 export const actionsOf = (loader: Loader): readonly CycleAction[] =>

@@ -26,7 +26,12 @@ export function DriveSketch({
   const y = height / 2;
   const excessMm = sketch.slack ? sketch.centreMm * 0.04 : 0;
   const belt = beltOutline(
-    asPathPulleys({ motorRadiusMm: r1, drivenRadiusMm: r2, centreDistanceMm: sketch.centreMm, crossed: sketch.crossed }),
+    asPathPulleys({
+      motorRadiusMm: r1,
+      drivenRadiusMm: r2,
+      centreDistanceMm: sketch.centreMm,
+      crossed: sketch.crossed,
+    }),
     excessMm,
     { x: x1, y },
     scale,

@@ -43,7 +43,9 @@ export function Answers({ advice }: { readonly advice: Advice }) {
                 className="whitespace-nowrap"
                 disabled={!canWrite}
                 aria-label={`Take back: ${answerWords(advice, answer)}`}
-                onClick={() => dispatch(recordEvent({ type: 'observationRemoved', observationId: answer.recordId ?? '' }))}
+                onClick={() =>
+                  dispatch(recordEvent({ type: 'observationRemoved', observationId: answer.recordId ?? '' }))
+                }
               >
                 take back
               </Button>

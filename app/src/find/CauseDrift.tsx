@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { causeName, oddsWords } from '@loose-pulley/core/diagnosis';
-import { VERDICT_STATE_NAMES } from '@loose-pulley/core/ticket';
 import { useWidth } from '../draw/useWidth';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';
 import { driftAxis, driftScale } from './driftLayout';
 import type { Advice } from './useAdviser';
+import { VERDICT_STATE_NAMES } from '@loose-pulley/core/stations';
 
 const SHOWN = 8;
 const ROW_PX = 44;

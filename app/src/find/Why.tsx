@@ -6,16 +6,16 @@ import {
   inWords,
   testName,
   type Cause,
-  type Evidence,
   type Lead,
   type Observation,
+  type Evidence,
 } from '@loose-pulley/core/diagnosis';
-import { newComplaint, VERDICT_STATE_NAMES, VERDICT_STATES, type StationId } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useDrive, useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import type { Advice } from './useAdviser';
+import { newComplaint, VERDICT_STATE_NAMES, VERDICT_STATES, type StationId } from '@loose-pulley/core/stations';
 
 /** Ratios nearer to 1 say nothing worth reading. */
 const TELLS = 1.3;

@@ -1,10 +1,10 @@
 import { beltLabel } from '@loose-pulley/core/units';
-import { FITTED_BECAUSE, FITTED_BECAUSE_NAMES, type FittedBecause, type Try } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch, useUnit } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { SectionSign } from '../ui/SectionSign';
 import { TextLine } from '../ui/TextLine';
+import { FITTED_BECAUSE, FITTED_BECAUSE_NAMES, type FittedBecause, type Try } from '@loose-pulley/core/stations';
 
 /** The belts that went in: size, where from, what the label said, and why. From the tries judged right. */
 export function Fitted() {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { writeTicketName } from './names';
-import { COMPLAINT_STATE_NAMES, picturesNamed } from '@loose-pulley/core/ticket';
+import { picturesNamed } from '@loose-pulley/core/ticket';
 import { openEnds } from '@loose-pulley/core/handback';
 import { recordEvent } from '../keeping/actions';
 import { loadPictures } from '../keeping/pictures';
@@ -15,6 +15,7 @@ import { NumberLine } from '../ui/NumberLine';
 import { TextArea, TextLine } from '../ui/TextLine';
 import { Fitted } from './Fitted';
 import { Offers } from './Offers';
+import { COMPLAINT_STATE_NAMES } from '@loose-pulley/core/stations';
 
 /** Handing back, in short: what was found, done and left; the sheet; the file; and closing. */
 export function HandBackPage() {
@@ -151,7 +152,9 @@ export function HandBackPage() {
               look="strong"
               className="min-h-12"
               disabled={!canWrite || (ends.length > 0 && despite.trim() === '')}
-              onClick={() => dispatch(recordEvent({ type: 'ticketClosed', despite: ends.length > 0 ? despite.trim() : '' }))}
+              onClick={() =>
+                dispatch(recordEvent({ type: 'ticketClosed', despite: ends.length > 0 ? despite.trim() : '' }))
+              }
             >
               Hand it back
             </CommitButton>

@@ -1,11 +1,11 @@
 import { nanoid } from 'nanoid';
-import { OFFER_ANSWERS, OFFER_NAMES, type Offer } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { TextLine } from '../ui/TextLine';
+import { OFFER_ANSWERS, OFFER_NAMES, type Offer } from '@loose-pulley/core/stations';
 
 /** What was offered to the owner, accepted or declined, and by whom: whether to renew what still serves is theirs to say. */
 export function Offers() {

@@ -1,12 +1,9 @@
 import { nanoid } from 'nanoid';
 import {
   append,
-  newComplaint,
   openRecord,
   redoTarget,
-  STATION_NAMES,
   undoTarget,
-  type Details,
   type EventBody,
   type TicketEvent,
 } from '@loose-pulley/core/ticket';
@@ -17,6 +14,7 @@ import { markKept, unkeptRecord, whenKept } from './keeper';
 import { storeProblem } from './storage';
 import { holdTicket, onTabMessage, tellTabs, type Hold } from './tabs';
 import { finishImport, loadSummaries, loadTicket, removeTicket, saveTicket } from './tickets';
+import { newComplaint, STATION_NAMES, type Details } from '@loose-pulley/core/stations';
 
 type Thunk<T = void> = (dispatch: AppDispatch, getState: () => RootState) => T;
 
@@ -161,7 +159,7 @@ export const takeOver =
   };
 
 /**
- * Makes something recordEvent to the open ticket: the only way a ticket changes.
+ * Makes something happen to the open ticket: the only way a ticket changes.
  *
  * @param gesture events of one gesture that follow one another become one
  * @returns whether it happened

@@ -1,4 +1,10 @@
-import { summarise, TICKET_VERSION, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import {
+  summarise,
+  SUMMARY_VERSION,
+  TICKET_VERSION,
+  type TicketRecord,
+  type TicketSummary,
+} from '@loose-pulley/core/ticket';
 import { journalTable, summaryTable, ticketTable } from './storage';
 
 /*
@@ -51,8 +57,8 @@ export async function loadSummaries(): Promise<TicketSummary[]> {
   const [ids] = await Promise.all([
     ticketTable.keys(),
     summaryTable.iterate<TicketSummary, void>((summary, id) => {
-      // Summaries of an older Loose Pulley, which knew no temporaryChanges, are made anew.
-      if (Array.isArray(summary.temporaryChanges)) summaries.set(id, summary);
+      // One that an older Loose Pulley made says less: it is made anew.
+      if (summary.version === SUMMARY_VERSION) summaries.set(id, summary);
     }),
   ]);
   for (const id of ids) {

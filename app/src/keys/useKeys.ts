@@ -1,12 +1,12 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { STATIONS } from '@loose-pulley/core/ticket';
 import { redo, undo } from '../keeping/actions';
 import type { KeyAction } from '../store/settings';
 import { saidAloud } from '../store/openTicket';
 import { store, useAppDispatch } from '../store/store';
 import { BURST_GAP_MS, BurstListener } from './burst';
 import { takeBurst } from './walk';
+import { STATIONS } from '@loose-pulley/core/stations';
 
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);

@@ -1,13 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import {
-  checkKnowledge,
-  DIAGNOSED_LOADERS,
-  KNOWLEDGE,
-  type DiagnosedLoader,
-  type Knowledge,
-} from '@loose-pulley/core/diagnosis';
+import { checkKnowledge, KNOWLEDGE, type Knowledge } from '@loose-pulley/core/diagnosis';
 import { readKnowledgeFile, writeKnowledgeFile } from '@loose-pulley/core/exchange';
-import { LOADER_NAMES } from '@loose-pulley/core/ticket';
 import { keepOwnKnowledge, loadOwnKnowledge } from '../keeping/knowledge';
 import { storeProblem } from '../keeping/storage';
 import { Button, CommitButton } from '../ui/Button';
@@ -16,6 +9,7 @@ import { download } from '../ui/download';
 import { useTitle } from '../ui/title';
 import { Shares } from './Shares';
 import { TestTable } from './TestTable';
+import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
 
 /** What the adviser knows, every number of it: to read, to change, to keep as the bench's own, to hand on. */
 export function KnowledgePage() {
@@ -24,7 +18,7 @@ export function KnowledgePage() {
   const [own, setOwn] = useState(false);
   const [said, setSaid] = useState('');
   const [problem, setProblem] = useState('');
-  const [loader, setLoader] = useState<DiagnosedLoader>('tray');
+  const [loader, setLoader] = useState<Loader>('tray');
   const [testId, setTestId] = useState(KNOWLEDGE.tests[0]?.id ?? '');
   /** Counts what was asked to be kept. */
   const turns = useRef(0);
@@ -98,7 +92,7 @@ export function KnowledgePage() {
             label="Kind of loader"
             value={loader}
             className="justify-self-start"
-            options={DIAGNOSED_LOADERS.map((one) => [one, LOADER_NAMES[one]] as const)}
+            options={LOADERS.map((one) => [one, LOADER_NAMES[one]] as const)}
             onChoose={setLoader}
           />
           <Shares knowledge={knowledge} loader={loader} onChange={change} />

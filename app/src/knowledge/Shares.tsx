@@ -1,5 +1,6 @@
-import { causeName, type DiagnosedLoader, type Knowledge } from '@loose-pulley/core/diagnosis';
+import { causeName, type Knowledge } from '@loose-pulley/core/diagnosis';
 import { Percent } from './Percent';
+import type { Loader } from '@loose-pulley/core/loaders';
 
 /** How often each cause is the one, beside the others, for one kind of loader. */
 export function Shares({
@@ -8,7 +9,7 @@ export function Shares({
   onChange,
 }: {
   readonly knowledge: Knowledge;
-  readonly loader: DiagnosedLoader;
+  readonly loader: Loader;
   readonly onChange: (knowledge: Knowledge) => void;
 }) {
   const total = knowledge.causes.reduce((sum, { priors }) => sum + priors[loader], 0);

@@ -1,4 +1,5 @@
-import { STATION_NAMES, type TicketRecord } from '@loose-pulley/core/ticket';
+import { type TicketRecord } from '@loose-pulley/core/ticket';
+import { STATION_NAMES } from '@loose-pulley/core/stations';
 
 export type Keep = 'mine' | 'theirs' | 'both';
 

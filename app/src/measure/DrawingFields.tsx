@@ -1,7 +1,7 @@
 import type { DriveFacts, Measurand } from '@loose-pulley/core/measuring';
-import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { ReadingInput } from './ReadingInput';
 import { useReading } from './useReading';
+import type { DriveRecord } from '@loose-pulley/core/stations';
 
 interface Props {
   readonly drive: DriveRecord;

@@ -1,9 +1,9 @@
-import { SHAPES, type DriveRecord, type DriveSettings, type GrooveRecord } from '@loose-pulley/core/ticket';
-import { parseNumber } from '@loose-pulley/core/units';
+import { parseNumber, SECTION_SHAPES } from '@loose-pulley/core/units';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Choice } from '../ui/Choice';
 import { SurfaceSelect } from './SurfaceSelect';
+import type { DriveRecord, DriveSettings, GrooveRecord } from '@loose-pulley/core/stations';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -68,7 +68,7 @@ export function DriveSetup({ drive, canWrite }: Props) {
         label="Old belt, cut across"
         value={drive.oldShape}
         disabled={!canWrite}
-        options={SHAPES.map((shape) => [shape, shape] as const)}
+        options={SECTION_SHAPES.map((shape) => [shape, shape] as const)}
         onChoose={(oldShape) => change({ oldShape })}
       />
       <Choice

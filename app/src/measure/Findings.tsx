@@ -1,8 +1,8 @@
 import { seatedRadiusMm } from '@loose-pulley/core/drive';
 import { oldBeltFinding } from '@loose-pulley/core/sizing';
 import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
-import { MEASURAND_NAMES } from '@loose-pulley/core/ticket';
 import { formatInchFraction, formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
+import { MEASURAND_NAMES } from '@loose-pulley/core/stations';
 
 /** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
 export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly unit: LengthUnit }) {

@@ -1,5 +1,4 @@
 import { nanoid } from 'nanoid';
-import type { DriveRecord, IdlerRecord } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
@@ -7,6 +6,7 @@ import { Choice } from '../ui/Choice';
 import { NumberLine } from '../ui/NumberLine';
 import { TextLine } from '../ui/TextLine';
 import { SurfaceSelect } from './SurfaceSelect';
+import type { DriveRecord, IdlerRecord } from '@loose-pulley/core/stations';
 
 const MOST = 4;
 

@@ -1,6 +1,5 @@
 import { lazy, useState } from 'react';
 import type { Measurand } from '@loose-pulley/core/measuring';
-import { DRIVEN_WORDS } from '@loose-pulley/core/sizing';
 import { PluggedCaution } from '../clock/MainsLine';
 import { DriveDrawing } from '../draw/DriveDrawing';
 import { StationFoot } from '../ticket/StationFoot';
@@ -15,6 +14,7 @@ import { driveGeometry } from './driveGeometry';
 import { Findings } from './Findings';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from './useMovePulley';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 
 // Both lie folded away at first.
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));

@@ -1,11 +1,11 @@
 import { lazy, Suspense, useId, useState } from 'react';
 import { AUX, isForce, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
-import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../store/store';
 import { Button } from '../ui/Button';
 import { ReadingInput } from './ReadingInput';
 import { echoOf, useReading, type ReadingControl } from './useReading';
+import type { DriveRecord } from '@loose-pulley/core/stations';
 
 interface Props {
   readonly drive: DriveRecord;

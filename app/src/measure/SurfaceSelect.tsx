@@ -1,4 +1,5 @@
-import { SURFACES, type DriveRecord } from '@loose-pulley/core/ticket';
+import type { DriveRecord } from '@loose-pulley/core/stations';
+import { SURFACES } from '@loose-pulley/core/drive';
 
 type Surface = DriveRecord['drivenSurface'];
 

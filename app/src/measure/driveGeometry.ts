@@ -1,10 +1,10 @@
 import type { Judgement } from '@loose-pulley/core/sizing';
 import { fitBelt } from '@loose-pulley/core/drive';
-import type { DriveRecord } from '@loose-pulley/core/ticket';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { beltLabel } from '@loose-pulley/core/units';
 import { formatPercent, type LengthUnit } from '@loose-pulley/core/units';
 import type { DrawnDrive } from '../draw/DriveDrawing';
+import type { DriveRecord } from '@loose-pulley/core/stations';
 
 /** What the drive drawing shows of a drive's facts, and of a belt where one is chosen. */
 export function driveGeometry(

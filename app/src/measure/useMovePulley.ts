@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
+import type { DriveRecord } from '@loose-pulley/core/stations';
 
 const MAX_MM = 1000;
 const held = (mm: number): number => Math.max(-MAX_MM, Math.min(MAX_MM, mm));

@@ -16,13 +16,13 @@ import {
   type Method,
   type Reading,
 } from '@loose-pulley/core/measuring';
-import type { DriveRecord } from '@loose-pulley/core/ticket';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { figure } from './figure';
 import { recordEvent } from '../keeping/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../store/openTicket';
 import { store, useAppDispatch, useAppSelector, useUnit } from '../store/store';
+import type { DriveRecord } from '@loose-pulley/core/stations';
 
 const NO_AUX: Aux = {};
 /** One caliper serves all fields. */

@@ -1,12 +1,12 @@
 import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { STATION_NAMES, STATIONS } from '@loose-pulley/core/ticket';
 import { redo, undo } from '../keeping/actions';
 import { sayMoment } from '../keeping/moments';
 import { themeChosen, unitChosen } from '../store/settings';
 import { selectSummaries, store, useAppDispatch, useAppSelector } from '../store/store';
 import { cx } from '../ui/cx';
 import { Sheet } from '../ui/Sheet';
+import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
 
 interface Entry {
   readonly id: string;

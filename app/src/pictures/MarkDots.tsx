@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { PictureMark } from '@loose-pulley/core/ticket';
+import type { PictureMark } from '@loose-pulley/core/stations';
 
 const place = ({ xFraction, yFraction }: PictureMark) => ({ left: `${xFraction * 100}%`, top: `${yFraction * 100}%` });
 

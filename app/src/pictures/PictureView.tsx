@@ -1,6 +1,5 @@
 import { nanoid } from 'nanoid';
 import type { KeyboardEvent, MouseEvent } from 'react';
-import type { Picture, PictureMark } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -9,6 +8,7 @@ import { TextLine } from '../ui/TextLine';
 import { MarkDots } from './MarkDots';
 import { usePicture } from './usePicture';
 import { Sheet } from '../ui/Sheet';
+import type { Picture, PictureMark } from '@loose-pulley/core/stations';
 
 const MAX_MARKS = 50;
 const NUDGE = 0.01;

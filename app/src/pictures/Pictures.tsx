@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { Picture } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -10,6 +9,7 @@ import { addPictures } from './addPictures';
 import { Camera } from './Camera';
 import { PictureView } from './PictureView';
 import { usePicture } from './usePicture';
+import type { Picture } from '@loose-pulley/core/stations';
 
 const canFilm = 'mediaDevices' in navigator;
 /** Shown at once; the rest on asking, so that a ticket with hundreds opens as fast as one with none. */

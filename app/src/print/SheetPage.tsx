@@ -1,20 +1,8 @@
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod, isForce } from '@loose-pulley/core/measuring';
-import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES, type Driven } from '@loose-pulley/core/sizing';
-import {
-  DRIVEN_OF,
-  COMPLAINT_STATE_NAMES,
-  FITTED_BECAUSE_NAMES,
-  factsOf,
-  LOADER_NAMES,
-  MEASURAND_NAMES,
-  SOUND_NAMES,
-  STATION_NAMES,
-  STATIONS,
-  VERDICT_NAMES,
-  type DriveRecord,
-} from '@loose-pulley/core/ticket';
+import { oldBeltFinding, reasons, situationOf, judge, ZONE_NAMES } from '@loose-pulley/core/sizing';
+import { factsOf } from '@loose-pulley/core/ticket';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { figure } from '../measure/figure';
 import { useUnit } from '../store/store';
@@ -34,6 +22,17 @@ import {
   PicturesOnPaper,
   VerdictsOnPaper,
 } from './parts';
+import {
+  COMPLAINT_STATE_NAMES,
+  FITTED_BECAUSE_NAMES,
+  MEASURAND_NAMES,
+  SOUND_NAMES,
+  STATION_NAMES,
+  STATIONS,
+  VERDICT_NAMES,
+  type DriveRecord,
+} from '@loose-pulley/core/stations';
+import { type Driven, DRIVEN_OF, LOADER_NAMES } from '@loose-pulley/core/loaders';
 
 const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
 

@@ -11,6 +11,8 @@ import {
   timedPairs,
   timesWords,
 } from '@loose-pulley/core/proving';
+import { type Ticket } from '@loose-pulley/core/ticket';
+import { usePicture } from '../pictures/usePicture';
 import {
   AFTER_UNPLUGGING_NAMES,
   CHECK_STATE_NAMES,
@@ -18,9 +20,7 @@ import {
   OFFER_NAMES,
   VERDICT_STATE_NAMES,
   type Picture,
-  type Ticket,
-} from '@loose-pulley/core/ticket';
-import { usePicture } from '../pictures/usePicture';
+} from '@loose-pulley/core/stations';
 
 /** How it arrived: what went before, what it showed of others, and whether minutes unplugged did anything. */
 export function ArrivalOnPaper({ ticket }: { readonly ticket: Ticket }) {

@@ -1,6 +1,6 @@
 import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/proving';
-import { DRIVEN_WORDS, formatNeed } from '@loose-pulley/core/sizing';
-import { CHECK_STATE_NAMES, predictedPull, type Ticket } from '@loose-pulley/core/ticket';
+import { formatNeed } from '@loose-pulley/core/sizing';
+import { predictedPull, type Ticket } from '@loose-pulley/core/ticket';
 import { parseForce, parseNumber } from '@loose-pulley/core/units';
 import { CONDITIONS } from '../cycles/conditions';
 import { recordEvent } from '../keeping/actions';
@@ -10,6 +10,8 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { NumberLine } from '../ui/NumberLine';
 import { TextLine } from '../ui/TextLine';
+import { CHECK_STATE_NAMES } from '@loose-pulley/core/stations';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 
 const pullWords = (ticket: Ticket): string => {
   const predicted = predictedPull(ticket);

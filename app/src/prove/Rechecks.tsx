@@ -38,7 +38,9 @@ export function Rechecks() {
               disabled={!canWrite}
               options={RECHECK_RESULTS.map((one) => [one, RECHECK_NAMES[one]] as const)}
               onChoose={(chosen) =>
-                dispatch(recordEvent({ type: 'recheckPut', recheck: { treatmentId: treatment.id, of, result: chosen } }))
+                dispatch(
+                  recordEvent({ type: 'recheckPut', recheck: { treatmentId: treatment.id, of, result: chosen } }),
+                )
               }
             />
           </li>

@@ -3,8 +3,7 @@ import { Link } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
-import { DRIVEN_WORDS, formatNeed, reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
-import type { DriveRecord, Try } from '@loose-pulley/core/ticket';
+import { formatNeed, reasons, ZONE_NAMES, type Candidate } from '@loose-pulley/core/sizing';
 import {
   formatGramForce,
   formatLength,
@@ -23,6 +22,8 @@ import { SectionSign } from '../ui/SectionSign';
 import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
 import type { Sizing } from './useSizing';
+import type { DriveRecord, Try } from '@loose-pulley/core/stations';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 
 interface Props {
   readonly sizing: Sizing;

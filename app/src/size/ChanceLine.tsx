@@ -7,12 +7,22 @@ import type { ProbabilityView } from './useProbability';
 const WORTH = 0.01;
 
 /** The odds of the belt looked at, what would go wrong first, and what one more measurement would add. */
-export function ChanceLine({ odds, view }: { readonly odds: SuccessProbability | undefined; readonly view: ProbabilityView }) {
+export function ChanceLine({
+  odds,
+  view,
+}: {
+  readonly odds: SuccessProbability | undefined;
+  readonly view: ProbabilityView;
+}) {
   const { ticket } = useTicket();
   const { drive, driven } = useDrive();
   const worth = view.answer?.values.find(({ gain }) => gain >= WORTH);
   return (
-    <section aria-label="SuccessProbability" aria-busy={!view.settled} className="grid gap-1 border-y-2 border-ink py-2">
+    <section
+      aria-label="SuccessProbability"
+      aria-busy={!view.settled}
+      className="grid gap-1 border-y-2 border-ink py-2"
+    >
       <p className="flex flex-wrap items-baseline justify-between gap-2">
         <span>Works in</span>
         <strong className="text-2xl">{odds ? inHundred(odds.works) : 'one moment…'}</strong>

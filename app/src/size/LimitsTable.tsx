@@ -1,9 +1,9 @@
 import { DEFAULT_LIMITS, type Limits, type Spread } from '@loose-pulley/core/sizing';
-import { SURFACES } from '@loose-pulley/core/ticket';
 import { limitsSet } from '../store/settings';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
+import { SURFACES } from '@loose-pulley/core/drive';
 
 type SpreadKey = { [K in keyof Limits]: Limits[K] extends Spread ? K : never }[keyof Limits];
 type PlainKey = Exclude<keyof Limits, SpreadKey | 'friction'>;

@@ -2,11 +2,11 @@ import { nanoid } from 'nanoid';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import { inHundred, REMEDIES, REMEDY_IDS, type ProbabilityAnswer, type RemedyId } from '@loose-pulley/core/probability';
 import { monthsLater } from '@loose-pulley/core/timers';
-import { OWNER_WISHES, type DriveRecord } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { OWNER_WISHES, type DriveRecord } from '@loose-pulley/core/stations';
 
 const WISH_NAMES = { unknown: 'not said', renew: 'renew it', keep: 'keep it' } as const;
 function months(count: number): string {

@@ -1,8 +1,8 @@
 import { CATALOGUE, sameSection } from '@loose-pulley/core/catalogue';
 import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/probability';
-import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/ticket';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
 import { usePastTickets } from '../ticket/usePastTickets';
+import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/stations';
 
 /** What the bench learnt on other machines with this mechanism. */
 function useSisters(drive: DriveRecord): Array<{ readonly number: string; readonly tried: Try }> {

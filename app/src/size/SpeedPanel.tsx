@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { drivenSpeed, SPINDLE_TORQUE_NMM } from '@loose-pulley/core/speed';
 import type { Ranking, Situation } from '@loose-pulley/core/sizing';
-import type { DriveRecord, SpeedRecord } from '@loose-pulley/core/ticket';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
@@ -11,6 +10,7 @@ import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
 import { BeltName } from '../ui/SectionSign';
 import { PulseReader } from './PulseReader';
+import type { DriveRecord, SpeedRecord } from '@loose-pulley/core/stations';
 
 const SHOWN = 6;
 const USUAL: SpeedRecord = { motorRpm: 2400, targetRpm: 300, tolerancePercent: 1 };

@@ -3,7 +3,6 @@ import { beltLabel } from '@loose-pulley/core/units';
 import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
 import { sameWay, type DriveFacts } from '@loose-pulley/core/measuring';
 import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
-import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/ticket';
 import { nanoid } from 'nanoid';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
@@ -11,6 +10,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { SectionSign } from '../ui/SectionSign';
 import { TextLine } from '../ui/TextLine';
+import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/stations';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -84,7 +84,9 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
                 disabled={!canWrite}
                 options={VERDICTS.map((verdict) => [verdict, VERDICT_NAMES[verdict]] as const)}
                 onChoose={(verdict) =>
-                  dispatch(recordEvent({ type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict, note: one.note }))
+                  dispatch(
+                    recordEvent({ type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict, note: one.note }),
+                  )
                 }
               />
               <div className="md:col-span-2">

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import {
-  DRIVEN_WORDS,
   formatNeed,
   WEAKNESS_NAMES,
   ZONE_NAMES,
@@ -11,6 +10,7 @@ import {
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { Button } from '../ui/Button';
 import { figuresOf, MOTOR_RPM } from './figures';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 
 interface Dragged {
   readonly lengthMm: number;

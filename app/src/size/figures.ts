@@ -1,8 +1,9 @@
 import { strokeTimeS, type Belt } from '@loose-pulley/core/drive';
-import { DRIVEN_WORDS, formatNeed, judge, type Judgement, type Situation } from '@loose-pulley/core/sizing';
+import { formatNeed, judge, type Judgement, type Situation } from '@loose-pulley/core/sizing';
 import { drivenSpeed, SPINDLE_TORQUE_NMM } from '@loose-pulley/core/speed';
 import { formatGramForce, formatNewton, formatPercent } from '@loose-pulley/core/units';
 import { capital } from '../ui/capital';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 
 /** How far an ordinary tray comes out, and how fast its motor turns. From memory of the trade, no source; both can be dragged. */
 const STROKE_MM = 140;

@@ -3,8 +3,8 @@ import { CATALOGUE } from '@loose-pulley/core/catalogue';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/probability';
 import type { Situation } from '@loose-pulley/core/sizing';
-import type { Try } from '@loose-pulley/core/ticket';
 import { listenForProbability } from '../workers/probability';
+import type { Try } from '@loose-pulley/core/stations';
 
 /** The same for a drive whenever it is looked at, so that its odds do not flicker. */
 const SEED = 20261125;

@@ -14,11 +14,11 @@ import {
   type Situation,
 } from '@loose-pulley/core/sizing';
 import { rankByProbability } from '@loose-pulley/core/probability';
-import type { Try } from '@loose-pulley/core/ticket';
 import type { LengthUnit } from '@loose-pulley/core/units';
 import { rulerSpan, type RulerRow } from '../draw/rulerLayout';
 import { rulerRows } from './rulerRows';
 import { useProbability, type ProbabilityView } from './useProbability';
+import type { Try } from '@loose-pulley/core/stations';
 
 /** Everything the Size station shows, derived from the readings and the belt that is looked at. */
 export interface Sizing {
@@ -48,7 +48,10 @@ export function useSizing(
   const odds = useProbability(situation, facts, tries);
   const linear = useMemo(() => rank(situation, CATALOGUE), [situation]);
   // By the margins at once; by the odds as soon as they are there.
-  const ranking = useMemo(() => (odds.answer ? rankByProbability(linear, odds.answer.belts) : linear), [linear, odds.answer]);
+  const ranking = useMemo(
+    () => (odds.answer ? rankByProbability(linear, odds.answer.belts) : linear),
+    [linear, odds.answer],
+  );
   const picked = ranking.candidates.find(({ catalogueBelt }) => catalogueBelt.id === pickedId) ?? ranking.best;
   const belt = picked?.catalogueBelt;
   const section = useMemo(() => (belt ? { shape: belt.shape, thicknessMm: belt.thicknessMm } : undefined), [belt]);

@@ -1,5 +1,11 @@
 import { useState } from 'react';
-import { isOpen, LIMIT_WORDS, TEMPORARY_CHANGES, TEMPORARY_CHANGE_KINDS, type TemporaryChangeKind } from '@loose-pulley/core/strip';
+import {
+  isOpen,
+  LIMIT_WORDS,
+  TEMPORARY_CHANGES,
+  TEMPORARY_CHANGE_KINDS,
+  type TemporaryChangeKind,
+} from '@loose-pulley/core/strip';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
@@ -39,7 +45,9 @@ export function Changes() {
                 {after && `, after number ${after.number}`}
                 {first && `, after “${first.words}”`}, before {LIMIT_WORDS[change.before]}.
               </p>
-              {TEMPORARY_CHANGES[change.kind].caution && <p className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</p>}
+              {TEMPORARY_CHANGES[change.kind].caution && (
+                <p className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</p>
+              )}
               {others.length > 0 && (
                 <details open={first !== undefined}>
                   <summary className="flex min-h-11 cursor-pointer items-center text-sm text-soft">
@@ -53,7 +61,10 @@ export function Changes() {
                       className="field w-full text-ink"
                       onChange={(event) =>
                         dispatch(
-                          recordEvent({ type: 'temporaryChangePut', change: { ...change, afterChangeId: event.target.value || null } }),
+                          recordEvent({
+                            type: 'temporaryChangePut',
+                            change: { ...change, afterChangeId: event.target.value || null },
+                          }),
                         )
                       }
                     >

@@ -18,7 +18,9 @@ export function CloseChange({
     <Button
       className={className}
       disabled={disabled}
-      onClick={() => dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...change, closedAt: new Date().toISOString() } }))}
+      onClick={() =>
+        dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...change, closedAt: new Date().toISOString() } }))
+      }
     >
       It is done
     </Button>

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { driveWords, GUIDES, readLine, type GuideLine } from '@loose-pulley/core/strip';
-import { LOADER_NAMES, type Ticket } from '@loose-pulley/core/ticket';
+import { type Ticket } from '@loose-pulley/core/ticket';
 import { usePastTickets } from '../ticket/usePastTickets';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { useStripLine } from './useStripLine';
+import { LOADER_NAMES } from '@loose-pulley/core/loaders';
 
 /** A past strip as lines to tick off: without what turned out needless, each in the words that were typed. */
 const linesOf = ({ strip }: Ticket): readonly GuideLine[] =>
@@ -34,7 +35,9 @@ export function Guide() {
   const chosen = guides.find(([id]) => id === which);
   const lines = chosen?.[2].filter((line) => deep || !line.deep) ?? [];
   const tools = toolsOf(lines);
-  const done = new Set(ticket.strip.steps.map(({ line }) => line).concat(ticket.strip.temporaryChanges.map(({ words }) => words)));
+  const done = new Set(
+    ticket.strip.steps.map(({ line }) => line).concat(ticket.strip.temporaryChanges.map(({ words }) => words)),
+  );
   return (
     <section aria-labelledby="guide" className="grid gap-2">
       <h3 id="guide" className="text-lg">

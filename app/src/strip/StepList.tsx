@@ -106,7 +106,9 @@ const StepRow = memo(function StepRow({
         <span className="grow leading-tight">
           <span className="font-semibold">{stepWords(step)}</span>
           {step.notNextTime && <span className="block text-sm text-soft">not needed: {step.notNextTime}</span>}
-          {step.removals.length > 1 && <span className="block text-sm text-soft">off {step.removals.length} times</span>}
+          {step.removals.length > 1 && (
+            <span className="block text-sm text-soft">off {step.removals.length} times</span>
+          )}
         </span>
         <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
       </button>
@@ -136,7 +138,9 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
   /** A changed count changes what came off, as long as it is off. */
   const recount = (count: number, missing: number, gesture: string): void => {
     const removals = step.removals.map((round, index) =>
-      index === step.removals.length - 1 && round.back === null ? { ...round, off: Math.max(0, count - missing) } : round,
+      index === step.removals.length - 1 && round.back === null
+        ? { ...round, off: Math.max(0, count - missing) }
+        : round,
     );
     put({ count, missing, removals }, gesture);
   };

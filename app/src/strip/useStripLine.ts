@@ -1,6 +1,14 @@
 import { nanoid } from 'nanoid';
 import { useNavigate } from 'react-router';
-import { isOpen, TEMPORARY_CHANGES, newStep, offAgain, readLine, type TemporaryChangeKind, type StepDraft } from '@loose-pulley/core/strip';
+import {
+  isOpen,
+  TEMPORARY_CHANGES,
+  newStep,
+  offAgain,
+  readLine,
+  type TemporaryChangeKind,
+  type StepDraft,
+} from '@loose-pulley/core/strip';
 import { recordEvent } from '../keeping/actions';
 import { sayMoment } from '../keeping/moments';
 import { saidAloud } from '../store/openTicket';

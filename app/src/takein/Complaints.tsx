@@ -1,4 +1,9 @@
 import { nanoid } from 'nanoid';
+import { recordEvent } from '../keeping/actions';
+import { useAppDispatch } from '../store/store';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { TextLine } from '../ui/TextLine';
 import {
   COMPLAINT_STATE_NAMES,
   COMPLAINT_STATES,
@@ -7,12 +12,7 @@ import {
   SOUNDS,
   type Complaint,
   type ComplaintState,
-} from '@loose-pulley/core/ticket';
-import { recordEvent } from '../keeping/actions';
-import { useAppDispatch } from '../store/store';
-import { useTicket } from '../ticket/useTicket';
-import { Button } from '../ui/Button';
-import { TextLine } from '../ui/TextLine';
+} from '@loose-pulley/core/stations';
 
 /** What is wrong, one by one, in the owner's words; each with its before, its after and what became of it. */
 export function Complaints() {

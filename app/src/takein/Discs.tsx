@@ -1,10 +1,10 @@
 import { nanoid } from 'nanoid';
-import type { Disc } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';
+import type { Disc } from '@loose-pulley/core/stations';
 
 /** Discs found in the machine or left with it: whose, where, in what condition, and whether they went back. */
 export function Discs() {

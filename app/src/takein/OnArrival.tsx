@@ -1,16 +1,17 @@
 import { nanoid } from 'nanoid';
-import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { TextArea, TextLine } from '../ui/TextLine';
+import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/stations';
 
 /** What happened before it failed, and what the machine shows of those who were in it before. */
 export function OnArrival() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const put = (evidence: Evidence, gesture?: string) => dispatch(recordEvent({ type: 'evidencePut', evidence }, gesture));
+  const put = (evidence: Evidence, gesture?: string) =>
+    dispatch(recordEvent({ type: 'evidencePut', evidence }, gesture));
   return (
     <section aria-labelledby="on-arrival" className="grid gap-3">
       <h3 id="on-arrival" className="border-b border-ink pb-1 text-lg">

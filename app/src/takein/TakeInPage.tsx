@@ -1,4 +1,3 @@
-import { LOADER_NAMES, LOADERS, type Details, type ErrorCode } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { CycleLog } from '../cycles/CycleLog';
@@ -17,6 +16,8 @@ import { KnownBefore } from './KnownBefore';
 import { OnArrival } from './OnArrival';
 import { TriedAgain } from './TriedAgain';
 import { UnplugFirst } from './UnplugFirst';
+import type { Details, ErrorCode } from '@loose-pulley/core/stations';
+import { LOADER_NAMES, LOADERS } from '@loose-pulley/core/loaders';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
 export function TakeInPage() {
@@ -102,7 +103,9 @@ export function TakeInPage() {
             ['parts', 'the post'],
             ['owner', 'the owner'],
           ]}
-          onChoose={(value) => dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))}
+          onChoose={(value) =>
+            dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))
+          }
         />
         <TextLine
           label="Namely"
@@ -120,7 +123,10 @@ export function TakeInPage() {
           disabled={!canWrite}
           onText={(text, gesture) =>
             dispatch(
-              recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } }, gesture),
+              recordEvent(
+                { type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } },
+                gesture,
+              ),
             )
           }
         />
@@ -130,7 +136,9 @@ export function TakeInPage() {
           value={drive.codes.map(({ code, meaning }) => `${code} ${meaning}`).join('\n')}
           disabled={!canWrite}
           onText={(text, gesture) =>
-            dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture))
+            dispatch(
+              recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture),
+            )
           }
         />
         <FarAway />

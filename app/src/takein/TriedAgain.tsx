@@ -1,8 +1,8 @@
-import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { useTicket } from '../ticket/useTicket';
 import { Choice } from '../ui/Choice';
+import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/stations';
 
 /** After some minutes unplugged it is tried again, before it is opened: the cheapest cure there is. */
 export function TriedAgain() {

@@ -27,7 +27,8 @@ export function UnplugFirst() {
     const now = Date.now();
     const startedAt = new Date(now).toISOString();
     const named = what.trim() || 'waiting';
-    if (named === 'unplugged') dispatch(recordEvent({ type: 'mainsSaid', mains: { state: 'unplugged', since: startedAt } }));
+    if (named === 'unplugged')
+      dispatch(recordEvent({ type: 'mainsSaid', mains: { state: 'unplugged', since: startedAt } }));
     dispatch(
       recordEvent({
         type: 'timerPut',

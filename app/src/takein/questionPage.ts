@@ -1,6 +1,7 @@
 import { ANSWERS_FORMAT, ANSWERS_VERSION } from '@loose-pulley/core/remoteIntake';
-import type { QuestionSheet, Ticket } from '@loose-pulley/core/ticket';
+import type { Ticket } from '@loose-pulley/core/ticket';
 import { escaped } from '../ui/escaped';
+import type { QuestionSheet } from '@loose-pulley/core/stations';
 
 /** Data for a script on the page: nothing in it can end the script. */
 const scripted = (value: unknown): string => JSON.stringify(value).replace(/</g, '\\u003c');

@@ -18,7 +18,8 @@ export function DriveTabs({ ticket, canWrite }: { readonly ticket: Ticket; reado
   const add = (): void => {
     const name = [...LETTERS].find((letter) => !ticket.drives.some((drive) => drive.name === letter));
     if (!name) return;
-    if (dispatch(recordEvent({ type: 'driveAdded', driveId: nanoid(12), name }))) void navigate(`${pathname}?drive=${name}`);
+    if (dispatch(recordEvent({ type: 'driveAdded', driveId: nanoid(12), name })))
+      void navigate(`${pathname}?drive=${name}`);
   };
   return (
     <nav aria-label="Drives of this machine" className="flex flex-wrap items-end">

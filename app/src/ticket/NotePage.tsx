@@ -1,14 +1,15 @@
-import { STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
 import { Caution } from '../ui/Caution';
 import { PluggedCaution } from '../clock/MainsLine';
 import { StationFoot } from './StationFoot';
 import { useTicket } from './useTicket';
+import { STATION_NAMES, type StationId } from '@loose-pulley/core/stations';
 
 /** What Clean will hold, in one honest line, and the caution that applies already. */
 const CLEAN = {
   will: 'It will choose solvents by material and time the drying. Until then it takes a note.',
   ask: 'Residue off both pulleys and out of the grooves, every crumb accounted for, pulleys dry before the belt goes on.',
-  caution: 'Solvent vapour burns and harms: air, gloves, no flame. Try it where it does not show. Dissolved rubber stains skin.',
+  caution:
+    'Solvent vapour burns and harms: air, gloves, no flame. Try it where it does not show. Dissolved rubber stains skin.',
 };
 
 export function NotePage() {

@@ -1,10 +1,10 @@
 import { Link, useSearchParams } from 'react-router';
-import { STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../keeping/actions';
 import { useAppDispatch } from '../store/store';
 import { Choice } from '../ui/Choice';
 import { TextArea } from '../ui/TextLine';
 import { useTicket } from './useTicket';
+import { STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';
 
 /** What every station ends with: how it stands, a note, and the way on. */
 export function StationFoot({ station, note = false }: { readonly station: StationId; readonly note?: boolean }) {

@@ -1,10 +1,11 @@
 import { NavLink, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
-import { factsOf, MARK_NAMES, STATION_NAMES, STATIONS, type StationId, type Ticket } from '@loose-pulley/core/ticket';
+import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
 import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../store/store';
 import { cx } from '../ui/cx';
 import { Mark } from '../ui/Mark';
+import { MARK_NAMES, STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';
 
 /** A few words under each station: what it holds so far. */
 function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, unit: LengthUnit): string {

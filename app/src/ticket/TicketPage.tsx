@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
-import { headline, STATION_NAMES, type StationId } from '@loose-pulley/core/ticket';
+import { headline } from '@loose-pulley/core/ticket';
 import { openTicket, takeOver } from '../keeping/actions';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { Button } from '../ui/Button';
@@ -9,6 +9,7 @@ import { Words } from '../ui/Words';
 import { DriveTabs } from './DriveTabs';
 import { StationRail } from './StationRail';
 import { TicketContext } from './useTicket';
+import { STATION_NAMES, type StationId } from '@loose-pulley/core/stations';
 
 /** The frame of a ticket: its head, its stations, and whichever of them is open. */
 export function TicketPage() {

@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
-import { describeEvent, eventPlace, STATION_NAMES, timeline } from '@loose-pulley/core/ticket';
+import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
 import { useUnit } from '../store/store';
 import { useTicket } from './useTicket';
+import { STATION_NAMES } from '@loose-pulley/core/stations';
 
 /** Everything that happened to the ticket, newest first; what was taken back is struck through and says so. */
 export function TimelinePage() {

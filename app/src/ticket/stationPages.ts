@@ -1,5 +1,5 @@
-import { STATIONS, type StationId } from '@loose-pulley/core/ticket';
 import { page, type Page } from '../app/page';
+import { STATIONS, type StationId } from '@loose-pulley/core/stations';
 
 const FindPage = page(async () => (await import('../find/FindPage')).FindPage);
 const MeasurePage = page(async () => (await import('../measure/MeasurePage')).MeasurePage);

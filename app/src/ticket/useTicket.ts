@@ -1,10 +1,12 @@
 import { createContext, useContext, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { situationOf, type Driven, type Situation } from '@loose-pulley/core/sizing';
-import { DRIVEN_OF, factsOf, type DriveRecord, type Ticket, type TicketRecord } from '@loose-pulley/core/ticket';
+import { situationOf, type Situation } from '@loose-pulley/core/sizing';
+import { factsOf, type Ticket, type TicketRecord } from '@loose-pulley/core/ticket';
 import type { Result } from '@loose-pulley/core/units';
 import { useAppSelector } from '../store/store';
+import type { DriveRecord } from '@loose-pulley/core/stations';
+import { type Driven, DRIVEN_OF } from '@loose-pulley/core/loaders';
 
 /** The open ticket, as its pages see it. */
 export interface TicketView {

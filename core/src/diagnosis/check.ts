@@ -1,6 +1,8 @@
 import { ok, refuse, type Result } from '../units';
 import { LEAST } from './likelihood';
-import { DIAGNOSED_LOADERS, SILENT_OUTCOMES, type Knowledge } from './types';
+import { SILENT_OUTCOMES } from './types';
+import { LOADERS } from '../loaders';
+import type { Knowledge } from './schema';
 
 /** How far a row may be off 100, for rounding. */
 const TOLERANCE = 0.51;
@@ -34,7 +36,7 @@ export function checkKnowledge(knowledge: Knowledge): Result<Knowledge> {
   if (sameCause !== undefined) return refuse(`Two causes are called “${sameCause}”. Each needs a name of its own.`);
   const sameTest = twice(tests.map(({ id }) => id)) ?? twice(tests.map(({ name }) => name));
   if (sameTest !== undefined) return refuse(`Two tests are called “${sameTest}”. Each needs a name of its own.`);
-  for (const loader of DIAGNOSED_LOADERS) {
+  for (const loader of LOADERS) {
     if (!causes.some(({ priors }) => priors[loader] > 0))
       return refuse(`Nothing can be wrong with a ${loader}: all its shares are 0.`);
   }
@@ -55,7 +57,7 @@ export function checkKnowledge(knowledge: Knowledge): Result<Knowledge> {
     }
   }
   for (const { id, name, priors } of causes) {
-    for (const loader of DIAGNOSED_LOADERS) {
+    for (const loader of LOADERS) {
       if (priors[loader] === 0) continue;
       if (!tests.some(({ given, loaders }) => loaders.includes(loader) && given[id])) {
         return refuse(

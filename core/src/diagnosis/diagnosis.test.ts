@@ -4,7 +4,6 @@ import {
   believe,
   causeChances,
   checkKnowledge,
-  DIAGNOSED_LOADERS,
   evidenceOn,
   expectedBits,
   fitOf,
@@ -20,6 +19,7 @@ import {
   type Knowledge,
   type Observation,
 } from '.';
+import { LOADERS } from '../loaders';
 
 const given = (observations: Case['observations'], more: Partial<Case> = {}): Case => ({
   loader: 'tray',
@@ -33,7 +33,7 @@ const given = (observations: Case['observations'], more: Partial<Case> = {}): Ca
 const saw = (testId: string, outcome: string, cured = 0): Observation => ({ testId, outcome, cured });
 
 /** Two causes and one test, small enough for paper. */
-const zeros = Object.fromEntries(DIAGNOSED_LOADERS.map((loader) => [loader, 0])) as Record<'tray', number>;
+const zeros = Object.fromEntries(LOADERS.map((loader) => [loader, 0])) as Record<'tray', number>;
 const priors = (tray: number) => ({ ...zeros, tray }) as never;
 const SMALL: Knowledge = {
   name: 'paper',

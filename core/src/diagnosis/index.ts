@@ -1,18 +1,15 @@
 export {
   DEPTHS,
-  DIAGNOSED_LOADERS,
+  knowledgeFields,
   LEADS,
-  SILENT_OUTCOMES,
   type BenchTest,
-  type Case,
   type Cause,
   type Depth,
-  type DiagnosedLoader,
   type Knowledge,
   type Lead,
-  type Observation,
   type Outcome,
-} from './types';
+} from './schema';
+export { SILENT_OUTCOMES, type Case, type Observation } from './types';
 export { KNOWLEDGE } from './knowledge';
 export { checkKnowledge } from './check';
 export { LEAST, outcomeChances } from './likelihood';

@@ -1,4 +1,4 @@
-import type { BenchTest } from './types';
+import type { BenchTest } from './schema';
 
 /** No likelihood nearer 0 or 1 than this: a bench can always be mistaken. */
 export const LEAST = 0.02;

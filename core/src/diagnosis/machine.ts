@@ -1,12 +1,13 @@
 import { combine } from './likelihood';
-import type { BenchTest, Cause, DiagnosedLoader, Knowledge } from './types';
+import type { Loader } from '../loaders';
+import type { BenchTest, Cause, Knowledge } from './schema';
 
 /** A set of causes that may be present together: none, one, or two. */
 export type Hypothesis = readonly number[];
 
 /** What the adviser knows of one kind of loader, laid out for computing. Made once, used for every question. */
 export interface Machine {
-  readonly loader: DiagnosedLoader;
+  readonly loader: Loader;
   readonly causes: readonly Cause[];
   /** Shares by cause, adding up to 1. */
   readonly shares: readonly number[];
@@ -25,7 +26,7 @@ export interface Machine {
  *
  * @example machineOf(KNOWLEDGE, 'slot').hypotheses.length // 1 + 27 + 351
  */
-export function machineOf(knowledge: Knowledge, loader: DiagnosedLoader): Machine {
+export function machineOf(knowledge: Knowledge, loader: Loader): Machine {
   const causes = knowledge.causes.filter(({ priors }) => priors[loader] > 0);
   const total = causes.reduce((sum, { priors }) => sum + priors[loader], 0);
   const tests = knowledge.tests.filter(({ loaders }) => loaders.includes(loader));

@@ -1,5 +1,6 @@
 import type { Machine } from './machine';
-import { DEPTHS, type BenchTest, type Case, type Depth } from './types';
+import { type Case } from './types';
+import { DEPTHS, type BenchTest, type Depth } from './schema';
 
 /** What getting to a depth costs, from the lid on, once. Common practice, from memory, no source. */
 export const OPENING_MINUTES: Readonly<Record<Depth, number>> = { lidOn: 0, lidOff: 10, deep: 25 };

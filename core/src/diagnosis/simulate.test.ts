@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { DIAGNOSED_LOADERS, KNOWLEDGE, causeName, inWords, oddsWords, simulate, testName } from '.';
+import { KNOWLEDGE, causeName, inWords, oddsWords, simulate, testName } from '.';
+import { LOADERS } from '../loaders';
 
 const played = simulate(KNOWLEDGE, 'tray', 30, 5);
 
@@ -35,7 +36,7 @@ describe('words for each kind of loader', () => {
     expect(inWords('a disc inside', 'diskDrive')).toBe('a disk inside');
   });
   test('no name of a cause or a test is left with a gap in it, for any loader', () => {
-    for (const loader of DIAGNOSED_LOADERS) {
+    for (const loader of LOADERS) {
       for (const cause of KNOWLEDGE.causes) expect(causeName(cause, loader)).not.toMatch(/[{}]/);
       for (const one of KNOWLEDGE.tests) expect(testName(one, loader)).not.toMatch(/[{}]/);
     }

@@ -3,7 +3,8 @@ import { causeChances } from './belief';
 import { outcomeChances } from './likelihood';
 import { machineOf, type Machine } from './machine';
 import { deeper, minutesNow, suggest } from './nextTest';
-import type { BenchTest, Depth, DiagnosedLoader, Knowledge } from './types';
+import type { Loader } from '../loaders';
+import type { BenchTest, Depth, Knowledge } from './schema';
 
 /** How sure is sure. */
 const CERTAIN = 0.8;
@@ -63,7 +64,7 @@ export interface Played {
 
 /** What was played. */
 export interface Simulation {
-  readonly loader: DiagnosedLoader;
+  readonly loader: Loader;
   readonly machines: number;
   readonly players: Readonly<Record<Player, Played>>;
 }
@@ -179,7 +180,7 @@ function summed(runs: readonly Run[]): Played {
  * @param machines how many
  * @param seed the same seed plays the same game
  */
-export function simulate(knowledge: Knowledge, loader: DiagnosedLoader, machines: number, seed: number): Simulation {
+export function simulate(knowledge: Knowledge, loader: Loader, machines: number, seed: number): Simulation {
   const random = seeded(seed);
   const table = machineOf(knowledge, loader);
   const fixed = [

@@ -1,6 +1,7 @@
-import type { BenchTest, Cause, DiagnosedLoader } from './types';
+import type { Loader } from '../loaders';
+import type { BenchTest, Cause } from './schema';
 
-const TRAY: Readonly<Record<DiagnosedLoader, string>> = {
+const TRAY: Readonly<Record<Loader, string>> = {
   tray: 'tray',
   twinTray: 'tray',
   carousel: 'drawer',
@@ -9,7 +10,7 @@ const TRAY: Readonly<Record<DiagnosedLoader, string>> = {
   diskDrive: 'disk',
   wire: 'tray',
 };
-const OPEN: Readonly<Record<DiagnosedLoader, string>> = {
+const OPEN: Readonly<Record<Loader, string>> = {
   tray: 'open',
   twinTray: 'open',
   carousel: 'open',
@@ -20,17 +21,17 @@ const OPEN: Readonly<Record<DiagnosedLoader, string>> = {
 };
 
 /** Text of the knowledge in the words of a machine. @example inWords('ask it to {open}', 'slot') // 'ask it to take a disc in' */
-export const inWords = (text: string, loader: DiagnosedLoader): string => {
+export const inWords = (text: string, loader: Loader): string => {
   const said = text.replaceAll('{tray}', TRAY[loader]).replaceAll('{open}', OPEN[loader]);
   return loader === 'diskDrive' ? said.replace(/\bdisc\b/g, 'disk') : said;
 };
 
 /** A cause's name for a kind of loader. @example causeName(lensDirty, 'diskDrive') // 'Head dirty' */
-export const causeName = ({ name, names }: Pick<Cause, 'name' | 'names'>, loader: DiagnosedLoader): string =>
+export const causeName = ({ name, names }: Pick<Cause, 'name' | 'names'>, loader: Loader): string =>
   names?.[loader] ?? inWords(name, loader);
 
 /** A test's name for a kind of loader. */
-export const testName = ({ name }: Pick<BenchTest, 'name'>, loader: DiagnosedLoader): string => inWords(name, loader);
+export const testName = ({ name }: Pick<BenchTest, 'name'>, loader: Loader): string => inWords(name, loader);
 
 /** How likely, as the bench says it. @example oddsWords(0.624) // '62 in 100' */
 export function oddsWords(chance: number): string {

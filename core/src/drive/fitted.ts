@@ -86,7 +86,12 @@ function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<B
 function checkOthers(drive: Drive): Result<true> {
   const all = [
     { name: 'motor pulley', xMm: 0, yMm: 0, bottomDiameterMm: drive.motorPulley.bottomDiameterMm },
-    { name: 'driven pulley', xMm: drive.centreDistanceMm, yMm: 0, bottomDiameterMm: drive.drivenPulley.bottomDiameterMm },
+    {
+      name: 'driven pulley',
+      xMm: drive.centreDistanceMm,
+      yMm: 0,
+      bottomDiameterMm: drive.drivenPulley.bottomDiameterMm,
+    },
     ...(drive.idlers ?? []).map((one) => ({ ...one, name: one.name || 'idler' })),
   ];
   for (const [index, a] of all.entries()) {

@@ -1,3 +1,5 @@
+export const GROOVE_FORMS = ['flat', 'round', 'vee'] as const;
+
 /** How a pulley carries the belt. A vee's full angle is between its flanks; its diameter is given at the bottom. */
 export type Groove =
   { readonly form: 'flat' } | { readonly form: 'round' } | { readonly form: 'vee'; readonly angleRad: number };

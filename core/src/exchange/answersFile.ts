@@ -1,10 +1,24 @@
-import * as yup from 'yup';
 import { ANSWERS_FORMAT, ANSWERS_VERSION } from '../remoteIntake';
 import type { Ticket } from '../ticket';
+import { id, list, number, shape, text, type AnyField, type ValueOf } from '../schema';
 import { ok, refuse, type Result } from '../units';
+import { toYup } from './toYup';
 
 /** A file of answers with its pictures, above which it is none. */
 export const ANSWERS_MAX_BYTES = 80_000_000;
+
+/** A picture as a page saves it: a data address. */
+const pictureAddress: AnyField = {
+  kind: 'pattern',
+  pattern: '^data:image/jpeg;base64,[A-Za-z0-9+/]+=*$',
+  means: 'a JPEG picture',
+};
+const answersFile = shape({
+  sheetId: id(),
+  ticket: text(20),
+  answers: list(shape({ id: id(), text: text(4000), pictures: list(pictureAddress, 8) }), 100),
+});
+const schema = toYup(shape({ format: text(40), version: number(0, 1000), ...answersFile.fields }));
 
 /** What an owner answered, with the pictures still as they came: data addresses. */
 export interface AnswersFile {
@@ -15,33 +29,6 @@ export interface AnswersFile {
     readonly pictures: readonly string[];
   }>;
 }
-
-const text = (most: number) => yup.string().strict().defined().max(most);
-const schema = yup
-  .object({
-    sheetId: text(64).min(1),
-    ticket: text(20),
-    answers: yup
-      .array(
-        yup
-          .object({
-            id: text(64).min(1),
-            text: text(4000),
-            pictures: yup
-              .array(text(15_000_000).matches(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/))
-              .strict()
-              .defined()
-              .max(8),
-          })
-          .strict()
-          .defined(),
-      )
-      .strict()
-      .defined()
-      .max(100),
-  })
-  .strict()
-  .defined();
 
 /**
  * Reads the file that an owner's page saved, for the ticket whose questions it answers.
@@ -69,14 +56,15 @@ export function readAnswersFile(
   if (!schema.isValidSync(document, { strict: true })) {
     return refuse(`“${name}” is not shaped like answers: it looks edited by hand. Nothing was changed.`);
   }
-  const sheet = ticket.questionSheets.find(({ id }) => id === document.sheetId);
+  const file = document as ValueOf<typeof answersFile>;
+  const sheet = ticket.questionSheets.find(({ id }) => id === file.sheetId);
   if (!sheet) {
     return refuse(
-      `“${name}” answers questions of ticket ${document.ticket || 'unknown'}, which this ticket, ${ticket.number}, never asked. Open that one first.`,
+      `“${name}” answers questions of ticket ${file.ticket || 'unknown'}, which this ticket, ${ticket.number}, never asked. Open that one first.`,
     );
   }
   const asked = new Set(sheet.questions.map(({ id }) => id));
-  const answers = document.answers
+  const answers = file.answers
     .filter((one) => asked.has(one.id) && (one.text.trim() !== '' || one.pictures.length > 0))
     .map((one) => ({ questionId: one.id, text: one.text.trim(), pictures: one.pictures }));
   return ok({ sheetId: sheet.id, answers });

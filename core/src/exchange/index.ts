@@ -1,7 +1,8 @@
 export { differences, type Difference } from './difference';
 export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES, writeTicketFile } from './ticketFile';
 export { ARCHIVE_FORMAT, ARCHIVE_VERSION, readArchive, writeArchive, type Archive, type PictureBytes } from './archive';
-export { recordSchema } from './schema';
+export { recordSchema } from './recordSchema';
+export { recordJsonSchema } from './recordJsonSchema';
 export { upcast, type Upcaster } from './upcast';
 export { PICTURE_MAX_BYTES, pictureKind, pictureName, PICTURES_MAX, type PictureKind } from './pictureKind';
 export { ANSWERS_MAX_BYTES, readAnswersFile, type AnswersFile } from './answersFile';

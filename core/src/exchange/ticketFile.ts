@@ -2,7 +2,7 @@ import { ValidationError } from 'yup';
 import { replay, TICKET_FORMAT, TICKET_VERSION, type TicketRecord } from '../ticket';
 import { ok, refuse, type Result } from '../units';
 import { differences } from './difference';
-import { recordSchema } from './schema';
+import { recordSchema } from './recordSchema';
 import { upcast } from './upcast';
 import { sentence, shown } from './yupSentence';
 

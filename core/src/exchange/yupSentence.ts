@@ -31,7 +31,8 @@ export function sentence(error: ValidationError): string {
     case 'max':
       return `${read}; the most is ${params?.max}`;
     case 'matches':
-      return `${read}; a time such as 2026-01-31T09:00:00Z belongs there`;
+      // The field says itself what belongs there.
+      return `${read}; ${error.message} belongs there`;
     case 'noUnknown':
       return `${where}, there is something unknown: ${params?.unknown}`;
     default:

@@ -17,7 +17,12 @@ const lengthOf = (drive: TwoPulleys): number => {
   if (!path.ok) throw new Error(path.problem);
   return path.value.lengthMm;
 };
-const open = (motorRadiusMm: number, drivenRadiusMm: number, centreDistanceMm: number, crossed = false): TwoPulleys => ({
+const open = (
+  motorRadiusMm: number,
+  drivenRadiusMm: number,
+  centreDistanceMm: number,
+  crossed = false,
+): TwoPulleys => ({
   motorRadiusMm,
   drivenRadiusMm,
   centreDistanceMm,

@@ -1,6 +1,7 @@
 import { cleanRunState, tally } from '../proving';
 import { beltLabel, type LengthUnit } from '../units';
-import { OFFER_NAMES, type ComplaintState, type Ticket } from '../ticket';
+import { type Ticket } from '../ticket';
+import { OFFER_NAMES, type ComplaintState } from '../stations';
 
 /** A part of the letter: a heading, and its sentences. */
 export interface LetterPart {

@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
 import { checksFor, newCheck } from '../proving';
-import { STATIONS, summarise, type EventBody } from '../ticket';
+import { summarise, type EventBody } from '../ticket';
 import { openEnds } from '.';
+import { STATIONS } from '../stations';
 
 describe('what speaks against handing back', () => {
   const words = (list: readonly EventBody[]) => openEnds(recordOf(list).ticket).map((end) => end.words);

@@ -1,6 +1,7 @@
 import { CHECKS, checksFor, circumstanceWords, failedUnder, cleanRunState, tally } from '../proving';
 import { isOpen, leftOvers, openRemoval } from '../strip';
-import { recheckTargets, STATION_NAMES, STATIONS, type StationId, type Ticket } from '../ticket';
+import { recheckTargets, type Ticket } from '../ticket';
+import { STATION_NAMES, STATIONS, type StationId } from '../stations';
 
 /** Something that still speaks against handing back, and where to look. */
 export interface OpenEnd {
@@ -48,7 +49,8 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   for (const { driveName, words, result } of recheckTargets(ticket)) {
     if (result === 'faulty') end(`Found faulty again. ${words}`, 'prove', driveName);
   }
-  for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen)) end(`Still open: ${words}. ${closes}.`, 'rebuild');
+  for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen))
+    end(`Still open: ${words}. ${closes}.`, 'rebuild');
   for (const sentence of leftOvers(ticket.strip)) end(sentence, 'rebuild');
   const off = ticket.strip.steps.filter((step) => openRemoval(step));
   if (off.length > 0) {

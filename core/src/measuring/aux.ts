@@ -1,5 +1,6 @@
 import { ok, refuse, type Result } from '../units';
-import type { Aux, AuxKey } from './types';
+import type { Aux } from './types';
+import type { AuxKey } from './schema';
 
 /** What each tool size is called, how well it is known (k = 1, mm; common practice, from memory), and its bounds. */
 export interface AuxFact {
@@ -26,7 +27,7 @@ export const AUX: Readonly<Record<AuxKey, AuxFact>> = {
   veeAngleDeg: { label: 'vee, full angle', std: 2, min: 20, max: 120, unit: '°' },
 };
 
-/** The named aux or its usual value. Misuse, asking for one a method did not list, cannot recordEvent past `needAux`. */
+/** The named aux or its usual value. Misuse, asking for one a method did not list, cannot happen past `needAux`. */
 export function auxOr(aux: Aux, key: AuxKey): number {
   return aux[key] ?? AUX[key].usual ?? Number.NaN;
 }

@@ -2,7 +2,8 @@ import type { Drive, Groove, Idler, Pulley } from '../drive';
 import { innerPath } from '../drive';
 import { combineEstimates, oddOnesOut, rootSumSquares, type Combined, type Estimate } from '../statistics';
 import { readReading, type ReadReading } from './read';
-import type { Measurand, Reading, Wraps } from './types';
+import type { Wraps } from './types';
+import type { Measurand, Reading } from './schema';
 
 /** What is known of a drive's geometry besides its readings. */
 export interface DriveSetting {
@@ -67,7 +68,12 @@ const grownBy = (drive: Drive, byMm: number): Drive => {
     ...pulley,
     bottomDiameterMm: pulley.bottomDiameterMm + 2 * byMm,
   });
-  return { ...drive, motorPulley: grown(drive.motorPulley), drivenPulley: grown(drive.drivenPulley), idlers: drive.idlers?.map(grown) };
+  return {
+    ...drive,
+    motorPulley: grown(drive.motorPulley),
+    drivenPulley: grown(drive.drivenPulley),
+    idlers: drive.idlers?.map(grown),
+  };
 };
 
 /** How far round its pulleys a string lies: by the measured path, or else by what such drives are like. */

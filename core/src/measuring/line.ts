@@ -2,7 +2,8 @@ import { formatLength, ok, parseRingSection, refuse, type LengthUnit, type Resul
 import { AUX } from './aux';
 import { METHODS, findMethod } from './methods';
 import { parseAmount } from './read';
-import type { Aux, AuxKey, Method } from './types';
+import type { Aux, Method } from './types';
+import type { AuxKey } from './schema';
 
 /** A typed line as understood: which method, what number, with which section and tools. */
 export interface BenchLine {

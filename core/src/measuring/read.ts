@@ -2,7 +2,8 @@ import { totalStd, type Estimate } from '../statistics';
 import { formatLength, ok, parseForce, parseLength, refuse, type LengthUnit, type Result } from '../units';
 import { AUX, needAux } from './aux';
 import { findMethod } from './methods';
-import { isForce, type Aux, type AuxKey, type Converted, type KnownOfDrive, type Method, type Reading } from './types';
+import { isForce, type Aux, type Converted, type KnownOfDrive, type Method } from './types';
+import type { AuxKey, Reading } from './schema';
 
 /** A converted reading with its uncertainty parted into its own and what it shares with others. */
 export interface ReadReading extends Converted {

@@ -1,35 +1,9 @@
 import type { Combined } from '../statistics';
+import type { AuxKey, Measurand } from './schema';
 import type { Result } from '../units';
-
-/** What a reading is about. Lengths are mm throughout; `trayPull` and `stallPull` are in N, and never mixed. */
-export type Measurand =
-  | 'section'
-  | 'width'
-  | 'oldBelt'
-  | 'stringPath'
-  | 'motorDiameter'
-  | 'drivenDiameter'
-  | 'centreDistance'
-  | 'trayTravel'
-  | 'trayPull'
-  | 'stallPull';
 
 /** Whether a reading is a force, in N, and not a length. */
 export const isForce = (measurand: Measurand): boolean => measurand === 'trayPull' || measurand === 'stallPull';
-
-/** Sizes of the tools and things a method leans on, in mm unless the name says otherwise. */
-export type AuxKey =
-  | 'sectionMm'
-  | 'pinDiameterMm'
-  | 'nextCapMm'
-  | 'secondDiameterMm'
-  | 'stringDiameterMm'
-  | 'threadDiameterMm'
-  | 'turns'
-  | 'grooveDepthMm'
-  | 'motorOutsideMm'
-  | 'drivenOutsideMm'
-  | 'veeAngleDeg';
 
 /** What the readings of a drive know of one another: the section, and how far round the pulleys a string lies. */
 export interface KnownOfDrive {
@@ -90,20 +64,4 @@ export interface Method {
   convert(reading: number, aux: Aux, wraps?: Wraps): Result<Converted>;
   /** The reading that this method would show for a given value: the inverse of `convert`. */
   invert(value: number, aux: Aux): number;
-}
-
-/** A reading as kept on a ticket. */
-export interface Reading {
-  readonly id: string;
-  readonly measurand: Measurand;
-  readonly method: string;
-  /** As it was typed, for the record. */
-  readonly typed: string;
-  /** As it was understood, in mm (N for a pull). */
-  readonly amount: number;
-  readonly aux: Aux;
-  /** The bench's own standard uncertainty of the reading (k = 1); null takes the method's. */
-  readonly ownStd: number | null;
-  /** The number of the ticket it was carried over from, where it was not taken on this machine. */
-  readonly from?: string;
 }

@@ -1,6 +1,5 @@
-import { bushShare, innerPath, trayForceN } from '../drive';
+import { bushShare, innerPath, trayForceN, type Surface } from '../drive';
 import { findMethod, type Measurand, type Reading } from '../measuring';
-import type { Surface } from '../sizing';
 import type { Random } from '../statistics';
 import type { TrueDrive } from './drive';
 

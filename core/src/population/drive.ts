@@ -1,7 +1,15 @@
 import type { CatalogueBelt } from '../catalogue';
-import { fitBelt, grooveFriction, innerPath, motorTorqueNmm, shaftLoadN, slipGrip, type Drive } from '../drive';
+import {
+  fitBelt,
+  grooveFriction,
+  innerPath,
+  motorTorqueNmm,
+  shaftLoadN,
+  slipGrip,
+  type Drive,
+  type Surface,
+} from '../drive';
 import { sectionAreaMm2, strandPullN, youngModulusMpa, type BeltSection } from '../rubber';
-import type { Surface } from '../sizing';
 import type { Random } from '../statistics';
 
 /** A drive with everything known of it that a bench can only guess at: what the players are tried on. */

@@ -1,6 +1,6 @@
-import { bushShare, grooveFriction, innerPath, motorTorqueNmm, type Drive } from '../drive';
+import { bushShare, grooveFriction, innerPath, motorTorqueNmm, type Drive, type Surface } from '../drive';
 import type { Samples } from '../probability';
-import type { Situation, Surface } from '../sizing';
+import type { Situation } from '../sizing';
 import { seeded, type Random } from '../statistics';
 import { sampleDrive, type TrueDrive } from './drive';
 

@@ -1,6 +1,14 @@
 import { CATALOGUE, sameSection, type CatalogueBelt } from '../catalogue';
 import { driveFacts } from '../measuring';
-import { drawSamples, evenly, probabilitiesOf, playOutcomes, rankByProbability, type SuccessProbability, type Samples } from '../probability';
+import {
+  drawSamples,
+  evenly,
+  probabilitiesOf,
+  playOutcomes,
+  rankByProbability,
+  type SuccessProbability,
+  type Samples,
+} from '../probability';
 import { rank, rulesOfThumb, situationOf, type Limits, type Situation } from '../sizing';
 import { seeded } from '../statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';

@@ -50,7 +50,10 @@ export function answerProbability(question: ProbabilityQuestion, draws: number):
       ? evenly(draws)
       : weighed(
           draws,
-          tries.map(({ verdict }, index) => ({ outcomes: tried.subarray(index * draws, (index + 1) * draws), verdict })),
+          tries.map(({ verdict }, index) => ({
+            outcomes: tried.subarray(index * draws, (index + 1) * draws),
+            verdict,
+          })),
         );
   const outcomes = playOutcomes(samples, situation, belts);
   const odds = probabilitiesOf(outcomes, weights);

@@ -4,7 +4,16 @@ import { CATALOGUE } from '../catalogue';
 import { fitBelt, shaftLoadN, type Drive } from '../drive';
 import { sectionAreaMm2, strandPullN } from '../rubber';
 import { DEFAULT_LIMITS, judge, type Situation } from '../sizing';
-import { drawSamples, evenly, FAILS, probabilitiesOf, playOutcomes, valueOfMeasuring, weighed, type JudgedBelt } from '.';
+import {
+  drawSamples,
+  evenly,
+  FAILS,
+  probabilitiesOf,
+  playOutcomes,
+  valueOfMeasuring,
+  weighed,
+  type JudgedBelt,
+} from '.';
 
 const drive: Drive = {
   motorPulley: { bottomDiameterMm: 6, groove: { form: 'flat' } },
@@ -126,7 +135,10 @@ describe('every belt in every world', () => {
     fc.assert(
       fc.property(fc.double({ min: 90, max: 130, noNaN: true }), fc.integer({ min: 1, max: 99 }), (length, seed) => {
         const samples = drawSamples(situation(), 200, seed);
-        const [long, short] = probabilitiesOf(playOutcomes(samples, situation(), [square(length), square(length - 3)]), evenly(200));
+        const [long, short] = probabilitiesOf(
+          playOutcomes(samples, situation(), [square(length), square(length - 3)]),
+          evenly(200),
+        );
         const slips = (fails: { grip: number; slack: number } | undefined) => (fails?.grip ?? 0) + (fails?.slack ?? 0);
         expect(slips(short?.fails)).toBeLessThanOrEqual(slips(long?.fails) + 1e-12);
         expect(short?.fails.motor ?? 0).toBeGreaterThanOrEqual((long?.fails.motor ?? 0) - 1e-12);
@@ -137,7 +149,10 @@ describe('every belt in every world', () => {
   });
   test('the first thing to fail is the one the linear judgement names, where that is clear', () => {
     const samples = drawSamples(situation(), 2000, 5);
-    const [tight, loose] = probabilitiesOf(playOutcomes(samples, situation(), [square(100), square(126)]), evenly(2000));
+    const [tight, loose] = probabilitiesOf(
+      playOutcomes(samples, situation(), [square(100), square(126)]),
+      evenly(2000),
+    );
     expect(tight?.first).toBe('stretch');
     expect(loose?.first).toBe('grip');
     expect(judge(situation(), square(100))?.weakest).toBe('stretch');
@@ -164,7 +179,10 @@ describe('every belt in every world', () => {
     const wanted = (targetRpm: number) => situation({ speed: { motorRpm: 1200, targetRpm, tolerance: 0.01 } });
     const motorOverDrive = (6 + 1.2 * 0.96) / (24.8 + 1.2 * 0.96);
     const odds = (targetRpm: number) =>
-      probabilitiesOf(playOutcomes(drawSamples(wanted(targetRpm), 500, 2), wanted(targetRpm), [square(116)]), evenly(500))[0];
+      probabilitiesOf(
+        playOutcomes(drawSamples(wanted(targetRpm), 500, 2), wanted(targetRpm), [square(116)]),
+        evenly(500),
+      )[0];
     expect(odds(1200 * motorOverDrive)?.fails.speed).toBeLessThan(0.3);
     expect(odds(1320 * motorOverDrive)?.fails.speed).toBe(1);
   });

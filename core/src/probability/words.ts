@@ -1,6 +1,7 @@
-import { DRIVEN_WORDS, WEAKNESS_NAMES, type Driven } from '../sizing';
+import { WEAKNESS_NAMES } from '../sizing';
 import type { Fail } from './successProbability';
 import type { Measurable } from './value';
+import { DRIVEN_WORDS, type Driven } from '../loaders';
 
 /** SuccessProbability as they are said. @example inHundred(0.934) // '93 in 100' */
 export function inHundred(share: number): string {

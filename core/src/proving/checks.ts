@@ -1,34 +1,5 @@
-/** Kinds of loader that differ in what there is to prove. The words follow the machine: no tray on a disk drive. */
-export type ProvedLoader = 'tray' | 'twinTray' | 'carousel' | 'slot' | 'lift' | 'diskDrive' | 'wire';
-
-export const CHECK_KINDS = [
-  'motorPulleyHeld',
-  'trayHeld',
-  'contentsRead',
-  'firstAndLast',
-  'eachDeck',
-  'bothSides',
-  'spindleSpeed',
-  'beforeTheLid',
-  'afterTheLid',
-] as const;
-export type CheckKind = (typeof CHECK_KINDS)[number];
-
-export const CHECK_STATES = ['notDone', 'shown', 'failed', 'notShown'] as const;
-export type CheckState = (typeof CHECK_STATES)[number];
-
-/** One thing to be shown of a repair, and how it went. */
-export interface Check {
-  readonly kind: CheckKind;
-  readonly state: CheckState;
-  /** What was felt or read, or why it was not shown. */
-  readonly note: string;
-  /** Bench conditions under which it was shown. */
-  readonly conditions: readonly string[];
-  /** What was measured, in the unit of `CHECKS`, and what it should be; null where nothing was. */
-  readonly figure: number | null;
-  readonly wanted: number | null;
-}
+import type { Loader } from '../loaders';
+import type { Check, CheckKind } from './schema';
 
 /** A figure that a check may carry. */
 export interface CheckFigure {
@@ -102,7 +73,7 @@ const COMMON: readonly CheckKind[] = [
  *
  * @example checksFor('diskDrive') // ['motorPulleyHeld', 'spindleSpeed', 'bothSides', …]
  */
-export function checksFor(loader: ProvedLoader): readonly CheckKind[] {
+export function checksFor(loader: Loader): readonly CheckKind[] {
   if (loader === 'diskDrive') return ['motorPulleyHeld', 'spindleSpeed', 'bothSides', 'beforeTheLid', 'afterTheLid'];
   if (loader === 'twinTray' || loader === 'carousel') return [...COMMON.slice(0, 4), 'eachDeck', ...COMMON.slice(4)];
   return COMMON;

@@ -1,17 +1,5 @@
-import { isFailure, type Cycle } from './cycles';
-
-/** What was done about a fault: only after one may a new clean run begin. */
-export interface Treatment {
-  readonly id: string;
-  readonly at: string;
-  readonly what: string;
-}
-
-/** A clean run begun: from here clean cycles count, and the first failure ends it. */
-export interface CleanRun {
-  readonly id: string;
-  readonly startedAt: string;
-}
+import { isFailure } from './cycles';
+import type { CleanRun, Cycle, Treatment } from './schema';
 
 /** How a clean run stands. */
 export interface CleanRunState {

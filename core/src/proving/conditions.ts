@@ -1,5 +1,5 @@
-import { isFailure, type Cycle } from './cycles';
-import type { CleanRun } from './cleanRun';
+import { isFailure } from './cycles';
+import type { Cycle, CleanRun } from './schema';
 
 /** Circumstances under which it failed, and how many clean cycles a clean run has under them. */
 export interface FailedUnder {

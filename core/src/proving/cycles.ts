@@ -1,10 +1,4 @@
-/** What one cycle was. Trays open and close, slots load and eject, a disk drive spins up. */
-export const CYCLE_ACTIONS = ['open', 'close', 'load', 'eject', 'spinUp'] as const;
-export type CycleAction = (typeof CYCLE_ACTIONS)[number];
-
-/** How it went. Slow got there by itself; helped did not. */
-export const CYCLE_RESULTS = ['good', 'bad', 'slow', 'helped'] as const;
-export type CycleResult = (typeof CYCLE_RESULTS)[number];
+import type { Cycle, CycleAction, CycleResult, TestDisc } from './schema';
 
 export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
   open: 'open',
@@ -21,9 +15,6 @@ export const RESULT_NAMES: Readonly<Record<CycleResult, string>> = {
   helped: 'helped',
 };
 
-/** Which disc was in, by what is at risk: a worthless one, the bench's own, the owner's. */
-export const TEST_DISCS = ['unknown', 'none', 'junk', 'own', 'owners'] as const;
-export type TestDisc = (typeof TEST_DISCS)[number];
 export const TEST_DISC_NAMES: Readonly<Record<TestDisc, string>> = {
   unknown: 'a disc',
   none: 'empty',
@@ -31,24 +22,6 @@ export const TEST_DISC_NAMES: Readonly<Record<TestDisc, string>> = {
   own: 'own disc',
   owners: 'owner’s disc',
 };
-
-/** One counted cycle. `seconds` from the press at eject to the verdict, where a watch ran. */
-export interface Cycle {
-  readonly id: string;
-  readonly at: string;
-  readonly action: CycleAction;
-  readonly result: CycleResult;
-  readonly seconds: number | null;
-  /** Empty or loaded: the clamp magnet holds harder with no disc between. */
-  readonly loaded: boolean;
-  readonly disc: TestDisc;
-  /** Which deck or slot; empty where there is one. */
-  readonly place: string;
-  /** Other conditions, in the bench's words: cold, lid off, on its side. */
-  readonly conditions: readonly string[];
-  /** The clean run that it was counted for; null for cycles before any treatment. */
-  readonly cleanRunId: string | null;
-}
 
 /** A failure is what the owner would call one: it did not get there by itself. A slow one is counted, and shown. */
 export const isFailure = ({ result }: Pick<Cycle, 'result'>): boolean => result === 'bad' || result === 'helped';

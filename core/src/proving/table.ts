@@ -1,5 +1,6 @@
 import { fisherTwoSided } from '../statistics';
-import { CYCLE_ACTIONS, tally, type Cycle, type CycleRow } from './cycles';
+import { tally, type CycleRow } from './cycles';
+import { type Cycle, CYCLE_ACTIONS } from './schema';
 
 /**
  * The table deck × empty or loaded × action, rows in the order in which places were first counted.

@@ -1,17 +1,4 @@
-/** Before anything was done, or after. */
-export const TIMING_SIDES = ['before', 'after'] as const;
-
-/** One timed test by name: how long it took, and how often it had to be tried. */
-export interface Timing {
-  readonly id: string;
-  readonly at: string;
-  /** Such as “time to load”. */
-  readonly what: string;
-  readonly side: (typeof TIMING_SIDES)[number];
-  /** Null where it never got there. */
-  readonly seconds: number | null;
-  readonly retries: number;
-}
+import type { Timing } from './schema';
 
 /** Tests worth timing, by what a machine does. Common practice, no source. */
 export const timedTestsFor = (loader: string): readonly string[] =>

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { newComplaint, LOADERS } from '../ticket';
 import { questionsFor } from '.';
+import { newComplaint } from '../stations';
+import { LOADERS } from '../loaders';
 
 const complaint = (words: string, state: 'open' | 'cured' = 'open') => ({
   ...newComplaint(`k-${words}`, words),

@@ -1,4 +1,5 @@
-import type { Loader, Ticket } from '../ticket';
+import type { Ticket } from '../ticket';
+import type { Loader } from '../loaders';
 
 /** A question or a test for an owner who does it alone. */
 export interface Question {
@@ -21,7 +22,7 @@ const MOVES: Readonly<Record<Loader, string>> = {
  * What to ask an owner far away, in the order in which it is best done: their own words again, then what costs nothing,
  * then counting. Nothing that opens the machine. Common practice, no source.
  *
- * @example questionsFor(ticket)[0]?.text // 'You said: “shy on cold mornings”. Is it still so? When did it last recordEvent?'
+ * @example questionsFor(ticket)[0]?.text // 'You said: “shy on cold mornings”. Is it still so? When did it last happen?'
  */
 export function questionsFor(ticket: Pick<Ticket, 'loader' | 'complaints'>): Question[] {
   const moves = MOVES[ticket.loader];
@@ -29,7 +30,7 @@ export function questionsFor(ticket: Pick<Ticket, 'loader' | 'complaints'>): Que
     .filter(({ state, words }) => state === 'open' && words.trim() !== '')
     .map(({ id, words }) => ({
       id: `complaint-${id}`.slice(0, 64),
-      text: `You said: “${words}”. Is it still so? When did it last recordEvent?`,
+      text: `You said: “${words}”. Is it still so? When did it last happen?`,
     }));
   const slot = ticket.loader === 'slot';
   const drive = ticket.loader === 'diskDrive';

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { FLAT, take } from '../../fixtures/booth';
 import { driveFacts } from '../measuring';
 import { motorTorqueNmm } from '../drive';
-import { DEFAULT_LIMITS, DRIVEN_WORDS, formatNeed, judge, limitsFor, reasons, situationOf, type Driven } from '.';
+import { DEFAULT_LIMITS, formatNeed, judge, limitsFor, reasons, situationOf } from '.';
+import { DRIVEN_WORDS, type Driven } from '../loaders';
 
 const facts = driveFacts(
   [

@@ -1,16 +1,6 @@
+import type { Driven } from '../loaders';
 import { formatForce, formatNewton } from '../units';
 import type { Limits } from './limits';
-
-/** What a belt moves, as it is called on the machine, and how that bears on what is taken until it is measured. */
-export type Driven = 'tray' | 'drawer' | 'lift' | 'disc' | 'spindle';
-
-export const DRIVEN_WORDS: Readonly<Record<Driven, string>> = {
-  tray: 'tray',
-  drawer: 'drawer',
-  lift: 'drawer',
-  disc: 'disc',
-  spindle: 'spindle',
-};
 
 /**
  * The bench's limits for what the belt moves. A spindle has no travel: its need is a torque, carried as the pull at a

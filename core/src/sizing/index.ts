@@ -1,4 +1,4 @@
-export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread, type Surface } from './limits';
+export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread } from './limits';
 export {
   judge,
   idlerSurface,
@@ -9,7 +9,7 @@ export {
   type Weakness,
   type Zone,
 } from './judge';
-export { DRIVEN_WORDS, formatNeed, limitsFor, type Driven } from './driven';
+export { formatNeed, limitsFor } from './driven';
 export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
 export { rulesOfThumb, type RuleOfThumb } from './rulesOfThumb';

@@ -11,11 +11,12 @@ import {
   type Belt,
   type Drive,
   type Grip,
+  type Surface,
 } from '../drive';
 import { sectionAreaMm2, strandPullN, thinnedMm, youngModulusMpa, type BeltSection } from '../rubber';
 import { rootSumSquares, type Combined } from '../statistics';
-import type { Driven } from './driven';
-import { healthyPullN, type Limits, type Surface } from './limits';
+import { healthyPullN, type Limits } from './limits';
+import type { Driven } from '../loaders';
 
 /** What a belt is judged against: as much of the drive as is known. */
 export interface Situation {

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { CATALOGUE, sameSection } from '../catalogue';
 import { driveFacts, type Reading } from '../measuring';
-import { DEFAULT_LIMITS, judge, rank, reasons, situationOf, zones, type Situation, type Surface } from '.';
+import { DEFAULT_LIMITS, judge, rank, reasons, situationOf, zones, type Situation } from '.';
+import type { Surface } from '../drive';
 
 /** Drives of every size a loader has, with their readings taken straight. */
 const situations: fc.Arbitrary<Situation> = fc

@@ -1,11 +1,10 @@
+import type { Surface } from '../drive';
+
 /** A figure that is not known exactly: best estimate and standard uncertainty (k = 1). */
 export interface Spread {
   readonly best: number;
   readonly std: number;
 }
-
-/** How clean a pulley is where the belt lies. */
-export type Surface = 'clean' | 'glazed' | 'dusty' | 'wet' | 'oily';
 
 /**
  * Friction of rubber on plastic or brass by the state of the surface. From memory of the trade, no source; spread

@@ -1,8 +1,10 @@
 import type { DriveFacts } from '../measuring';
 import { ok, refuse, type Result, type SectionShape } from '../units';
 import type { Situation } from './judge';
-import { limitsFor, type Driven } from './driven';
-import { DEFAULT_LIMITS, type Limits, type Surface } from './limits';
+import { limitsFor } from './driven';
+import { DEFAULT_LIMITS, type Limits } from './limits';
+import type { Driven } from '../loaders';
+import type { Surface } from '../drive';
 
 /**
  * What a belt can be judged against from the facts so far, or the next thing to measure.

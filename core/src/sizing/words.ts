@@ -1,6 +1,6 @@
 import { formatPercent } from '../units';
-import { DRIVEN_WORDS, type Driven } from './driven';
 import type { Judgement, Weakness, Zone } from './judge';
+import { DRIVEN_WORDS, type Driven } from '../loaders';
 
 /** The zones in words, as the ruler names them. */
 export const ZONE_NAMES: Readonly<Record<Zone, string>> = {

@@ -1,4 +1,4 @@
-import type { StepKind } from './types';
+import type { StepKind } from './schema';
 
 /** What a kind of step can hurt, short, said as it is typed. Common practice, no source; local rules come first. */
 export const STEP_CAUTIONS: Readonly<Partial<Record<StepKind, string>>> = {

@@ -1,4 +1,4 @@
-import type { StepFact, StepKind } from './types';
+import type { StepFact, StepKind } from './schema';
 
 /** What is worth knowing of a kind of step beyond its line, to bring it back the right way. Common practice, no source. */
 export const FACTS_OF: Readonly<Record<StepKind, readonly StepFact[]>> = {

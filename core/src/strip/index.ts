@@ -1,4 +1,4 @@
-export * from './types';
+export * from './schema';
 export { forbidding, isOpen } from './temporaryChanges';
 export { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
 export { blankStep, driveWords, LIMIT_WORDS, readLine, stepWords, type ReadLine, type StepDraft } from './line';
@@ -15,7 +15,7 @@ export {
 export { addOrder } from './order';
 export { orderBack, rebuildOf, type RebuildItem } from './rebuild';
 export { openRemoval } from './removals';
-export { applyStrip, EMPTY_STRIP, type StripEventBody } from './strip';
+export { applyStrip, EMPTY_STRIP } from './strip';
 export { bookedIn, goneBack, mirrored, newStep, offAgain } from './steps';
 export { GUIDES, type GuideLine } from './guides';
 export { factsOf, FACT_NAMES, FACTS_OF, KIND_NAMES, pinOneSide, type Facts } from './facts';

@@ -1,5 +1,5 @@
 import { openRemoval } from './removals';
-import type { Step, Strip } from './types';
+import type { Step, Strip } from './schema';
 
 /** Steps that belong together because they free one thing. */
 export interface Layer {

@@ -1,5 +1,5 @@
 import { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
-import type { TemporaryChangeKind, ChangeLimit, Step, StepKind } from './types';
+import type { TemporaryChangeKind, ChangeLimit, Step, StepKind } from './schema';
 
 /** What one typed line means. */
 export type ReadLine =

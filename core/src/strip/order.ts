@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../units';
-import type { Order, Step } from './types';
+import type { Order, Step } from './schema';
 
 const nameOf = (steps: readonly Step[], id: string): string => {
   const step = steps.find((one) => one.id === id);

@@ -1,6 +1,6 @@
 import { isOpen } from './temporaryChanges';
 import { openRemoval } from './removals';
-import type { TemporaryChange, Order, Step, Strip } from './types';
+import type { TemporaryChange, Order, Step, Strip } from './schema';
 
 /** One thing to do on the way back. */
 export type RebuildItem =
@@ -36,7 +36,11 @@ export function orderBack(steps: readonly Step[], orders: readonly Order[]): Ste
  *
  * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'change', 'step', 'try', 'step']
  */
-export function rebuildOf({ steps, orders, temporaryChanges }: Pick<Strip, 'steps' | 'orders' | 'temporaryChanges'>): RebuildItem[] {
+export function rebuildOf({
+  steps,
+  orders,
+  temporaryChanges,
+}: Pick<Strip, 'steps' | 'orders' | 'temporaryChanges'>): RebuildItem[] {
   const off = steps.filter((step) => step.kind !== 'note' && openRemoval(step));
   const back = orderBack(off, orders);
   const open = temporaryChanges.filter(isOpen);

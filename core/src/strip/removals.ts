@@ -1,4 +1,4 @@
-import type { Removal, Step } from './types';
+import type { Removal, Step } from './schema';
 
 /** The step's last time off, where it is off now. */
 export function openRemoval(step: Pick<Step, 'removals'>): Removal | undefined {

@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../units';
-import type { Step, Strip } from './types';
+import type { Step, Strip } from './schema';
 
 /** A step from a draft, with the next number and its first time off. Notes have no number and are never off. */
 export function newStep(
@@ -32,11 +32,15 @@ export function offAgain(strip: Pick<Strip, 'opening'>, step: Step): Result<Step
 /** A step that went back, with how many. */
 export const goneBack = (step: Step, count: number): Step => ({
   ...step,
-  removals: step.removals.map((round, index) => (index === step.removals.length - 1 ? { ...round, back: count } : round)),
+  removals: step.removals.map((round, index) =>
+    index === step.removals.length - 1 ? { ...round, back: count } : round,
+  ),
 });
 
 /** The same step on the other deck, mirrored. @example mirrored(step).where // 'front left, other deck' */
-export const mirrored = (step: Step): Omit<Step, 'id' | 'at' | 'number' | 'notNextTime' | 'pictureIds' | 'removals'> => ({
+export const mirrored = (
+  step: Step,
+): Omit<Step, 'id' | 'at' | 'number' | 'notNextTime' | 'pictureIds' | 'removals'> => ({
   kind: step.kind,
   what: step.what,
   line: `${step.line}, other deck`.slice(0, 400),

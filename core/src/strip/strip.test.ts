@@ -192,7 +192,10 @@ describe('the way back', () => {
   });
   test('what waited for a step is next once that step is back', () => {
     const strip = typed('lid', 'laser pads bridged', 'plug 8', '2 ph0 clamp bridge');
-    const waiting = apply(strip, { type: 'temporaryChangePut', change: { ...(strip.temporaryChanges[0] as TemporaryChange), afterStepId: 's2' } });
+    const waiting = apply(strip, {
+      type: 'temporaryChangePut',
+      change: { ...(strip.temporaryChanges[0] as TemporaryChange), afterStepId: 's2' },
+    });
     const plug = waiting.steps.find(({ id }) => id === 's2') as Step;
     const [first] = rebuildOf(apply(waiting, { type: 'stepPut', step: goneBack(plug, 1) }));
     expect(first?.type).toBe('change');
@@ -216,7 +219,9 @@ describe('the way back', () => {
         const ids = items.flatMap((item) =>
           item.type === 'step' ? [item.step.id] : item.type === 'change' ? [item.change.id] : [],
         );
-        const wanted = [...strip.steps.filter(({ kind }) => kind !== 'note'), ...strip.temporaryChanges].map(({ id }) => id);
+        const wanted = [...strip.steps.filter(({ kind }) => kind !== 'note'), ...strip.temporaryChanges].map(
+          ({ id }) => id,
+        );
         expect([...ids].sort()).toEqual([...wanted].sort());
         const first = items.findIndex((item) => item.type === 'try');
         const power = items.findLastIndex((item) => item.type === 'change' && item.change.before === 'power');
@@ -285,7 +290,8 @@ describe('screws in and out', () => {
 describe('loops', () => {
   test('what must end before power forbids the lid and handing back as well', () => {
     const { temporaryChanges } = typed('laser bridged', 'stop pin out');
-    const names = (moment: 'power' | 'lid' | 'handBack') => forbidding(temporaryChanges, moment).map(({ words }) => words);
+    const names = (moment: 'power' | 'lid' | 'handBack') =>
+      forbidding(temporaryChanges, moment).map(({ words }) => words);
     expect(names('power')).toEqual(['laser bridged']);
     expect(names('lid')).toEqual(['laser bridged', 'stop pin out']);
     expect(names('handBack')).toEqual(['laser bridged', 'stop pin out']);
@@ -308,7 +314,10 @@ describe('loops', () => {
         let strip = EMPTY_STRIP;
         const ended = new Set<string>();
         for (const { id, ends } of list) {
-          const next = applyStrip(strip, { type: 'temporaryChangePut', change: { ...open(id), closedAt: ends ? AT : null } });
+          const next = applyStrip(strip, {
+            type: 'temporaryChangePut',
+            change: { ...open(id), closedAt: ends ? AT : null },
+          });
           expect(next.ok).toBe(!ended.has(id));
           if (next.ok) strip = next.value;
           else expect(next.problem).toBe(`“${id}” has ended. Open it anew.`);
@@ -328,7 +337,9 @@ describe('loops', () => {
     const way = rebuildOf({ ...strip, temporaryChanges: [...strip.temporaryChanges].reverse() });
     expect(way.flatMap((item) => (item.type === 'change' ? [item.change.id] : []))).toEqual(['levers', 'pin']);
     strip = apply(strip, { type: 'temporaryChangePut', change: { ...open('levers'), closedAt: AT } });
-    expect(applyStrip(strip, { type: 'temporaryChangePut', change: { ...open('pin', 'levers'), closedAt: AT } }).ok).toBe(true);
+    expect(
+      applyStrip(strip, { type: 'temporaryChangePut', change: { ...open('pin', 'levers'), closedAt: AT } }).ok,
+    ).toBe(true);
   });
   test('one that waits for a step cannot end while that step is off', () => {
     const strip = typed('plug 6 grey');

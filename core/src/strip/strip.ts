@@ -1,32 +1,11 @@
+import { firstValue } from '../schema';
 import { ok, refuse, type Result } from '../units';
 import { openRemoval } from './removals';
 import { isOpen } from './temporaryChanges';
 import { addOrder } from './order';
-import type { FoundPart, GearTrial, TemporaryChange, Order, Park, Step, Strip } from './types';
+import { strip, type Step, type Strip, type StripEventBody, type TemporaryChange } from './schema';
 
-export const EMPTY_STRIP: Strip = {
-  steps: [],
-  lastNumber: 0,
-  opening: 1,
-  temporaryChanges: [],
-  orders: [],
-  found: [],
-  gearTrials: [],
-  park: null,
-};
-
-/** What can recordEvent to a strip. */
-export type StripEventBody =
-  | { readonly type: 'stepPut'; readonly step: Step; readonly beforeId?: string }
-  | { readonly type: 'stepRemoved'; readonly stepId: string }
-  | { readonly type: 'openedAgain' }
-  | { readonly type: 'temporaryChangePut'; readonly change: TemporaryChange }
-  | { readonly type: 'orderSaid'; readonly order: Order }
-  | { readonly type: 'orderRemoved'; readonly orderId: string }
-  | { readonly type: 'foundPut'; readonly found: FoundPart }
-  | { readonly type: 'foundRemoved'; readonly foundId: string }
-  | { readonly type: 'gearTried'; readonly trial: GearTrial }
-  | { readonly type: 'parked'; readonly park: Park | null };
+export const EMPTY_STRIP: Strip = firstValue(strip);
 
 function upsert<T extends { readonly id: string }>(list: readonly T[], item: T): readonly T[] {
   return list.some(({ id }) => id === item.id) ? list.map((old) => (old.id === item.id ? item : old)) : [...list, item];
@@ -72,7 +51,9 @@ export function applyStrip(strip: Strip, event: StripEventBody): Result<Strip> {
         ...strip,
         steps: without(strip.steps, event.stepId),
         orders: strip.orders.filter(({ firstId, thenId }) => firstId !== event.stepId && thenId !== event.stepId),
-        temporaryChanges: strip.temporaryChanges.map((change) => (change.afterStepId === event.stepId ? { ...change, afterStepId: null } : change)),
+        temporaryChanges: strip.temporaryChanges.map((change) =>
+          change.afterStepId === event.stepId ? { ...change, afterStepId: null } : change,
+        ),
       });
     case 'openedAgain':
       return ok({ ...strip, opening: strip.opening + 1 });

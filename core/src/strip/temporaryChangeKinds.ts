@@ -1,4 +1,4 @@
-import type { TemporaryChangeKind, ChangeLimit } from './types';
+import type { TemporaryChangeKind, ChangeLimit } from './schema';
 
 interface ChangeKnown {
   readonly name: string;

@@ -1,4 +1,4 @@
-import type { TemporaryChange, ChangeLimit } from './types';
+import type { TemporaryChange, ChangeLimit } from './schema';
 
 export const isOpen = ({ closedAt }: Pick<TemporaryChange, 'closedAt'>): boolean => closedAt === null;
 
@@ -13,5 +13,8 @@ const REACH: Readonly<Record<ChangeLimit, readonly ChangeLimit[]>> = {
  *
  * @example forbidding(temporaryChanges, 'power').map(({ words }) => words) // ['Laser pads bridged']
  */
-export const forbidding = (temporaryChanges: readonly TemporaryChange[], moment: ChangeLimit): readonly TemporaryChange[] =>
+export const forbidding = (
+  temporaryChanges: readonly TemporaryChange[],
+  moment: ChangeLimit,
+): readonly TemporaryChange[] =>
   temporaryChanges.filter((change) => isOpen(change) && REACH[moment].includes(change.before));

@@ -1,6 +1,6 @@
 import type { Measurand } from '../measuring';
-import type { EventBody } from './events';
-import type { DriveRecord, Ticket } from './types';
+import type { DriveRecord } from '../stations';
+import type { EventBody, Ticket } from './schema';
 
 /** What belongs to the mechanism rather than to the machine: it does not stretch, so it may be carried over. */
 const CARRIED: readonly Measurand[] = ['motorDiameter', 'drivenDiameter', 'centreDistance', 'trayTravel', 'trayPull'];

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { opening, reading, recordOf } from '../../fixtures/sample';
-import { predictedPull, type EventBody, type Try } from '.';
+import { predictedPull, type EventBody } from '.';
+import type { Try } from '../stations';
 
 const DRIVE = 'drive-a';
 const taken = (...list: Parameters<typeof reading>[]): EventBody[] =>

@@ -1,7 +1,7 @@
-import { judge, situationOf, type Driven } from '../sizing';
-import { DRIVEN_OF } from './names';
+import { judge, situationOf } from '../sizing';
 import { factsOf } from './summary';
-import type { Ticket } from './types';
+import { type Driven, DRIVEN_OF } from '../loaders';
+import type { Ticket } from './schema';
 
 /** The pull at which a belt should let go at the tray, by calculation. */
 export interface PredictedPull {

@@ -1,5 +1,5 @@
 import type { Recheck } from '../proving';
-import type { Ticket } from './types';
+import type { Ticket } from './schema';
 
 /** Something to be looked at again after a cure. */
 export interface RecheckTarget {

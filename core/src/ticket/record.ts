@@ -1,18 +1,6 @@
 import { ok, refuse, type Result } from '../units';
 import { applyEvent } from './apply';
-import type { TicketEvent } from './events';
-import type { Ticket } from './types';
-
-export const TICKET_FORMAT = 'loose-pulley/ticket';
-export const TICKET_VERSION = 4;
-
-/** What is kept of a ticket: its events, and the ticket they give. */
-export interface TicketRecord {
-  readonly format: typeof TICKET_FORMAT;
-  readonly version: typeof TICKET_VERSION;
-  readonly ticket: Ticket;
-  readonly events: readonly TicketEvent[];
-}
+import { TICKET_FORMAT, TICKET_VERSION, type Ticket, type TicketEvent, type TicketRecord } from './schema';
 
 /** The ids of events that stand undone, by the undo and redo events among them. */
 function undoneIds(events: readonly TicketEvent[]): Set<string> {

@@ -1,12 +1,16 @@
 import { driveFacts, type DriveFacts } from '../measuring';
 import type { Groove } from '../drive';
 import { oldBeltFinding } from '../sizing';
-import { headline } from './names';
-import type { TicketRecord } from './record';
-import { STATIONS, type DriveRecord, type GrooveRecord, type StationId, type Ticket } from './types';
+import { STATIONS, type DriveRecord, type GrooveRecord, type StationId } from '../stations';
+import type { TicketRecord, Ticket } from './schema';
+import { headline } from './headline';
+
+/** Raised whenever a summary says more or otherwise: older ones are made anew. */
+export const SUMMARY_VERSION = 1;
 
 /** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
 export interface TicketSummary {
+  readonly version: typeof SUMMARY_VERSION;
   readonly id: string;
   readonly number: string;
   readonly machine: string;
@@ -85,6 +89,7 @@ export function summarise(record: TicketRecord): TicketSummary {
   const drive = facts?.driveProblem ? undefined : facts?.drive;
   const finding = facts && oldBeltFinding(facts);
   return {
+    version: SUMMARY_VERSION,
     id: ticket.id,
     number: ticket.number,
     machine: ticket.machine,
@@ -102,7 +107,9 @@ export function summarise(record: TicketRecord): TicketSummary {
     driveCount: ticket.drives.length,
     mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
     parked: ticket.strip.park && { lies: ticket.strip.park.lies, awaited: ticket.strip.park.awaited },
-    temporaryChanges: ticket.strip.temporaryChanges.filter(({ closedAt }) => closedAt === null).map(({ words }) => words),
+    temporaryChanges: ticket.strip.temporaryChanges
+      .filter(({ closedAt }) => closedAt === null)
+      .map(({ words }) => words),
     pictures: picturesNamed(record),
     ...(drive && {
       sketch: {

@@ -94,8 +94,7 @@ test('events that speak of what is not there are refused, and change nothing', (
     { type: 'driveRemoved', driveId: 'drive-a' },
     opening,
   ];
-  for (const body of refusals)
-    expect(append(record, { ...body, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
+  for (const body of refusals) expect(append(record, { ...body, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
   expect(first && applyEvent(undefined, { ...first, type: 'ticketClosed' } as never).ok).toBe(false);
   expect(replay([]).ok).toBe(false);
 });
@@ -127,7 +126,10 @@ test('the summary carries what the Bench shows, and is searchable', () => {
 });
 
 test('a second clean run is refused until something was done, and says so', () => {
-  const record = recordOf([opening, { type: 'cleanRunBegun', cleanRun: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } }]);
+  const record = recordOf([
+    opening,
+    { type: 'cleanRunBegun', cleanRun: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } },
+  ]);
   const again = append(record, {
     type: 'cleanRunBegun',
     cleanRun: { id: 'p2', startedAt: '2026-01-12T10:20:00Z' },

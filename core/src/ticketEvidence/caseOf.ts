@@ -1,8 +1,9 @@
 import { deeper, type Case, type Depth, type Knowledge, type Observation } from '../diagnosis';
 import { isFailure } from '../proving';
-import type { ObservationRecord, Ticket } from '../ticket';
+import type { Ticket } from '../ticket';
 import { takenFrom, type Taken } from './fromTicket';
 import { isBeltTest, isGoodBelt } from './sameTest';
+import type { ObservationRecord } from '../stations';
 
 /** An answer as the page shows it: what the adviser hears, and where it came from. */
 export interface Answer extends Observation {

@@ -1,7 +1,8 @@
 import type { Observation } from '../diagnosis';
 import { cycleTable } from '../proving';
 import { oldBeltFinding } from '../sizing';
-import { factsOf, type EvidenceKind, type Sound, type Ticket } from '../ticket';
+import { factsOf, type Ticket } from '../ticket';
+import type { EvidenceKind, Sound } from '../stations';
 
 /** What another station saw that answers a test of the adviser. */
 export interface Taken extends Observation {

@@ -1,12 +1,4 @@
-/** Something that takes its time: unplugged, soaking, drying. Times are ISO 8601 in UTC, so it outlives any tab. */
-export interface Timer {
-  readonly id: string;
-  readonly what: string;
-  readonly startedAt: string;
-  readonly endsAt: string;
-  /** When the bench said that it had seen to it; null while it runs or waits to be seen. */
-  readonly endedAt: string | null;
-}
+import type { Timer } from './schema';
 
 /** How a timer stands at a moment. */
 export type TimerState =

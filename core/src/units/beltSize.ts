@@ -4,7 +4,8 @@ import { parseLength } from './parseLength';
 import { ok, refuse, type Result } from './result';
 
 /** How a belt is cut across. A flat belt has a width besides its thickness. */
-export type SectionShape = 'square' | 'round' | 'flat';
+export const SECTION_SHAPES = ['square', 'round', 'flat'] as const;
+export type SectionShape = (typeof SECTION_SHAPES)[number];
 
 /** A belt size as the bench writes it, and what was understood. */
 export interface BeltSize {

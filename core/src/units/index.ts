@@ -3,7 +3,7 @@ export { ok, refuse, type Result } from './result';
 export { parseNumber } from './parseNumber';
 export { parseLength, type ParsedLength } from './parseLength';
 export { parseForce } from './parseForce';
-export { parseBeltSize, parseRingSection, type BeltSize, type SectionShape } from './beltSize';
+export { parseBeltSize, parseRingSection, SECTION_SHAPES, type BeltSize, type SectionShape } from './beltSize';
 export {
   formatForce,
   formatGramForce,
@@ -15,3 +15,4 @@ export {
   formatSpread,
 } from './format';
 export { beltLabel } from './beltLabel';
+export { counted, formatDay, listed, plural } from './words';

@@ -1,6 +1,7 @@
-import type { ComplaintState, EventBody, Try } from '@loose-pulley/core/ticket';
+import type { EventBody } from '@loose-pulley/core/ticket';
 import { TEMPORARY_CHANGES, newStep, readLine, type TemporaryChange } from '@loose-pulley/core/strip';
 import { driveId } from './build';
+import type { ComplaintState, Try } from '@loose-pulley/core/stations';
 
 /* What happens to the demo's tickets, in the few shapes in which it happens. */
 

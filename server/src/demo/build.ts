@@ -1,12 +1,6 @@
 import type { Reading } from '@loose-pulley/core/measuring';
-import {
-  append,
-  newComplaint,
-  openRecord,
-  type Details,
-  type EventBody,
-  type TicketRecord,
-} from '@loose-pulley/core/ticket';
+import { append, openRecord, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
+import { newComplaint, type Details } from '@loose-pulley/core/stations';
 
 /** A reading of the demo: what, how, how much, with its tools. */
 export type DemoReading = readonly [Reading['measurand'], string, number, Reading['aux']?];

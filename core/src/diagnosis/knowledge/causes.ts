@@ -1,4 +1,5 @@
-import type { Cause, DiagnosedLoader, Lead } from '../types';
+import type { Loader } from '../../loaders';
+import type { Cause, Lead } from '../schema';
 
 type Weights = readonly [
   tray: number,
@@ -20,7 +21,7 @@ const cause = (
   names?: Cause['names'],
 ): Cause => {
   const [tray, twinTray, carousel, slot, lift, diskDrive, wire] = weights;
-  const priors: Record<DiagnosedLoader, number> = { tray, twinTray, carousel, slot, lift, diskDrive, wire };
+  const priors: Record<Loader, number> = { tray, twinTray, carousel, slot, lift, diskDrive, wire };
   return { id, name, leads, priors, remedy, ...(names && { names }) };
 };
 

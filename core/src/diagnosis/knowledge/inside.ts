@@ -1,5 +1,5 @@
-import type { BenchTest } from '../types';
 import { ALL, TRAYS, test } from './make';
+import type { BenchTest } from '../schema';
 
 const UNPLUGGED = 'Unplug before opening; parts may stay charged.';
 const POWERED =

@@ -1,9 +1,10 @@
-import { DIAGNOSED_LOADERS, type BenchTest, type DiagnosedLoader } from '../types';
+import { LOADERS, type Loader } from '../../loaders';
+import type { BenchTest } from '../schema';
 
-export const ALL: readonly DiagnosedLoader[] = DIAGNOSED_LOADERS;
+export const ALL: readonly Loader[] = LOADERS;
 /** Loaders with a tray or drawer. */
-export const TRAYS: readonly DiagnosedLoader[] = ['tray', 'twinTray', 'carousel', 'lift', 'wire'];
-export const DISK: readonly DiagnosedLoader[] = ['diskDrive'];
+export const TRAYS: readonly Loader[] = ['tray', 'twinTray', 'carousel', 'lift', 'wire'];
+export const DISK: readonly Loader[] = ['diskDrive'];
 
 /** A test as written in the knowledge: harmless, reversible and with the lid on unless it says otherwise. */
 export function test(

@@ -1,5 +1,5 @@
-import type { BenchTest } from '../types';
 import { ALL, DISK, TRAYS, test } from './make';
+import type { BenchTest } from '../schema';
 
 /** Tests with the lid on. Likelihoods in percent are our judgement of common practice, no source. */
 export const SYMPTOMS: readonly BenchTest[] = [

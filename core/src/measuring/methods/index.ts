@@ -14,7 +14,8 @@ import {
 import { countedTravel, scalePull, sectionJaws, stalledMotor, stalledSlipping, widthJaws } from './others';
 import { stringRound } from './path';
 import { pulleyMethods } from './pulley';
-import type { Measurand, Method } from '../types';
+import type { Method } from '../types';
+import type { Measurand } from '../schema';
 
 /** Every way of measuring, in the order in which the screen offers them. Adding one adds a file entry and a line here. */
 export const METHODS: readonly Method[] = [

@@ -1,6 +1,7 @@
 import { ok, refuse } from '../../units';
 import { auxOr } from '../aux';
-import type { Measurand, Method } from '../types';
+import type { Method } from '../types';
+import type { Measurand } from '../schema';
 
 const toApex = (pin: number, veeDeg: number | undefined): number =>
   veeDeg === undefined ? 2 * pin : pin + pin / Math.sin((veeDeg * Math.PI) / 360);

@@ -1,0 +1,70 @@
+import * as yup from 'yup';
+import type { AnyField, Fields, ShapeField } from '../schema';
+
+const base = (field: AnyField): yup.AnySchema => {
+  switch (field.kind) {
+    case 'text':
+      return yup.string().strict().defined().min(field.min).max(field.max);
+    case 'pattern':
+      return yup.string().strict().defined().matches(new RegExp(field.pattern), { message: field.means });
+    case 'number':
+      return yup.number().strict().defined().min(field.min).max(field.max);
+    case 'flag':
+      return yup.boolean().strict().defined();
+    case 'one':
+      return yup
+        .string()
+        .strict()
+        .defined()
+        .oneOf([...field.values]);
+    case 'list':
+      return yup
+        .array(toYup(field.item as AnyField))
+        .strict()
+        .defined()
+        .min(field.min)
+        .max(field.max);
+    case 'shape':
+      return yup
+        .object(yupFields((field as ShapeField).fields))
+        .strict()
+        .defined()
+        .noUnknown(true);
+    case 'dictionary': {
+      const each = toYup(field.of as AnyField);
+      return yup.lazy((value: unknown) =>
+        yup
+          .object(typeof value === 'object' && value !== null ? yupEach(Object.keys(value), each) : {})
+          .strict()
+          .defined(),
+      ) as unknown as yup.AnySchema;
+    }
+    case 'nullable':
+      return toYup(field.of as AnyField).nullable();
+    case 'optional':
+      return toYup(field.of as AnyField).optional();
+  }
+};
+
+const made = new WeakMap<AnyField, yup.AnySchema>();
+
+/**
+ * A description as Yup checks it: nothing is coerced and nothing unknown is let through. The same description gives the
+ * same schema.
+ *
+ * @example toYup(shape({ count: number(1, 9) })).isValidSync({ count: 3 }) // true
+ */
+export function toYup(field: AnyField): yup.AnySchema {
+  const known = made.get(field);
+  if (known) return known;
+  const schema = base(field);
+  made.set(field, schema);
+  return schema;
+}
+
+const yupEach = (keys: readonly string[], each: yup.AnySchema): yup.ObjectShape =>
+  Object.fromEntries(keys.map((key) => [key, each]));
+
+/** The fields of a shape, each as Yup checks it. */
+export const yupFields = (fields: Fields): yup.ObjectShape =>
+  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, toYup(field)]));

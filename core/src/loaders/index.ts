@@ -1,0 +1,35 @@
+/** The kinds of loader, by what moves the disc. */
+export const LOADERS = ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'diskDrive', 'wire'] as const;
+export type Loader = (typeof LOADERS)[number];
+
+/** What a belt moves, as it is called on the machine. */
+export type Driven = 'tray' | 'drawer' | 'lift' | 'disc' | 'spindle';
+
+export const LOADER_NAMES: Readonly<Record<Loader, string>> = {
+  tray: 'tray',
+  twinTray: 'twin tray',
+  carousel: 'carousel',
+  slot: 'slot, rollers',
+  lift: 'lift and carriage',
+  diskDrive: 'disk drive, spindle belt',
+  wire: 'tray drawn by wire',
+};
+
+/** What the belts of a machine move. */
+export const DRIVEN_OF: Readonly<Record<Loader, Driven>> = {
+  tray: 'tray',
+  twinTray: 'tray',
+  carousel: 'drawer',
+  slot: 'disc',
+  lift: 'lift',
+  diskDrive: 'spindle',
+  wire: 'tray',
+};
+
+export const DRIVEN_WORDS: Readonly<Record<Driven, string>> = {
+  tray: 'tray',
+  drawer: 'drawer',
+  lift: 'drawer',
+  disc: 'disc',
+  spindle: 'spindle',
+};

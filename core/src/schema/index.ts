@@ -1,0 +1,26 @@
+export {
+  day,
+  dictionary,
+  flag,
+  id,
+  list,
+  nullable,
+  number,
+  one,
+  optional,
+  pictureId,
+  shape,
+  some,
+  text,
+  time,
+  type AnyField,
+  type Fields,
+  type ListField,
+  type NullableField,
+  type OptionalField,
+  type ShapeField,
+  type ShapeValue,
+  type ValueOf,
+} from './field';
+export { firstValue } from './first';
+export { jsonSchema, type JsonSchema, type Named } from './jsonSchema';

@@ -1,0 +1,12 @@
+import { changes, upsert, without, type Reducers, type StateOf } from '../module';
+import type { findEvents, findState } from './schema';
+
+export const findReducers: Reducers<StateOf<typeof findState>, typeof findEvents> = {
+  observed: ({ observations }, { observation }) => changes({ observations: upsert(observations, observation) }),
+  observationRemoved: ({ observations }, { observationId }) =>
+    changes({ observations: without(observations, observationId) }),
+  verdictGiven: ({ verdicts }, { verdict }) =>
+    changes({ verdicts: [...verdicts.filter(({ causeId }) => causeId !== verdict.causeId), verdict] }),
+  verdictRemoved: ({ verdicts }, event) =>
+    changes({ verdicts: verdicts.filter(({ causeId }) => causeId !== event.causeId) }),
+};

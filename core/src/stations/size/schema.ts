@@ -1,0 +1,8 @@
+import { id, one, some, text } from '../../schema';
+import { beltTry, tryLabel, VERDICTS } from '../drives/schema';
+
+export const sizeEvents = {
+  tryLogged: { driveId: id(), try: beltTry },
+  tryJudged: { driveId: id(), tryId: id(), verdict: one(VERDICTS), note: text(4000) },
+  tryLabelled: { driveId: id(), tryId: id(), changes: some(tryLabel) },
+};

@@ -1,0 +1,89 @@
+import { id, nullable, number, one, optional, shape, text, time, type ValueOf } from '../schema';
+import {
+  complaint,
+  deskEvents,
+  deskState,
+  details,
+  drivesState,
+  findEvents,
+  findState,
+  handBackEvents,
+  handBackState,
+  measureEvents,
+  proveEvents,
+  proveState,
+  rebuildEvents,
+  sizeEvents,
+  stripEvents,
+  stripState,
+  takeInEvents,
+  takeInState,
+  type BodyOf,
+  type Stamp,
+} from '../stations';
+
+/* A ticket is what its stations keep of it; what can happen to it is what can happen there. */
+
+export const ticketShape = shape({
+  ...deskState,
+  ...takeInState,
+  ...findState,
+  ...stripState,
+  ...drivesState,
+  ...proveState,
+  ...handBackState,
+});
+/** One machine on the bench, as its events have made it. Times are ISO 8601 in UTC. */
+export interface Ticket extends ValueOf<typeof ticketShape> {}
+
+/** What happens to a ticket as a whole: it is opened, and steps are taken back. */
+export const wholeEvents = {
+  ticketOpened: { ticketId: id(), driveId: id(), details: shape(details), complaint: nullable(complaint) },
+  undone: { eventId: id() },
+  redone: { eventId: id() },
+};
+/** What happens at the stations. */
+export const stationEvents = {
+  ...deskEvents,
+  ...takeInEvents,
+  ...findEvents,
+  ...stripEvents,
+  ...measureEvents,
+  ...sizeEvents,
+  ...rebuildEvents,
+  ...proveEvents,
+  ...handBackEvents,
+};
+export const ticketEvents = { ...wholeEvents, ...stationEvents };
+
+/** Everything that can happen to a ticket, at the size of a gesture. */
+export type EventBody = BodyOf<typeof ticketEvents>;
+export type EventType = EventBody['type'];
+/** What can happen at a station. */
+export type StationEventBody = BodyOf<typeof stationEvents>;
+export type TicketEvent = EventBody & Stamp;
+
+/** The fields that every event carries beside its own. */
+export const stamp = { id: id(), at: time(), gesture: optional(text(64)) };
+
+/** An event of one type, whole. */
+export const eventShape = (type: EventType) => shape({ ...stamp, type: one([type]), ...ticketEvents[type] });
+
+export const TICKET_FORMAT = 'loose-pulley/ticket';
+export const TICKET_VERSION = 4;
+export const EVENTS_MAX = 100_000;
+
+/** What is kept of a ticket: its events, and the ticket they give. */
+export interface TicketRecord {
+  readonly format: typeof TICKET_FORMAT;
+  readonly version: typeof TICKET_VERSION;
+  readonly ticket: Ticket;
+  readonly events: readonly TicketEvent[];
+}
+
+/** The record around the events, which differ by their type and stand apart. */
+export const recordHead = {
+  format: one([TICKET_FORMAT]),
+  version: number(TICKET_VERSION, TICKET_VERSION),
+  ticket: ticketShape,
+};
