@@ -1,5 +1,17 @@
 import { LOADERS, type Loader } from '../loaders';
-import { dictionary, flag, id, list, number, one, optional, shape, text, type ValueOf } from '../schema';
+import {
+  dictionary,
+  flag,
+  id,
+  list,
+  number,
+  one,
+  optional,
+  shape,
+  text,
+  type ShapeValue,
+  type ValueOf,
+} from '../schema';
 
 /** What a finding leads to: a station, the complaints (for another trade), or nothing but words. */
 export const LEADS = ['measure', 'clean', 'strip', 'rebuild', 'complaints', 'none'] as const;
@@ -61,5 +73,4 @@ export const knowledgeFields = {
   causes: list(cause, 200),
   tests: list(benchTest, 200),
 };
-const knowledge = shape(knowledgeFields);
-export interface Knowledge extends ValueOf<typeof knowledge> {}
+export interface Knowledge extends ShapeValue<typeof knowledgeFields> {}

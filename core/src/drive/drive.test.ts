@@ -81,7 +81,14 @@ describe('bushes', () => {
 describe('grip', () => {
   const grip = (motorFriction: number, drivenFriction: number, motorRadiusMm: number) => {
     const [motorWrapRad = 0, drivenWrapRad = 0] = fitted(120.68).centreLine.wrapsRad;
-    return slipGrip({ strandPullN: 0.385, motorRadiusMm, motorFriction, drivenFriction, motorWrapRad, drivenWrapRad });
+    return slipGrip({
+      strandPullN: 0.385,
+      motorRadiusMm,
+      pulleys: [
+        { name: 'motor pulley', friction: motorFriction, wrapRad: motorWrapRad },
+        { name: 'driven pulley', friction: drivenFriction, wrapRad: drivenWrapRad },
+      ],
+    });
   };
   test('tight over slack is e^{μθ}: e^{0.8·3.0165} = 11.17 (Shigley, flat-belt example; from memory)', () => {
     const share = gripShare(0.8, 3.0165);
@@ -111,8 +118,8 @@ describe('grip', () => {
     expect(grip(0.8, 0.8, 3.6).slipTorqueNmm).toBeCloseTo(2.18, 2);
     expect(grip(0.8, 0.2, 3.6).slipTorqueNmm).toBeCloseTo(0.96, 2);
     expect(grip(0.8, 0.8, fitted(120.68).motorRadiusMm).slipTorqueNmm).toBeCloseTo(2.17, 2);
-    expect(grip(0.8, 0.2, 3.6).weaker).toBe('driven');
-    expect(grip(0.8, 0.8, 3.6).weaker).toBe('motor');
+    expect(grip(0.8, 0.2, 3.6).weaker).toBe('driven pulley');
+    expect(grip(0.8, 0.8, 3.6).weaker).toBe('motor pulley');
   });
   test('rises with wrap and with friction, and never passes the whole of 2T', () => {
     fc.assert(
@@ -140,10 +147,10 @@ describe('grip', () => {
           const { weaker } = slipGrip({
             strandPullN: 1,
             motorRadiusMm: r,
-            motorFriction: a,
-            drivenFriction: b,
-            motorWrapRad: 2.8,
-            drivenWrapRad: 3.5,
+            pulleys: [
+              { name: 'motor', friction: a, wrapRad: 2.8 },
+              { name: 'driven', friction: b, wrapRad: 3.5 },
+            ],
           });
           expect(weaker).toBe(a * 2.8 < b * 3.5 ? 'motor' : 'driven');
         },

@@ -9,11 +9,11 @@ export interface Drive {
   readonly drivenPulley: Pulley;
   readonly centreDistanceMm: number;
   readonly crossed: boolean;
-  /** Pulleys beside the two, in the order in which the belt meets them on its run. */
+  /** Pulleys beside the two, in the order in which they were put in. */
   readonly idlers?: readonly Idler[] | undefined;
 }
 
-/** An idler: its shaft told from the motor's, x towards the drive, y upwards. */
+/** A pulley beside the two: its shaft told from the motor's, x towards the driven pulley, y upwards. */
 export interface Idler extends Pulley {
   readonly name: string;
   readonly xMm: number;
@@ -22,7 +22,7 @@ export interface Idler extends Pulley {
   readonly back: boolean;
   /** It takes power from the belt, so that the belt may slip on it first. */
   readonly driven: boolean;
-  /** On the run that comes after the motor (the lower), or after the drive (the upper). */
+  /** On the run that comes after the motor (the lower), or after the driven pulley (the upper). */
   readonly after: 'motor' | 'driven';
 }
 
@@ -40,59 +40,80 @@ export interface FittedBelt {
   readonly centreLine: BeltPath;
 }
 
+export const MOTOR_PULLEY = 'motor pulley';
+export const DRIVEN_PULLEY = 'driven pulley';
+
+/** An idler by its name, or by what it is. @example idlerName({ name: '', … }) // 'idler' */
+export const idlerName = ({ name, driven }: Pick<Idler, 'name' | 'driven'>): string =>
+  name || (driven ? 'second driven pulley' : 'idler');
+
 /**
- * All pulleys in the order in which the belt meets them, with the radius of whatever line runs round them: motor, those
- * on the lower run, drive, those on the upper.
+ * All things along a belt in the order in which it meets them: the motor pulley, what stands on the lower run, the
+ * driven pulley, what stands on the upper. The one place that knows this order.
+ *
+ * @example beltOrder({ motor, driven, idlers, after: ({ after }) => after })
+ */
+export function beltOrder<T, I>(
+  motor: T,
+  driven: T,
+  idlers: readonly I[],
+  after: (idler: I) => Idler['after'],
+): ReadonlyArray<T | I> {
+  const on = (run: Idler['after']) => idlers.filter((one) => after(one) === run);
+  return [motor, ...on('motor'), driven, ...on('driven')];
+}
+
+/**
+ * Which face of the belt touches each pulley, in belt order: a crossed belt meets the driven pulley, and what stands
+ * after it, with its other face; an idler at the belt's back with the other one again.
+ */
+export const touchedSide = (
+  crossed: boolean,
+  one: { readonly after: Idler['after']; readonly back: boolean },
+): 1 | -1 => {
+  const run = crossed && one.after === 'driven' ? -1 : 1;
+  return one.back ? (-run as 1 | -1) : run;
+};
+
+/**
+ * All pulleys in the order in which the belt meets them, with the radius of whatever line runs round them.
  *
  * @example pulleysInOrder(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2).map(({ name }) => name)
  */
 export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => number): PathPulley[] {
-  const others = drive.idlers ?? [];
-  const side = drive.crossed ? -1 : 1;
-  const on = (run: 'motor' | 'driven', turn: 1 | -1): PathPulley[] =>
-    others
-      .filter(({ after }) => after === run)
-      .map((one) => ({
-        name: one.name || 'idler',
-        xMm: one.xMm,
-        yMm: one.yMm,
-        radiusMm: radiusMm(one),
-        side: one.back ? (-turn as 1 | -1) : turn,
-      }));
-  return [
-    { name: 'motor pulley', xMm: 0, yMm: 0, radiusMm: radiusMm(drive.motorPulley), side: 1 },
-    ...on('motor', 1),
-    { name: 'driven pulley', xMm: drive.centreDistanceMm, yMm: 0, radiusMm: radiusMm(drive.drivenPulley), side },
-    ...on('driven', side),
-  ];
+  const { crossed, centreDistanceMm, idlers = [] } = drive;
+  const motor: PathPulley = { name: MOTOR_PULLEY, xMm: 0, yMm: 0, radiusMm: radiusMm(drive.motorPulley), side: 1 };
+  const driven: PathPulley = {
+    name: DRIVEN_PULLEY,
+    xMm: centreDistanceMm,
+    yMm: 0,
+    radiusMm: radiusMm(drive.drivenPulley),
+    side: crossed ? -1 : 1,
+  };
+  return beltOrder(motor, driven, idlers, ({ after }) => after).map((one) =>
+    'side' in one
+      ? one
+      : { name: idlerName(one), xMm: one.xMm, yMm: one.yMm, radiusMm: radiusMm(one), side: touchedSide(crossed, one) },
+  );
 }
 
-/** The path round all pulleys. Wraps: motor, drive, then the others as they stand in `drive.others`. */
+/** The path round all pulleys. Wraps: motor, driven, then the idlers as they stand in `drive.idlers`. */
 function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
   const path = beltPath(pulleysInOrder(drive, radiusMm));
   if (!path.ok) return path;
-  const others = drive.idlers ?? [];
-  const lower = others.filter(({ after }) => after === 'motor');
-  const upper = others.filter(({ after }) => after === 'driven');
-  const [motorWrap = 0, ...rest] = path.value.wrapsRad;
-  const drivenWrap = rest[lower.length] ?? 0;
-  // The belt meets those of the lower run before the drive, whatever the order in which they were put in.
-  const wrapOf = (one: Idler): number =>
-    one.after === 'motor' ? (rest[lower.indexOf(one)] ?? 0) : (rest[lower.length + 1 + upper.indexOf(one)] ?? 0);
-  return ok({ ...path.value, wrapsRad: [motorWrap, drivenWrap, ...others.map(wrapOf)] });
+  const idlers = drive.idlers ?? [];
+  if (idlers.length === 0) return path;
+  const order = beltOrder<'motor' | 'driven', Idler>('motor', 'driven', idlers, ({ after }) => after);
+  const wrapOf = (one: 'motor' | 'driven' | Idler): number => path.value.wrapsRad[order.indexOf(one)] ?? 0;
+  return ok({ ...path.value, wrapsRad: [wrapOf('motor'), wrapOf('driven'), ...idlers.map(wrapOf)] });
 }
 
 /** Refuses pulleys of which two would stand in one place, and names them. */
-function checkOthers(drive: Drive): Result<true> {
+function checkIdlers(drive: Drive): Result<true> {
   const all = [
-    { name: 'motor pulley', xMm: 0, yMm: 0, bottomDiameterMm: drive.motorPulley.bottomDiameterMm },
-    {
-      name: 'driven pulley',
-      xMm: drive.centreDistanceMm,
-      yMm: 0,
-      bottomDiameterMm: drive.drivenPulley.bottomDiameterMm,
-    },
-    ...(drive.idlers ?? []).map((one) => ({ ...one, name: one.name || 'idler' })),
+    { name: MOTOR_PULLEY, xMm: 0, yMm: 0, bottomDiameterMm: drive.motorPulley.bottomDiameterMm },
+    { name: DRIVEN_PULLEY, xMm: drive.centreDistanceMm, yMm: 0, bottomDiameterMm: drive.drivenPulley.bottomDiameterMm },
+    ...(drive.idlers ?? []).map((one) => ({ ...one, name: idlerName(one) })),
   ];
   for (const [index, a] of all.entries()) {
     for (const b of all.slice(index + 1)) {
@@ -108,57 +129,59 @@ function checkOthers(drive: Drive): Result<true> {
   return ok(true);
 }
 
-const pathWith = (drive: Drive, thicknessMm: number) => {
-  const motorRadiusMm = seatedRadiusMm(drive.motorPulley, thicknessMm);
-  const drivenRadiusMm = seatedRadiusMm(drive.drivenPulley, thicknessMm);
-  const path = pathRound(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm));
-  return { motorRadiusMm, drivenRadiusMm, path };
-};
-
 /**
  * The inner path: the length of a line drawn tight round the groove bottoms.
  *
  * @returns the path, or a sentence saying why no belt can run so.
- * @example innerPath({ motor: Ø6, drive: Ø25, centreDistanceMm: 40, crossed: false }) // 130.962
+ * @example innerPath({ motorPulley: Ø6, drivenPulley: Ø25, centreDistanceMm: 40, crossed: false }) // 130.962
  */
 export function innerPath(drive: Drive): Result<BeltPath> {
-  const pulleys = {
+  const possible = checkPulleys({
     motorRadiusMm: drive.motorPulley.bottomDiameterMm / 2,
     drivenRadiusMm: drive.drivenPulley.bottomDiameterMm / 2,
     centreDistanceMm: drive.centreDistanceMm,
     crossed: drive.crossed,
-  };
-  const possible = checkPulleys(pulleys);
+  });
   if (!possible.ok) return possible;
-  const room = checkOthers(drive);
+  const room = checkIdlers(drive);
   return room.ok ? pathRound(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2) : room;
 }
+
+/**
+ * The line that a belt's centre takes at a thickness: the path round all pulleys at their seats.
+ *
+ * @example centreLineAt(drive 6/25/40, 1.2).value.lengthMm // 130.962 + 1.2π
+ */
+export const centreLineAt = (drive: Drive, thicknessMm: number): Result<BeltPath> =>
+  pathRound(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm));
 
 /**
  * Lays a belt in a drive: strain ε = Pc/(Li + πt) − 1 on the centre line, Pc taken at the thinned section's seat.
  * Thinning and strain depend on one another; a few turns settle it to less than a micrometre. A hanging belt keeps
  * its thickness.
  *
+ * @param shiftMm what a better reading of the path, a string say, adds to the pulleys' own
  * @returns the fitted belt, or the drive's own refusal.
  * @example fitBelt(drive 6/25/40, { shape: 'square', thicknessMm: 1.2, innerLengthMm: 118.0 }).strain // 0.104
  */
-export function fitBelt(drive: Drive, belt: Belt): Result<FittedBelt> {
+export function fitBelt(drive: Drive, belt: Belt, shiftMm = 0): Result<FittedBelt> {
   const relaxedCentreMm = belt.innerLengthMm + Math.PI * belt.thicknessMm;
   let thicknessMm = belt.thicknessMm;
+  let path = centreLineAt(drive, thicknessMm);
   for (let turn = 0; turn < 12; turn++) {
-    const { path } = pathWith(drive, thicknessMm);
     if (!path.ok) return path;
-    const next = thinnedMm(belt.thicknessMm, Math.max(path.value.lengthMm / relaxedCentreMm, 1));
-    if (Math.abs(next - thicknessMm) < 1e-9) break;
+    const next = thinnedMm(belt.thicknessMm, Math.max((path.value.lengthMm + shiftMm) / relaxedCentreMm, 1));
+    const settled = Math.abs(next - thicknessMm) < 1e-9;
     thicknessMm = next;
+    path = centreLineAt(drive, thicknessMm);
+    if (settled) break;
   }
-  const { motorRadiusMm, drivenRadiusMm, path } = pathWith(drive, thicknessMm);
   if (!path.ok) return path;
   return ok({
-    strain: path.value.lengthMm / relaxedCentreMm - 1,
+    strain: (path.value.lengthMm + shiftMm) / relaxedCentreMm - 1,
     thicknessMm,
-    motorRadiusMm,
-    drivenRadiusMm,
+    motorRadiusMm: seatedRadiusMm(drive.motorPulley, thicknessMm),
+    drivenRadiusMm: seatedRadiusMm(drive.drivenPulley, thicknessMm),
     centreLine: path.value,
   });
 }

@@ -1,6 +1,3 @@
-import type { Idler } from './fitted';
-import { grooveFriction } from './seat';
-
 /**
  * The share of 2T that a pulley can pass before it slips: f = (e^{μ′θ} − 1)/(e^{μ′θ} + 1). On fixed centres an
  * elastic belt keeps tight + slack ≈ 2T, and Euler–Eytelwein bounds their ratio by e^{μ′θ}.
@@ -13,12 +10,19 @@ export function gripShare(friction: number, wrapRad: number): number {
   return Math.tanh((friction * wrapRad) / 2);
 }
 
-/** Where a drive lets go, and at what. */
+/** A pulley that takes or gives power: its friction after the groove, and how far the belt wraps it. */
+export interface GrippingPulley {
+  readonly name: string;
+  readonly friction: number;
+  readonly wrapRad: number;
+}
+
+/** Where a drive slips, and at what. */
 export interface Grip {
-  readonly motorShare: number;
-  readonly drivenShare: number;
-  /** The pulley that slips first: the one with the smaller share, whatever its radius. */
-  readonly weaker: 'motor' | 'driven';
+  /** The pulley that slips first: the one with the least share, whatever its radius. */
+  readonly weaker: string;
+  /** Its share of 2T. */
+  readonly share: number;
   /** Largest pull the belt passes from pulley to pulley. */
   readonly beltPullN: number;
   /** The same, seen as torque on the motor shaft. */
@@ -26,33 +30,28 @@ export interface Grip {
 }
 
 /**
- * The pull and motor torque at which the belt lets go: M = 2·T·r_motor·min f.
+ * The pull and motor torque at which the belt slips: M = 2·T·r_motor·min f. An idler that only guides takes no power
+ * and cannot slip; leave it out.
  *
  * @param strandPullN T, pull of one strand at rest
  * @param motorRadiusMm pitch radius, to the belt's centre line
- * @param frictions effective, after the groove
- * @example slipGrip({ strandPullN: 0.385, motorRadiusMm: 3.577, … μ 0.8 both, 6/25/40 }).slipTorqueNmm // 2.18
+ * @example slipGrip({ strandPullN: 0.385, motorRadiusMm: 3.577, pulleys: 6/25/40 with μ 0.8 }).slipTorqueNmm // 2.18
  */
 export function slipGrip(input: {
   readonly strandPullN: number;
   readonly motorRadiusMm: number;
-  readonly motorFriction: number;
-  readonly drivenFriction: number;
-  readonly motorWrapRad: number;
-  readonly drivenWrapRad: number;
-  /** The least share of idlers that take power; 1 where there are none. */
-  readonly idlersShare?: number;
+  readonly pulleys: readonly GrippingPulley[];
 }): Grip {
-  const motorShare = gripShare(input.motorFriction, input.motorWrapRad);
-  const drivenShare = gripShare(input.drivenFriction, input.drivenWrapRad);
-  const beltPullN = 2 * input.strandPullN * Math.min(motorShare, drivenShare, input.idlersShare ?? 1);
-  return {
-    motorShare,
-    drivenShare,
-    weaker: drivenShare < motorShare ? 'driven' : 'motor',
-    beltPullN,
-    slipTorqueNmm: beltPullN * input.motorRadiusMm,
-  };
+  let weaker = '';
+  let share = 1;
+  for (const { name, friction, wrapRad } of input.pulleys) {
+    const own = gripShare(friction, wrapRad);
+    if (weaker !== '' && own >= share) continue;
+    weaker = name;
+    share = own;
+  }
+  const beltPullN = 2 * input.strandPullN * share;
+  return { weaker, share, beltPullN, slipTorqueNmm: beltPullN * input.motorRadiusMm };
 }
 
 /**
@@ -63,23 +62,6 @@ export function slipGrip(input: {
 export function shaftLoadN(strandPullN: number, wrapRad: number): number {
   return 2 * strandPullN * Math.abs(Math.sin(wrapRad / 2));
 }
-
-/**
- * The least share of 2T that the driven ones of idlers can pass; 1 where none takes power.
- *
- * @param wraps of the idlers, in their order
- * @param frictions of rubber on each of them, before the groove
- */
-export const idlersGripShare = (
-  others: readonly Idler[],
-  wraps: readonly number[],
-  frictions: readonly number[],
-): number =>
-  others.reduce(
-    (least, { driven, groove }, index) =>
-      driven ? Math.min(least, gripShare(grooveFriction(groove, frictions[index] ?? 0), wraps[index] ?? 0)) : least,
-    1,
-  );
 
 /**
  * What the bushes of all shafts take of the motor, as the share of each newton of strand pull that bears on them,

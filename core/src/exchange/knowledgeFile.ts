@@ -4,7 +4,6 @@ import { number, one, shape } from '../schema';
 import { ok, refuse, type Result } from '../units';
 import { toYup } from './toYup';
 import { sentence } from './yupSentence';
-import { LOADERS } from '../loaders';
 
 export const KNOWLEDGE_FORMAT = 'loose-pulley/knowledge';
 export const KNOWLEDGE_VERSION = 1;

@@ -1,6 +1,6 @@
 import { bushShare, innerPath, trayForceN, type Surface } from '../drive';
 import { findMethod, type Measurand, type Reading } from '../measuring';
-import type { Random } from '../statistics';
+import { bellCurve, type Random } from '../statistics';
 import type { TrueDrive } from './drive';
 
 /** How much a bench measures: each includes what stands before it. */
@@ -18,13 +18,6 @@ const STRING_MM = 0.8;
 const TURNS = 10;
 /** How often a reading is a careless one. From memory of the trade, no source. */
 const CARELESS = 0.04;
-
-/** Roughly normal, never further than three standard deviations. */
-const bell = (random: Random): number => {
-  let sum = 0;
-  for (let i = 0; i < 12; i++) sum += random();
-  return Math.max(-3, Math.min(3, sum - 6));
-};
 
 /** What is seen of a surface: right nine times in ten, and then taken for clean. */
 const seen = (random: Random, real: Surface): Surface => (random() < 0.9 ? real : 'clean');
@@ -52,6 +45,9 @@ function agreeing([a = 0, b = 0, c = 0]: readonly number[]): readonly number[] {
  * effort; `upTo` says what of it a player is shown.
  */
 export function measured(one: TrueDrive, random: Random): BenchView {
+  const z = bellCurve(random);
+  /** Never further than three standard deviations: nobody believes such a reading. */
+  const bell = (): number => Math.max(-3, Math.min(3, z()));
   const reading = (
     measurand: Measurand,
     method: string,
@@ -63,7 +59,7 @@ export function measured(one: TrueDrive, random: Random): BenchView {
     if (!known) throw new Error(`There is no method ${method}.`);
     const read = (): number => {
       const careless = random() < CARELESS ? 3 : 1;
-      return Math.max(known.min, known.invert(value, aux) + careless * known.readingStd * bell(random));
+      return Math.max(known.min, known.invert(value, aux) + careless * known.readingStd * bell());
     };
     const first = Array.from({ length: times }, read);
     const [a = 0, b = a] = first;

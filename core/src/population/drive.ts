@@ -9,7 +9,9 @@ import {
   type Drive,
   type Surface,
 } from '../drive';
-import { sectionAreaMm2, strandPullN, youngModulusMpa, type BeltSection } from '../rubber';
+import { youngModulusMpa, type BeltSection } from '../rubber';
+import { DEFAULT_REQUIREMENTS } from '../sizing';
+import { evaluateBelt, type DriveValues } from '../evaluation';
 import type { Random } from '../statistics';
 
 /** A drive with everything known of it that a bench can only guess at: what the players are tried on. */
@@ -23,7 +25,7 @@ export interface TrueDrive {
   readonly drivenFriction: number;
   readonly modulusMpa: number;
   readonly relaxedShare: number;
-  readonly stretchMost: number;
+  readonly strainMax: number;
   readonly grooveLogRatio: number;
   readonly trayPullN: number;
   readonly travelPerTurnMm: number;
@@ -121,7 +123,7 @@ function anyDrive(random: Random): TrueDrive {
       drivenFriction: between(random, ...FRICTION_REAL[drivenSurface]),
       modulusMpa: (modulus.ok ? modulus.value : 0) * humped(random, 0.6, 1.4),
       relaxedShare: between(random, 0.72, 0.88),
-      stretchMost: between(random, 0.15, 0.2),
+      strainMax: between(random, 0.15, 0.2),
       grooveLogRatio: Math.log(between(random, 1.3, 2)),
       trayPullN,
       ...gearing,
@@ -152,34 +154,34 @@ export function sampleDrive(random: Random, kind: DriveClass): TrueDrive {
   }
 }
 
-/** Grip, as a multiple of the need, and what is left of the motor: what “it works” means, in truth. */
-const MIN_RATIO = 1.1;
+/** A drive with everything known, as the evaluation takes it. */
+export const truthOf = (one: TrueDrive): DriveValues => ({
+  pathMm: one.pathMm,
+  motorRadiusMm: one.drive.motorPulley.bottomDiameterMm / 2,
+  drivenRadiusMm: one.drive.drivenPulley.bottomDiameterMm / 2,
+  motorFriction: one.motorFriction,
+  drivenFriction: one.drivenFriction,
+  idlerFrictions: [],
+  modulusMpa: one.modulusMpa,
+  relaxedShare: one.relaxedShare,
+  strainMax: one.strainMax,
+  grooveLogRatio: one.grooveLogRatio,
+  bushMm: one.bushFriction * one.shaftRadiusMm,
+  needNmm: motorTorqueNmm(one.trayPullN, one),
+  stallNmm: one.stallTorqueNmm,
+  heldThroughN: 0,
+});
 
 /**
- * Whether a belt really works in a drive: by the exact functions, with everything known.
+ * Whether a belt really works in a drive: the one criterion of the product, with everything known.
  *
  * @example worksIn(one, belt) // true or false
  */
 export function worksIn(one: TrueDrive, belt: CatalogueBelt): boolean {
   const innerLengthMm = belt.innerLengthMm + belt.innerLengthToleranceMm * one.lengthWithin;
-  const fitted = fitBelt(one.drive, { shape: belt.shape, thicknessMm: belt.thicknessMm, innerLengthMm });
-  if (!fitted.ok || fitted.value.strain <= 0 || fitted.value.strain > one.stretchMost) return false;
-  if (Math.abs(Math.log(belt.thicknessMm / one.section.thicknessMm)) > one.grooveLogRatio) return false;
-  const { strain, motorRadiusMm, drivenRadiusMm, centreLine } = fitted.value;
-  const [motorWrapRad = Math.PI, drivenWrapRad = Math.PI] = centreLine.wrapsRad;
-  const pullN = strandPullN(one.modulusMpa, sectionAreaMm2(belt), 1 + strain);
-  const grip = slipGrip({
-    strandPullN: pullN * one.relaxedShare,
-    motorRadiusMm,
-    motorFriction: grooveFriction(one.drive.motorPulley.groove, one.motorFriction),
-    drivenFriction: grooveFriction(one.drive.drivenPulley.groove, one.drivenFriction),
-    motorWrapRad,
-    drivenWrapRad,
-  });
-  const needNmm = motorTorqueNmm(one.trayPullN, one);
-  const dragNmm =
-    one.bushFriction *
-    one.shaftRadiusMm *
-    (shaftLoadN(pullN, motorWrapRad) + (shaftLoadN(pullN, drivenWrapRad) * motorRadiusMm) / drivenRadiusMm);
-  return grip.slipTorqueNmm >= MIN_RATIO * needNmm && one.stallTorqueNmm - dragNmm >= MIN_RATIO * needNmm;
+  const { shape, thicknessMm } = belt;
+  const demands = { requirements: DEFAULT_REQUIREMENTS };
+  return (
+    evaluateBelt(one.drive, { shape, thicknessMm, innerLengthMm }, truthOf(one), demands, one.section)?.fails === 0
+  );
 }

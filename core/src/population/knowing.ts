@@ -1,8 +1,9 @@
-import { bushShare, grooveFriction, innerPath, motorTorqueNmm, type Drive, type Surface } from '../drive';
-import type { Samples } from '../probability';
+import { motorTorqueNmm, type Surface } from '../drive';
+import type { DriveValues } from '../evaluation';
+import { samplesOf, type Samples } from '../probability';
 import type { Situation } from '../sizing';
-import { seeded, type Random } from '../statistics';
-import { sampleDrive, type TrueDrive } from './drive';
+import { bellCurve, seeded, type Random } from '../statistics';
+import { sampleDrive, truthOf, type TrueDrive } from './drive';
 
 /** Drives from which those who know how drives are spread take what they did not measure. */
 const POOL = 12_000;
@@ -21,17 +22,6 @@ export const drawPool = (seed: number): readonly TrueDrive[] => {
 const seenAs = (real: Surface, seen: Surface): number =>
   real === seen ? (seen === 'clean' ? 1 : SEEN_RIGHT) : seen === 'clean' ? 1 - SEEN_RIGHT : 0;
 
-const bushMm = (one: TrueDrive, drive: Drive, wrapsRad: readonly number[]): number =>
-  one.bushFriction *
-  one.shaftRadiusMm *
-  bushShare([drive.motorPulley.bottomDiameterMm / 2, drive.drivenPulley.bottomDiameterMm / 2], wrapsRad);
-
-const gripOf = (one: TrueDrive, drive: Drive, wrapsRad: readonly number[]): number =>
-  Math.min(
-    Math.tanh((grooveFriction(drive.motorPulley.groove, one.motorFriction) * (wrapsRad[0] ?? Math.PI)) / 2),
-    Math.tanh((grooveFriction(drive.drivenPulley.groove, one.drivenFriction) * (wrapsRad[1] ?? Math.PI)) / 2),
-  );
-
 /**
  * The samples of somebody who measured what the bench measured and knows, beyond that, exactly how such drives are
  * spread: nobody could choose better from the same readings. What was measured is drawn about its reading; the rest is
@@ -44,9 +34,8 @@ export function ceilingSamples(
   situation: Situation,
   random: Random,
 ): { readonly samples: Samples; readonly weights: Float64Array } | undefined {
-  const { drive, path, trayPullN, stallPullN, motorSurface, drivenSurface, limits } = situation;
-  const inner = drive && innerPath(drive);
-  if (!drive || !inner?.ok || !trayPullN) return undefined;
+  const { drive, path, trayPullN, stallPullN, motorSurface, drivenSurface, priors } = situation;
+  if (!drive || !trayPullN) return undefined;
   const likely = pool
     .map((one) => ({
       one,
@@ -58,33 +47,29 @@ export function ceilingSamples(
     .filter(({ weight }) => weight > 0.01);
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
   if (likely.length < 20) return undefined;
-  const bell = (): number => (random() + random() + random() - 1.5) * 2;
-  const { wrapsRad } = inner.value;
-  const list = (value: (one: TrueDrive) => number): Float64Array => Float64Array.from(likely, ({ one }) => value(one));
+  const bell = bellCurve(random);
   /** The motor as the bench read it, where it did; else as in the pool's drive. */
-  const stallNmm = (one: TrueDrive): number =>
+  const motorOf = (one: TrueDrive): Pick<DriveValues, 'stallNmm' | 'heldThroughN'> =>
     stallPullN
-      ? motorTorqueNmm(one.trayPullN + stallPullN.value + stallPullN.std * bell(), one) +
-        bushMm(one, drive, wrapsRad) * (limits.heldThroughN.best + limits.heldThroughN.std * bell())
-      : one.stallTorqueNmm;
-  const samples: Samples = {
-    count: likely.length,
-    pathMm: list(() => path.value + path.std * bell()),
-    motorRadiusMm: list(() => drive.motorPulley.bottomDiameterMm / 2 + 0.05 * bell()),
-    drivenRadiusMm: list(() => drive.drivenPulley.bottomDiameterMm / 2),
-    dragMm: list((one) => bushMm(one, drive, wrapsRad)),
-    grip: list((one) => gripOf(one, drive, wrapsRad)),
-    modulusMpa: list(({ modulusMpa }) => modulusMpa),
-    relaxedShare: list(({ relaxedShare }) => relaxedShare),
-    stretchMost: list(({ stretchMost }) => stretchMost),
-    needTorqueNmm: list((one) => motorTorqueNmm(one.trayPullN, one)),
-    stallTorqueNmm: list(stallNmm),
-    grooveLogRatio: list(({ grooveLogRatio }) => grooveLogRatio),
-    lengthWithin: list(({ lengthWithin }) => lengthWithin),
-    trayPullN: list((one) => one.trayPullN),
-    travelPerTurnMm: list(({ travelPerTurnMm }) => travelPerTurnMm),
+      ? {
+          stallNmm: motorTorqueNmm(one.trayPullN + stallPullN.value + stallPullN.std * bell(), one),
+          heldThroughN: priors.heldThroughN.best + priors.heldThroughN.std * bell(),
+        }
+      : { stallNmm: one.stallTorqueNmm, heldThroughN: 0 };
+  const values = likely.map(({ one }): DriveValues => ({
+    ...truthOf(one),
+    pathMm: path.value + path.std * bell(),
+    motorRadiusMm: drive.motorPulley.bottomDiameterMm / 2 + 0.05 * bell(),
+    drivenRadiusMm: drive.drivenPulley.bottomDiameterMm / 2,
+    ...motorOf(one),
+  }));
+  return {
+    samples: samplesOf(
+      values,
+      likely.map(({ one }) => one.lengthWithin),
+    ),
+    weights: Float64Array.from(likely, ({ weight }) => weight / total),
   };
-  return { samples, weights: Float64Array.from(likely, ({ weight }) => weight / total) };
 }
 
 /**
@@ -93,26 +78,15 @@ export function ceilingSamples(
  * maker's limits are those of any drive of the pool.
  */
 export function oracleSamples(pool: readonly TrueDrive[], one: TrueDrive, random: Random): Samples {
-  const inner = innerPath(one.drive);
-  const wrapsRad = inner.ok ? inner.value.wrapsRad : [];
   const come = Array.from({ length: BELTS }, () => pool[Math.floor(random() * pool.length)] as TrueDrive);
-  const known = (value: number): Float64Array => new Float64Array(BELTS).fill(value);
-  const list = (value: (belt: TrueDrive) => number): Float64Array => Float64Array.from(come, value);
-  return {
-    count: BELTS,
-    pathMm: known(one.pathMm),
-    motorRadiusMm: known(one.drive.motorPulley.bottomDiameterMm / 2),
-    drivenRadiusMm: known(one.drive.drivenPulley.bottomDiameterMm / 2),
-    dragMm: known(bushMm(one, one.drive, wrapsRad)),
-    grip: known(gripOf(one, one.drive, wrapsRad)),
-    modulusMpa: list(({ modulusMpa }) => modulusMpa),
-    relaxedShare: list(({ relaxedShare }) => relaxedShare),
-    stretchMost: list(({ stretchMost }) => stretchMost),
-    needTorqueNmm: known(motorTorqueNmm(one.trayPullN, one)),
-    stallTorqueNmm: known(one.stallTorqueNmm),
-    grooveLogRatio: known(one.grooveLogRatio),
-    lengthWithin: list(({ lengthWithin }) => lengthWithin),
-    trayPullN: known(one.trayPullN),
-    travelPerTurnMm: known(one.travelPerTurnMm),
-  };
+  const values = come.map(({ modulusMpa, relaxedShare, strainMax }): DriveValues => ({
+    ...truthOf(one),
+    modulusMpa,
+    relaxedShare,
+    strainMax,
+  }));
+  return samplesOf(
+    values,
+    come.map(({ lengthWithin }) => lengthWithin),
+  );
 }

@@ -9,7 +9,7 @@ import {
   type SuccessProbability,
   type Samples,
 } from '../probability';
-import { rank, rulesOfThumb, situationOf, type Limits, type Situation } from '../sizing';
+import { DEFAULT_REQUIREMENTS, rank, rulesOfThumb, situationOf, type Priors, type Situation } from '../sizing';
 import { seeded } from '../statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
 import { sampleDrive, worksIn, type DriveClass, type TrueDrive } from './drive';
@@ -69,13 +69,13 @@ const stockOf = (kind: DriveClass): readonly CatalogueBelt[] =>
       ? CATALOGUE.filter(({ series }) => series === 'as568-070')
       : CATALOGUE;
 
-function situationFor(one: TrueDrive, view: BenchView, effort: Effort, limits: Limits) {
+function situationFor(one: TrueDrive, view: BenchView, effort: Effort, priors: Priors) {
   const facts = driveFacts(upTo(view, effort), FLAT_SETTING);
   const situation = situationOf(facts, {
     motorSurface: view.motorSurface,
     drivenSurface: view.drivenSurface,
     oldShape: one.section.shape,
-    limits,
+    priors,
   });
   return { facts, situation };
 }
@@ -185,13 +185,13 @@ const CEILING_AT: Effort = 'held';
  * Cost: about 30 ms a drive, and as much again for the ceiling.
  *
  * @param options `ceiling` plays that too; `draws` for each of our rankings; `onDrive` is told after each drive
- * @example playPopulation('all', 500, 20261125, DEFAULT_LIMITS).closed.held?.share // 0.8 or so
+ * @example playPopulation('all', 500, 20261125, DEFAULT_PRIORS).closed.held?.share // 0.8 or so
  */
 export function playPopulation(
   kind: DriveClass,
   drives: number,
   seed: number,
-  limits: Limits,
+  priors: Priors,
   options: { readonly ceiling?: boolean; readonly draws?: number; readonly onDrive?: (done: number) => void } = {},
 ): Population {
   const { draws = DRAWS } = options;
@@ -208,7 +208,7 @@ export function playPopulation(
     const own = oldSectionOf(stock, one);
     const works = truth(one);
     for (const effort of EFFORTS) {
-      const { facts, situation } = situationFor(one, view, effort, limits);
+      const { facts, situation } = situationFor(one, view, effort, priors);
       // A careless reading may make the drive impossible: whoever chooses by it buys nothing.
       const known = situation.ok ? situation.value : undefined;
       if (effort === 'string') {
@@ -234,7 +234,7 @@ export function playPopulation(
     }
     const real = near(stock, one.pathMm);
     const samples = oracleSamples(pool, one, knowing);
-    outcomes.add('oracle', works(likeliest(samples, evenly(samples.count), trueSituation(one, limits), real)));
+    outcomes.add('oracle', works(likeliest(samples, evenly(samples.count), trueSituation(one, priors), real)));
     outcomes.add('hindsight', real.some(works));
     options.onDrive?.(done + 1);
   }
@@ -244,13 +244,15 @@ export function playPopulation(
 const singleName = (by: 'string' | 'pulleys', stretch: number): string => `single:${by}:${stretch.toFixed(3)}`;
 
 /** What the oracle judges a belt by: the drive as it is. */
-const trueSituation = (one: TrueDrive, limits: Limits): Situation => ({
+const trueSituation = (one: TrueDrive, priors: Priors): Situation => ({
   path: { value: one.pathMm, std: 0 },
   drive: one.drive,
   motorSurface: one.motorSurface,
   drivenSurface: one.drivenSurface,
   oldSection: one.section,
-  limits,
+  driven: 'tray',
+  priors,
+  demands: { requirements: DEFAULT_REQUIREMENTS },
 });
 
 /** Shares, gaps and calibration from what came of every choice. */

@@ -2,17 +2,17 @@ import { expect, test } from 'vitest';
 import { jStat } from 'jstat';
 import { CATALOGUE } from '../catalogue';
 import { driveFacts } from '../measuring';
-import { DEFAULT_LIMITS } from '../sizing';
+import { DEFAULT_PRIORS } from '../sizing';
 import { seeded } from '../statistics';
 import { sampleDrive, DRIVE_CLASSES, EFFORTS, gapClosed, measured, playPopulation, upTo, worksIn } from '.';
 
-const played = playPopulation('all', 80, 7, DEFAULT_LIMITS);
+const played = playPopulation('all', 80, 7, DEFAULT_PRIORS);
 const right = (player: string) => played.scores.find((score) => score.player === player)?.right ?? NaN;
 
 test('the same seed plays the same drives; another plays others', () => {
-  expect(playPopulation('all', 10, 7, DEFAULT_LIMITS)).toEqual(playPopulation('all', 10, 7, DEFAULT_LIMITS));
-  expect(playPopulation('all', 10, 8, DEFAULT_LIMITS).scores).not.toEqual(
-    playPopulation('all', 10, 7, DEFAULT_LIMITS).scores,
+  expect(playPopulation('all', 10, 7, DEFAULT_PRIORS)).toEqual(playPopulation('all', 10, 7, DEFAULT_PRIORS));
+  expect(playPopulation('all', 10, 8, DEFAULT_PRIORS).scores).not.toEqual(
+    playPopulation('all', 10, 7, DEFAULT_PRIORS).scores,
   );
 });
 
@@ -35,7 +35,7 @@ test('the oracle, who knows the drive and not its belt, is worth more than all t
 
 test('playing the ceiling changes nobody’s drives, and it does no worse than chance would have it', () => {
   const [without, withIt] = [false, true].map((ceiling) =>
-    playPopulation('weakMotor', 12, 3, DEFAULT_LIMITS, { ceiling }),
+    playPopulation('weakMotor', 12, 3, DEFAULT_PRIORS, { ceiling }),
   );
   const others = (scores = withIt?.scores ?? []) =>
     scores.filter(({ player }) => player.startsWith('ours') || player.startsWith('s') || player === 'hindsight');
@@ -47,7 +47,7 @@ test('playing the ceiling changes nobody’s drives, and it does no worse than c
 });
 
 test('more draws for each ranking are still the same drives', () => {
-  const [few, many] = [200, 600].map((draws) => playPopulation('all', 8, 5, DEFAULT_LIMITS, { draws }));
+  const [few, many] = [200, 600].map((draws) => playPopulation('all', 8, 5, DEFAULT_PRIORS, { draws }));
   const singles = (scores = few?.scores ?? []) => scores.filter(({ player }) => player.startsWith('single'));
   expect(singles()).toEqual(singles(many?.scores));
 });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { BOOTH } from '../../fixtures/booth';
 import { CATALOGUE, SQUARE_BELTS } from '../catalogue';
-import { DEFAULT_LIMITS, limitsFor, rank, type Situation } from '../sizing';
+import { rank, type Situation } from '../sizing';
 import {
   ALIKE,
   answerProbability,
@@ -60,7 +60,7 @@ describe('the whole answer', () => {
 });
 
 test('a spindle is not asked for its tray', () => {
-  const spindle = ask({ situation: { ...situation, driven: 'spindle', limits: limitsFor(DEFAULT_LIMITS, 'spindle') } });
+  const spindle = ask({ situation: { ...situation, driven: 'spindle' } });
   expect(
     spindle.values.map(({ what }) => what).filter((what) => what.includes('tray') || what === 'stallPull'),
   ).toEqual([]);

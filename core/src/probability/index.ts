@@ -1,6 +1,6 @@
-export { drawSamples, type Samples } from './samples';
-export { FAILS, playOutcomes, type JudgedBelt } from './kernel';
-export { evenly, probabilitiesOf, type Fail, type SuccessProbability } from './successProbability';
+export { drawSamples, samplesOf, valuesOf, type Samples } from './samples';
+export { playOutcomes, type JudgedBelt } from './kernel';
+export { evenly, probabilitiesOf, type SuccessProbability } from './successProbability';
 export { weighed, type BeltVerdict } from './verdicts';
 export { valueOfMeasuring, type Measurable, type MeasurementValue } from './value';
 export {
@@ -12,4 +12,4 @@ export {
 } from './answer';
 export { willDo, type WillDo } from './willDo';
 export { REMEDIES, REMEDY_IDS, type RemedyId, type RemedyKnown } from './remedies';
-export { FAIL_NAMES, inHundred, measurableName } from './words';
+export { inHundred, measurableName } from './words';

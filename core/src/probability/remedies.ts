@@ -1,6 +1,6 @@
 import { nextInSeries, SQUARE_BELTS, AS568_BELTS, sameSection, type CatalogueBelt } from '../catalogue';
 import type { Situation } from '../sizing';
-import { seeded, type Combined } from '../statistics';
+import { bellCurve, seeded, type Combined } from '../statistics';
 import type { JudgedBelt } from './kernel';
 import type { Samples } from './samples';
 
@@ -80,7 +80,7 @@ export function remedyBelts(
 ): Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> {
   const random = seeded(seed + 1);
   const between = (least: number, most: number): number => least + (most - least) * random();
-  const bell = (): number => (random() + random() + random() - 1.5) * 2;
+  const bell = bellCurve(random);
   const perWorld = (length: (i: number) => number): Float64Array =>
     Float64Array.from({ length: samples.count }, (_, i) => length(i));
   const found: Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> = [];

@@ -1,5 +1,4 @@
-import type { Weakness } from '../sizing';
-import { FAILS } from './kernel';
+import { FAILURE_BITS, FAILURES, type Failure } from '../evaluation';
 
 /** How likely one belt is to work, and by what it would fail. */
 export interface SuccessProbability {
@@ -8,14 +7,10 @@ export interface SuccessProbability {
   /** Standard error of that share from the number of draws. */
   readonly drawStd: number;
   /** Share of the samples in which each thing goes wrong; several may in one. */
-  readonly fails: Readonly<Record<Fail, number>>;
+  readonly fails: Readonly<Record<Failure, number>>;
   /** What goes wrong most often. */
-  readonly first: Fail;
+  readonly first: Failure;
 }
-export type Fail = Weakness | 'speed';
-
-const NAMES = Object.keys(FAILS) as Fail[];
-
 /** Samples all alike in weight. */
 export const evenly = (count: number): Float64Array => new Float64Array(count).fill(1 / count);
 
@@ -36,15 +31,15 @@ export function probabilitiesOf(outcomes: Uint8Array, weights: Float64Array): Su
     }
     const works = Math.min(1, sums[0] as number);
     const fails = Object.fromEntries(
-      NAMES.map((name) => [
+      FAILURES.map((name) => [
         name,
         Math.min(
           1,
-          sums.reduce((sum, share, outcome) => (outcome & FAILS[name] ? sum + share : sum), 0),
+          sums.reduce((sum, share, outcome) => (outcome & FAILURE_BITS[name] ? sum + share : sum), 0),
         ),
       ]),
-    ) as Record<Fail, number>;
-    const first = NAMES.reduce((most, name) => (fails[name] > fails[most] ? name : most));
+    ) as Record<Failure, number>;
+    const first = FAILURES.reduce((most, name) => (fails[name] > fails[most] ? name : most));
     return { works, drawStd: Math.sqrt(works * (1 - works) * square), fails, first };
   });
 }

@@ -1,5 +1,5 @@
 import type { Situation } from '../sizing';
-import { seeded } from '../statistics';
+import { bellCurve, seeded } from '../statistics';
 import type { Samples } from './samples';
 
 /** What one more measurement is expected to add to the odds of the belt then chosen. */
@@ -34,8 +34,7 @@ export function valueOfMeasuring(
   const { count } = samples;
   const belts = outcomes.length / count;
   if (belts === 0) return [];
-  const random = seeded(count);
-  const noise = (): number => (random() + random() + random() - 1.5) * 2;
+  const noise = bellCurve(seeded(count));
   const now = chosenBy(outcomes, weights, belts, [every(count)]);
   const spreadOf = (values: Float64Array): number => {
     const mean = values.reduce((sum, value) => sum + value, 0) / count;
@@ -47,9 +46,7 @@ export function valueOfMeasuring(
     ['trayPull', samples.trayPullN, AFTER.trayPull * 1.4],
     [
       'stallPull',
-      samples.trayPullN.map(
-        (pullN, i) => pullN * ((samples.stallTorqueNmm[i] ?? 0) / (samples.needTorqueNmm[i] ?? 1) - 1),
-      ),
+      samples.trayPullN.map((pullN, i) => pullN * ((samples.stallNmm[i] ?? 0) / (samples.needNmm[i] ?? 1) - 1)),
       AFTER.stallPullN,
     ],
     ['trayTravel', samples.travelPerTurnMm, AFTER.trayTravel * 2.2],

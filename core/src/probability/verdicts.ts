@@ -1,4 +1,4 @@
-import { FAILS } from './kernel';
+import { FAILURE_BITS } from '../evaluation';
 
 /** What the bench said of a belt once it was on. */
 export type BeltVerdict = 'right' | 'tooLoose' | 'tooTight' | 'twisted';
@@ -15,9 +15,9 @@ const SAID: Readonly<Record<BeltVerdict, { readonly works: number; readonly own:
 };
 const OWN: Readonly<Record<BeltVerdict, number>> = {
   right: 0,
-  tooLoose: FAILS.grip | FAILS.slack,
-  tooTight: FAILS.motor | FAILS.stretch,
-  twisted: FAILS.groove,
+  tooLoose: FAILURE_BITS.grip | FAILURE_BITS.slack,
+  tooTight: FAILURE_BITS.motor | FAILURE_BITS.stretch,
+  twisted: FAILURE_BITS.groove,
 };
 
 /**

@@ -1,5 +1,3 @@
-import { WEAKNESS_NAMES } from '../sizing';
-import type { Fail } from './successProbability';
 import type { Measurable } from './value';
 import { DRIVEN_WORDS, type Driven } from '../loaders';
 
@@ -9,9 +7,6 @@ export function inHundred(share: number): string {
   if (whole >= 100) return 'over 99 in 100';
   return whole < 1 ? 'under 1 in 100' : `${whole} in 100`;
 }
-
-/** What goes wrong, in words that finish “it would be by …”. */
-export const FAIL_NAMES: Readonly<Record<Fail, string>> = { ...WEAKNESS_NAMES, speed: 'turning at the wrong speed' };
 
 /** What may be measured next, as it is asked for. @example measurableName('trayPull', 'drawer') // 'the pull of the drawer on a scale' */
 export function measurableName(what: Measurable, driven: Driven): string {

@@ -1,17 +1,22 @@
-export { DEFAULT_LIMITS, healthyPullN, type Limits, type Spread } from './limits';
 export {
-  judge,
-  idlerSurface,
-  type Judgement,
-  type Running,
-  type Situation,
-  type SpeedWanted,
-  type Weakness,
-  type Zone,
-} from './judge';
-export { formatNeed, limitsFor } from './driven';
+  checkPriors,
+  DEFAULT_PRIORS,
+  FRICTION_FIELD,
+  healthyPullN,
+  PRIOR_FIGURES,
+  PRIOR_SPREADS,
+  type FigureKey,
+  type PriorField,
+  type Priors,
+  type Spread,
+  type SpreadKey,
+} from './priors';
+export { checkRequirements, DEFAULT_REQUIREMENTS, REQUIREMENT_FIELDS, requirementsOfLimits } from './requirements';
+export { idlerSurface, oldBeltFinding, situationOf, type Situation, type SituationSetting } from './situation';
+export { gearingOf, needNmm, pullPrior, torqueWords } from './need';
+export { bestOf, bestValues, GROOVE_LOG_RATIO, relativeOf } from './bestValues';
+export { judge, type Judgement, type Running, type Zone } from './judge';
 export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
 export { rulesOfThumb, type RuleOfThumb } from './rulesOfThumb';
-export { oldBeltFinding, situationOf } from './situation';
-export { cannotGoOn, marginWord, reasons, WEAKNESS_NAMES, ZONE_NAMES } from './words';
+export { cannotGoOn, FAILURE_NAMES, marginWord, reasons, stretchWords, ZONE_NAMES } from './words';

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { CATALOGUE, sameSection } from '../catalogue';
 import { driveFacts, type Reading } from '../measuring';
-import { DEFAULT_LIMITS, judge, rank, reasons, situationOf, zones, type Situation } from '.';
+import { DEFAULT_REQUIREMENTS, judge, rank, reasons, situationOf, zones, type Situation } from '.';
 import type { Surface } from '../drive';
 
 /** Drives of every size a loader has, with their readings taken straight. */
@@ -95,11 +95,12 @@ describe('on any drive', () => {
         expect(nothingFits).toBe(best.judgement.margin < 0);
         if (!nothingFits) {
           expect(best.judgement.strain).toBeGreaterThan(0);
-          expect(best.judgement.strain).toBeLessThan(DEFAULT_LIMITS.stretchMost);
-          expect(best.judgement.running?.gripRatio).toBeGreaterThanOrEqual(1);
-          expect(best.judgement.running?.motorLeftRatio).toBeGreaterThanOrEqual(1);
+          expect(best.judgement.strain).toBeLessThan(DEFAULT_REQUIREMENTS.strainMax);
+          expect(best.judgement.running?.fails).toBe(0);
+          expect(best.judgement.running?.gripRatio).toBeGreaterThanOrEqual(DEFAULT_REQUIREMENTS.gripMin);
+          expect(best.judgement.running?.motorLeftRatio).toBeGreaterThanOrEqual(DEFAULT_REQUIREMENTS.motorMin);
         }
-        expect(reasons(best.judgement).length).toBeGreaterThanOrEqual(3);
+        expect(reasons(best.judgement, situation).length).toBeGreaterThanOrEqual(3);
       }),
       { numRuns: 60 },
     );

@@ -1,5 +1,6 @@
 import { nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
-import { judge, type Judgement, type Situation } from './judge';
+import { judge, type Judgement } from './judge';
+import type { Situation } from './situation';
 
 /** A belt of the catalogue with its judgement. */
 export interface Candidate {

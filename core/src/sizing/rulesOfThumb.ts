@@ -1,6 +1,7 @@
 import { nextInSeries, type CatalogueBelt } from '../catalogue';
 import type { DriveFacts, ReadingResult } from '../measuring';
-import { judge, type Judgement, type Situation } from './judge';
+import { judge, type Judgement } from './judge';
+import type { Situation } from './situation';
 
 /** One of the trade's ways of choosing, what it rests on, and what it would buy here. */
 export interface RuleOfThumb {

@@ -1,6 +1,8 @@
+import type { Failure, Requirements } from '../evaluation';
+import { DRIVEN_WORDS } from '../loaders';
 import { formatPercent } from '../units';
-import type { Judgement, Weakness, Zone } from './judge';
-import { DRIVEN_WORDS, type Driven } from '../loaders';
+import type { Judgement, Zone } from './judge';
+import type { Situation } from './situation';
 
 /** The zones in words, as the ruler names them. */
 export const ZONE_NAMES: Readonly<Record<Zone, string>> = {
@@ -11,17 +13,18 @@ export const ZONE_NAMES: Readonly<Record<Zone, string>> = {
   slips: 'slips',
 };
 
-/** What gives first, in words that finish “if it fails, it will be by …”. */
-export const WEAKNESS_NAMES: Readonly<Record<Weakness, string>> = {
+/** What fails first, in words that finish “if it fails, it will be by …”. */
+export const FAILURE_NAMES: Readonly<Record<Failure, string>> = {
   grip: 'slipping',
   slack: 'hanging slack',
   stretch: 'too much stretch',
   motor: 'loading the motor',
   groove: 'not lying in the groove',
+  speed: 'turning at the wrong speed',
 };
 
 /**
- * How comfortable a margin is, in a word. The steps are one and two standard uncertainties; no odds are claimed.
+ * How comfortable a margin is, in a word. The steps are one and two standard uncertainties; no probability is claimed.
  *
  * @example marginWord(2.3) // 'ample'
  */
@@ -31,40 +34,48 @@ export function marginWord(margin: number): 'ample' | 'fair' | 'thin' | 'none' {
   return margin >= 0 ? 'thin' : 'none';
 }
 
+/** What the material is meant for, as the bench's own requirements say. @example stretchWords(requirements) // '15 % to 20 %' */
+export const stretchWords = ({ strainComfortable, strainMax }: Requirements): string =>
+  strainComfortable === strainMax
+    ? formatPercent(strainMax)
+    : `${formatPercent(strainComfortable)} to ${formatPercent(strainMax)}`;
+
 /**
  * The reasons for or against a belt, most telling first, each a plain sentence.
  *
- * @param driven what the belt moves, by its name on the machine
- * @example reasons(judgement)[0] // 'Stretch 7.4 %, within the 15 to 20 % that such rubber is meant for.'
+ * @example reasons(judgement, situation)[0] // 'Stretch 7.4 %; such rubber is meant for up to 15.0 % to 20.0 %.'
  */
-export function reasons(judgement: Judgement, driven: Driven = 'tray'): string[] {
-  const moved = DRIVEN_WORDS[driven];
+export function reasons(judgement: Judgement, situation: Pick<Situation, 'driven' | 'demands'>): string[] {
+  const moved = DRIVEN_WORDS[situation.driven];
+  const { requirements } = situation.demands;
   const { strain, running, zone, weakest, margin } = judgement;
   const said: string[] = [];
   if (strain <= 0) said.push(`It is ${formatPercent(-strain)} longer than its path and would hang.`);
-  else said.push(`Stretch ${formatPercent(strain)}; such rubber is meant to work up to 15 or 20 %.`);
+  else said.push(`Stretch ${formatPercent(strain)}; such rubber is meant to work up to ${stretchWords(requirements)}.`);
   if (running && strain > 0) {
-    const times = running.gripRatio.toFixed(1);
-    const weaker = running.grip.weaker === 'motor' ? 'motor' : 'drive';
+    const times = running.gripRatio.toFixed(2);
     said.push(
-      running.gripRatio < 1
-        ? `Once relaxed it slips on the ${weaker} pulley at ${times} of the ${moved}’s need.`
-        : `Once relaxed it still grips ${times} times the ${moved}’s need; the ${weaker} pulley would slip first.`,
+      running.gripRatio < requirements.gripMin
+        ? `Once relaxed it slips on the ${running.grip.weaker}: it grips ${times} times the ${moved}’s need, and ${requirements.gripMin} is asked for.`
+        : `Once relaxed it still grips ${times} times the ${moved}’s need; the ${running.grip.weaker} would slip first.`,
     );
+    const left = running.motorLeftRatio.toFixed(2);
     said.push(
-      running.motorLeftRatio < 1
-        ? `Fresh, its load on the bushes leaves the motor less than the ${moved} needs.`
-        : `Fresh, it leaves the motor ${running.motorLeftRatio.toFixed(1)} times the need.`,
+      running.motorLeftRatio < requirements.motorMin
+        ? `Fresh, its load on the bushes leaves the motor ${left} times the ${moved}’s need; ${requirements.motorMin} is asked for.`
+        : `Fresh, it leaves the motor ${left} times the need.`,
     );
-    if (running.bendRatio < 6) {
+    if (running.bendRatio < requirements.bendMin) {
       said.push(
-        `It bends round ${running.bendRatio.toFixed(1)} sections; about 6 is kinder. It will age faster, no more.`,
+        `It bends round ${running.bendRatio.toFixed(1)} sections; ${requirements.bendMin} or more is kinder. It will age faster, no more.`,
       );
     }
   } else if (!running) {
-    said.push('With the path alone the stretch is known, not the grip: measure both pulleys for that.');
+    said.push(
+      'With the path alone the stretch is known, and the grip only for usual pulleys: measure both pulleys for that.',
+    );
   }
-  const gives = WEAKNESS_NAMES[weakest];
+  const gives = FAILURE_NAMES[weakest];
   if (zone === 'tooTight' || zone === 'slips') said.push(`It would fail by ${gives}.`);
   else said.push(`Its margin is ${marginWord(margin)}; if it fails, it will be by ${gives}.`);
   return said;

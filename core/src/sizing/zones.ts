@@ -1,5 +1,7 @@
 import type { BeltSection } from '../rubber';
-import { judge, type Situation, type Zone } from './judge';
+import { crossing } from '../statistics';
+import { judge, type Zone } from './judge';
+import type { Situation } from './situation';
 
 /** One stretch of the ruler: inner lengths from `fromMm` to `toMm`. */
 export interface RulerZone {
@@ -29,15 +31,10 @@ export function zones(situation: Situation, section: BeltSection, fromMm: number
     const nextMm = fromMm + ((toMm - fromMm) * step) / STEPS;
     const next = at(nextMm);
     if (next === current) continue;
-    let lowMm = nextMm - (toMm - fromMm) / STEPS;
-    let highMm = nextMm;
-    for (let turn = 0; turn < 12; turn++) {
-      const middleMm = (lowMm + highMm) / 2;
-      if (at(middleMm) === current) lowMm = middleMm;
-      else highMm = middleMm;
-    }
-    found.push({ zone: current, fromMm: startMm, toMm: highMm });
-    startMm = highMm;
+    const before = current;
+    const boundMm = crossing(nextMm - (toMm - fromMm) / STEPS, nextMm, (mm) => at(mm) === before, 12);
+    found.push({ zone: current, fromMm: startMm, toMm: boundMm });
+    startMm = boundMm;
     current = next;
   }
   return [...found, { zone: current, fromMm: startMm, toMm }];

@@ -11,9 +11,6 @@ export interface DrivenSpeed {
   readonly ratio: number;
 }
 
-/** What a data spindle takes, until it is measured. From memory of the trade, no source. */
-export const SPINDLE_TORQUE_NMM = 0.5;
-
 /**
  * Speed of the driven pulley: motor speed by the ratio of the seated diameters with the stretched thickness added, less
  * creep (tight − slack)/(λ·dT/dλ).

@@ -1,4 +1,5 @@
 export { combineEstimates, oddOnesOut, rootSumSquares, totalStd, type Combined, type Estimate } from './combine';
 export { atMost, exactInterval, noneFailedBound } from './binomial';
 export { fisherTwoSided, noneAfterChance, type TwoByTwo } from './fisher';
-export { seeded, type Random } from './random';
+export { crossing } from './bisect';
+export { bellCurve, seeded, type Random } from './random';

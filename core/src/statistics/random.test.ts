@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { seeded } from '.';
+import { bellCurve, crossing, seeded } from '.';
 
 const draws = (seed: number, count: number): number[] => {
   const random = seeded(seed);
@@ -25,6 +25,13 @@ describe('chance from a seed', () => {
       expect(chiSquare).toBeLessThan(85.35);
     },
   );
+  test('no small seed begins far out: the first of a thousand bell curves lie as a bell curve does', () => {
+    const firsts = Array.from({ length: 1000 }, (_, seed) => bellCurve(seeded(seed))());
+    // Of a thousand the furthest lies beyond 4 once in sixteen times, beyond 4.5 once in a hundred and fifty.
+    expect(Math.max(...firsts.map(Math.abs))).toBeLessThan(4.5);
+    const mean = firsts.reduce((sum, one) => sum + one, 0) / 1000;
+    expect(Math.abs(mean)).toBeLessThan(4 / Math.sqrt(1000));
+  });
   test('one draw says nothing of the next', () => {
     const all = draws(3, 20_000);
     const mean = all.reduce((sum, one) => sum + one, 0) / all.length;
@@ -33,4 +40,9 @@ describe('chance from a seed', () => {
     // Four standard errors of a correlation of none.
     expect(Math.abs(along / spread)).toBeLessThan(4 / Math.sqrt(all.length));
   });
+});
+
+test('where a statement changes is found to the last digit', () => {
+  expect(crossing(0, 2, (x) => x * x < 2)).toBeCloseTo(Math.SQRT2, 14);
+  expect(crossing(0, 1, () => true)).toBeCloseTo(1, 14);
 });

@@ -27,4 +27,3 @@ export {
 } from './summary';
 export { carryOver, knownFrom, type KnownFrom } from './carryOver';
 export { recheckTargets, type RecheckTarget } from './rechecks';
-export { predictedPull, type PredictedPull } from './predictedPull';

@@ -1,4 +1,5 @@
 import { ovalPerimeterMm } from '../../geometry';
+import { crossing } from '../../statistics';
 import { ok, refuse } from '../../units';
 import { auxOr } from '../aux';
 import type { Method } from '../types';
@@ -154,14 +155,7 @@ export const lyingFree: Method = {
   },
   invert(value, aux) {
     const across = auxOr(aux, 'secondDiameterMm');
-    let low = across / 2;
-    let high = across * 2;
-    for (let turn = 0; turn < 60; turn++) {
-      const middle = (low + high) / 2;
-      if (ovalPerimeterMm(middle, across) < value) low = middle;
-      else high = middle;
-    }
-    return (low + high) / 2;
+    return crossing(across / 2, across * 2, (diameter) => ovalPerimeterMm(diameter, across) < value);
   },
 };
 

@@ -1,0 +1,13 @@
+export { evaluateBelt } from './evaluate';
+export { seatAt, wrapsOfPath, type Seat } from './lay';
+export {
+  FAILURE_BITS,
+  FAILURES,
+  type Demands,
+  type DriveValues,
+  type EvaluatedBelt,
+  type Evaluation,
+  type Failure,
+  type Requirements,
+  type SpeedWanted,
+} from './types';
