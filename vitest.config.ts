@@ -4,5 +4,6 @@ export default defineConfig({
   test: {
     include: ['core/src/**/*.test.ts', 'app/src/**/*.test.ts', 'server/src/**/*.test.ts'],
     environment: 'node',
+    setupFiles: ['./vitest.setup.ts'],
   },
 });

@@ -43,9 +43,9 @@ const GAPS = [
 export async function playClasses(drives) {
   const core = await openCore();
   const { playPopulation, DRIVE_CLASSES } = await core.room('population');
-  const { DEFAULT_LIMITS } = await core.room('sizing');
+  const { DEFAULT_PRIORS } = await core.room('sizing');
   const populations = DRIVE_CLASSES.map((kind) =>
-    playPopulation(kind, drives, SEED, DEFAULT_LIMITS, { ceiling: true, draws: DRAWS }),
+    playPopulation(kind, drives, SEED, DEFAULT_PRIORS, { ceiling: true, draws: DRAWS }),
   );
   await core.close();
   const percent = (share) => (100 * share).toFixed(1);
@@ -67,7 +67,7 @@ export async function playClasses(drives) {
     ]),
   ];
   const calibration = [
-    ['stated odds', 'choices', 'mean stated', 'worked'],
+    ['stated chance', 'choices', 'mean stated', 'worked'],
     ...(populations[0]?.calibration ?? []).map((band) => [
       `${percent(band.from)} to ${percent(band.to)}`,
       String(band.count),
@@ -104,7 +104,7 @@ chooses the belt that works with most of the rubber that might come; hindsight k
 before the post comes. The ceiling measured what the ranking with the tray held has measured, and knows besides exactly
 how the drawn drives are spread: nobody could choose better from those readings.
 
-## What its odds are worth
+## What its chances are worth
 
 The drives of the class “all”, at every effort of measuring.
 

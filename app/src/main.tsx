@@ -3,16 +3,16 @@ import { setNonce } from 'get-nonce';
 import { Provider } from 'react-redux';
 import { BrowserRouter } from 'react-router';
 import './app.css';
-import { App } from './app/App';
-import { isDemo, nonce } from './app/boot';
-import { fetchAhead, fetchIdly } from './app/pages';
-import { Broken } from './app/Broken';
-import { listenToTabs, loadBench, openTicket } from './keeping/actions';
-import { plantDemo } from './keeping/demo';
-import { startKeeper } from './keeping/keeper';
-import { keepSettings, loadSettings } from './keeping/settings';
-import { askToPersist } from './keeping/storage';
-import { store } from './store/store';
+import { App } from './shell/App';
+import { isDemo, nonce } from './state/boot';
+import { fetchAhead, fetchIdly } from './shell/pages';
+import { Broken } from './shell/Broken';
+import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
+import { plantDemo } from './state/persistence/demo';
+import { startKeeper } from './state/persistence/keeper';
+import { keepSettings, loadSettings } from './state/persistence/settings';
+import { askToPersist } from './state/persistence/storage';
+import { store } from './state/store/store';
 
 if (nonce) setNonce(nonce);
 
@@ -43,7 +43,10 @@ async function start(): Promise<void> {
   );
   await store.dispatch(loadBench());
   void askToPersist();
-  setTimeout(() => void import('./keeping/sweep').then(({ sweep }) => sweep()).catch(() => undefined), SWEEP_AFTER_MS);
+  setTimeout(
+    () => void import('./state/persistence/sweep').then(({ sweep }) => sweep()).catch(() => undefined),
+    SWEEP_AFTER_MS,
+  );
   fetchIdly();
 }
 

@@ -4,7 +4,7 @@ import { answerProbability } from '../probability';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, torqueWords } from '../sizing';
 import type { Try } from '../stations';
 import type { EventBody } from '../ticket';
-import { candidateOf, chanceOf, driveView, questionOf, recommend, type Bench } from '.';
+import { candidateOf, chanceOf, driveView, questionOf, recommend, remedyTry, withProvisional, type Bench } from '.';
 
 const DRIVE = 'drive-a';
 const BENCH: Bench = { priors: DEFAULT_PRIORS, requirements: DEFAULT_REQUIREMENTS };
@@ -91,6 +91,21 @@ describe('the recommendation', () => {
   test('nothing is asked while too little is measured', () => {
     expect(questionOf(viewOf([]))).toBeUndefined();
     expect(recommend(viewOf([]), null, false).ranking.candidates).toEqual([]);
+  });
+  test('stretching the next size down logs that size, not the old belt, and what was provisional stays', () => {
+    const measured = viewOf([...BOOTH, ...taken(['o', 'oldBelt', 'doubledOuter', 66.4])]);
+    const full = questionOf(measured);
+    if (!full) throw new Error('enough is measured');
+    const settled = recommend(measured, answerProbability(full, 800), true);
+    const old = measured.facts.oldBelt?.value ?? NaN;
+    const stretched = remedyTry(measured, settled, 'stretch');
+    expect(stretched?.innerLengthMm).toBeLessThan(settled.best?.catalogueBelt.innerLengthMm ?? 0);
+    expect(stretched?.thicknessMm).toBe(1.2);
+    expect(remedyTry(measured, settled, 'keep')?.innerLengthMm).toBe(old);
+    expect(remedyTry(measured, settled, 'band')).toBeUndefined();
+    const once = withProvisional('Roller worn.', 'A', 'stretch');
+    expect(once).toBe('Roller worn.\nDrive A: stretch the next size down.');
+    expect(withProvisional(once, 'A', 'stretch')).toBe(once);
   });
   test('the same view asks the same question', () => expect(questionOf(view)).toBe(question));
 });

@@ -10,3 +10,4 @@ export { MEASURANDS, reading, type AuxKey, type Measurand, type Reading } from '
 export { howTo, type HowTo } from './howTo';
 export { oddReason } from './oddReason';
 export { sameWay, type SameWay } from './sameWay';
+export { figure, figureSpread, figureUnit } from './figure';

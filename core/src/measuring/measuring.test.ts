@@ -1,3 +1,4 @@
+import { figure, figureSpread, figureUnit } from './figure';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { innerPath, type Drive } from '../drive';
@@ -362,4 +363,12 @@ test('old against new by the same method: every way read forward gives back what
   // 2F − 4t = 116 with t = 1.5: F = 61; a cap of 116/π.
   expect(ways[0]?.newMm).toBeCloseTo(61, 9);
   expect(ways[1]?.newMm).toBeCloseTo(116 / Math.PI, 9);
+});
+
+test('a force and its uncertainty are newtons in inches too', () => {
+  expect(figure('trayPull', 2.5, 'in')).toBe('2.5');
+  expect(figureSpread('trayPull', 0.2, 'in')).toBe('0.20');
+  expect(figureSpread('stallPull', 0.3, 'mm')).toBe('0.30');
+  expect(figureSpread('oldBelt', 0.9, 'in')).toBe('0.035');
+  expect([figureUnit('trayPull', 'in'), figureUnit('oldBelt', 'in')]).toEqual(['N', 'in']);
 });

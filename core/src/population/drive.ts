@@ -1,14 +1,5 @@
 import type { CatalogueBelt } from '../catalogue';
-import {
-  fitBelt,
-  grooveFriction,
-  innerPath,
-  motorTorqueNmm,
-  shaftLoadN,
-  slipGrip,
-  type Drive,
-  type Surface,
-} from '../drive';
+import { innerPath, motorTorqueNmm, type Drive, type Surface } from '../drive';
 import { youngModulusMpa, type BeltSection } from '../rubber';
 import { DEFAULT_REQUIREMENTS } from '../sizing';
 import { evaluateBelt, type DriveValues } from '../evaluation';

@@ -70,12 +70,12 @@ test('a spindle is not asked for its tray', () => {
 describe('remedies', () => {
   test('each says how, how long, and how little is known; its due day lies within the life hoped for', () => {
     for (const id of REMEDY_IDS) {
-      const { how, known, monthsLeast, monthsMost, dueMonths } = REMEDIES[id];
+      const { how, known, monthsMin, monthsMax, dueMonths } = REMEDIES[id];
       expect(how.length).toBeGreaterThan(20);
       expect(known.length).toBeGreaterThan(20);
-      expect(monthsLeast).toBeLessThan(monthsMost);
-      expect(dueMonths).toBeGreaterThanOrEqual(monthsLeast);
-      expect(dueMonths).toBeLessThanOrEqual(monthsMost);
+      expect(monthsMin).toBeLessThan(monthsMax);
+      expect(dueMonths).toBeGreaterThanOrEqual(monthsMin);
+      expect(dueMonths).toBeLessThanOrEqual(monthsMax);
     }
   });
   test('without an old belt there is nothing to keep or to warm; the next size down can be stretched all the same', () => {

@@ -3,7 +3,7 @@ import type { Combined } from '../statistics';
 import type { Candidate, Ranking, Situation } from '../sizing';
 import { playOutcomes, type JudgedBelt } from './kernel';
 import { evenly, probabilitiesOf, type SuccessProbability } from './successProbability';
-import { remedyBelts, type RemedyId } from './remedies';
+import { remedyBelts, stretchedBelt, type RemedyId } from './remedies';
 import { valueOfMeasuring, type MeasurementValue } from './value';
 import { weighed, type BeltVerdict } from './verdicts';
 import { drawSamples } from './samples';
@@ -24,6 +24,8 @@ export interface ProbabilityAnswer {
   /** By the belt's id. */
   readonly belts: Readonly<Record<string, SuccessProbability>>;
   readonly remedies: Readonly<Partial<Record<RemedyId, SuccessProbability>>>;
+  /** The belt that `stretch` would be done to: the next size down of the likeliest. */
+  readonly stretchedId: string | undefined;
   readonly values: readonly MeasurementValue[];
 }
 
@@ -75,6 +77,7 @@ export function answerProbability(question: ProbabilityQuestion, draws: number):
     draws,
     belts: Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as SuccessProbability])),
     remedies: Object.fromEntries(remedies.map(({ id }, index) => [id, remedyChances[index] as SuccessProbability])),
+    stretchedId: stretchedBelt(best)?.id,
     values: valueOfMeasuring(samples, situation, kept, weights),
   };
 }

@@ -1,4 +1,4 @@
-import { nextInSeries, SQUARE_BELTS, AS568_BELTS, sameSection, type CatalogueBelt } from '../catalogue';
+import { CATALOGUE, nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
 import type { Situation } from '../sizing';
 import { bellCurve, seeded, type Combined } from '../statistics';
 import type { JudgedBelt } from './kernel';
@@ -13,8 +13,8 @@ export interface RemedyKnown {
   readonly name: string;
   readonly how: string;
   /** How long it may be hoped to last, months. */
-  readonly monthsLeast: number;
-  readonly monthsMost: number;
+  readonly monthsMin: number;
+  readonly monthsMax: number;
   /** After how many months it is looked at again. */
   readonly dueMonths: number;
   readonly known: string;
@@ -24,32 +24,32 @@ export const REMEDIES: Readonly<Record<RemedyId, RemedyKnown>> = {
   keep: {
     name: 'keep and clean',
     how: 'Wash the belt, degrease both pulleys, dry, fit it again. It is judged as long as it measures now.',
-    monthsLeast: 3,
-    monthsMost: 24,
+    monthsMin: 3,
+    monthsMax: 24,
     dueMonths: 12,
     known: 'Its rubber is as old as the machine; its hardness is not measured.',
   },
   warm: {
     name: 'warm to shrink',
     how: 'Water or air of 80 to 100 °C for some minutes, then measure it again when cold. It never comes below its moulded length.',
-    monthsLeast: 1,
-    monthsMost: 12,
+    monthsMin: 1,
+    monthsMax: 12,
     dueMonths: 3,
     known: 'How much set comes back is a guess between a fifth and three fifths; what it measures cold decides.',
   },
   stretch: {
     name: 'stretch the next size down',
     how: 'Hold it drawn out by half for a day, let it rest, measure, and fit it once it has settled.',
-    monthsLeast: 12,
-    monthsMost: 60,
+    monthsMin: 12,
+    monthsMax: 60,
     dueMonths: 24,
     known: 'It takes a set of a twentieth to a fifth of what it is held at; the rubber is none the better for it.',
   },
   band: {
     name: 'an office band, for now',
     how: 'To see the tray move, or until the belt comes. Not where speed matters.',
-    monthsLeast: 0.5,
-    monthsMost: 3,
+    monthsMin: 0.5,
+    monthsMax: 3,
     dueMonths: 1,
     known: 'Uneven, and of unknown rubber: no odds can be given.',
   },
@@ -65,6 +65,12 @@ const BACK_MAX = 0.6;
 /** How short a belt was made when new: stretch on its path. Common practice, no source. */
 const MADE_STRETCH = 0.075;
 const MADE_SPREAD = 0.02;
+
+/** The belt that would be stretched in place of the best: its next size down, where there is one. */
+export function stretchedBelt(best: CatalogueBelt | undefined): CatalogueBelt | undefined {
+  const siblings = best ? CATALOGUE.filter((belt) => sameSection(belt, best)) : [];
+  return best && nextInSeries(siblings, best.innerLengthMm).down;
+}
 
 /**
  * The belts that the remedies would leave on the pulleys, with their lengths in each world.
@@ -98,8 +104,7 @@ export function remedyBelts(
       { id: 'warm', belt: { ...old, lengthsMm: warmedMm } },
     );
   }
-  const siblings = best ? [...SQUARE_BELTS, ...AS568_BELTS].filter((belt) => sameSection(belt, best)) : [];
-  const down = best && nextInSeries(siblings, best.innerLengthMm).down;
+  const down = stretchedBelt(best);
   if (down) {
     const lengthsMm = perWorld(
       (i) =>

@@ -11,7 +11,13 @@ export {
   type Spread,
   type SpreadKey,
 } from './priors';
-export { checkRequirements, DEFAULT_REQUIREMENTS, REQUIREMENT_FIELDS, requirementsOfLimits } from './requirements';
+export {
+  checkRequirements,
+  DEFAULT_REQUIREMENTS,
+  priorsOfLimits,
+  REQUIREMENT_FIELDS,
+  requirementsOfLimits,
+} from './requirements';
 export { idlerSurface, oldBeltFinding, situationOf, type Situation, type SituationSetting } from './situation';
 export { gearingOf, needNmm, pullPrior, torqueWords } from './need';
 export { bestOf, bestValues, GROOVE_LOG_RATIO, relativeOf } from './bestValues';

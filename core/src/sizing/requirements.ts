@@ -14,6 +14,9 @@ export const REQUIREMENT_FIELDS: Readonly<Record<keyof Requirements, PriorField 
   motorMin: { name: 'Motor torque left, least that works', unit: 'times the need', min: 1, max: 3, first: 1.1 },
   bendMin: { name: 'Smallest pulley', unit: 'sections', min: 1, max: 20, first: 6 },
 };
+const objectOf = (value: unknown): Record<string, unknown> =>
+  typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
+
 const KEYS = Object.keys(REQUIREMENT_FIELDS) as Array<keyof Requirements>;
 
 /** The app's own. */
@@ -28,16 +31,16 @@ export const DEFAULT_REQUIREMENTS = Object.fromEntries(
  * @example checkRequirements({ gripMin: 1.3 }).motorMin // 1.1
  */
 export function checkRequirements(kept: unknown): Requirements {
-  const given = (typeof kept === 'object' && kept !== null ? kept : {}) as Record<string, unknown>;
+  const given = objectOf(kept);
   const checked = Object.fromEntries(
     KEYS.map((key) => [key, within(given[key], REQUIREMENT_FIELDS[key], REQUIREMENT_FIELDS[key].first)]),
   ) as Record<keyof Requirements, number>;
   return { ...checked, strainMax: Math.max(checked.strainMax, checked.strainComfortable) };
 }
 
-/** The bench's limits as older versions kept them, in one list, parted into what is believed and what is demanded. */
+/** What is demanded, from the one list of limits that older versions kept. */
 export function requirementsOfLimits(limits: unknown): unknown {
-  const given = (typeof limits === 'object' && limits !== null ? limits : {}) as Record<string, unknown>;
+  const given = objectOf(limits);
   return {
     ...given,
     strainComfortable: given.stretchComfortable,
@@ -46,4 +49,10 @@ export function requirementsOfLimits(limits: unknown): unknown {
     motorMin: given.motorLeast,
     bendMin: given.bendLeast,
   };
+}
+
+/** What is believed, from the same list. */
+export function priorsOfLimits(limits: unknown): unknown {
+  const given = objectOf(limits);
+  return { ...given, drivenDiameterMm: given.driveDiameterMm ?? given.drivenDiameterMm };
 }

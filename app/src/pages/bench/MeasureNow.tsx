@@ -1,0 +1,220 @@
+import { nanoid } from 'nanoid';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { findMethod, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
+import { type EventBody } from '@loose-pulley/core/ticket';
+import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
+import { joinWalk } from '../../parts/keys/walk';
+import { newTicket } from '../../state/persistence/actions';
+import { useAppDispatch, useUnit } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { Choice } from '../../parts/ui/Choice';
+import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
+
+const QUICK = ['doubledOuter', 'overCap', 'laidStraight', 'stringRound'] as const;
+
+/** Measuring without a ticket: one line, and what it truly says. A ticket can be made of it. */
+export function MeasureNow() {
+  const unit = useUnit();
+  const [line, setLine] = useState('');
+  const [chosen, setChosen] = useState<string>('doubledOuter');
+  const [sectionText, setSectionText] = useState('');
+  const [search, setSearch] = useSearchParams();
+  const opening = search.has('new');
+  const ref = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return undefined;
+    return joinWalk({
+      element,
+      take(text) {
+        setLine(text);
+        return true;
+      },
+    });
+  }, []);
+
+  const section = sectionText.trim() === '' ? undefined : parseRingSection(sectionText);
+  const sectionMm = section?.ok ? section.value : undefined;
+  const understood = line.trim() === '' ? undefined : parseBenchLine(line, chosen, sectionMm, unit);
+  const method = understood?.ok ? understood.value.method : findMethod(chosen);
+  const read = understood?.ok
+    ? readAmount(understood.value.method, understood.value.amount, understood.value.aux)
+    : undefined;
+  const write = (mm: number) => formatLength(mm, unit);
+  const value = read?.ok ? read.value : undefined;
+  const what = method?.measurand === 'stringPath' ? 'Path, inner length' : 'Inner length';
+
+  return (
+    <section aria-labelledby="measure-now" className="grid content-start gap-3">
+      <h2 id="measure-now" className="text-lg">
+        Measure now
+      </h2>
+      <div>
+        <label htmlFor="line" className="mb-1 block text-sm text-soft">
+          As you would say it: “doubled flat 66.4, section 1.2”
+        </label>
+        <input
+          ref={ref}
+          id="line"
+          autoComplete="off"
+          spellCheck={false}
+          value={line}
+          onChange={(event) => setLine(event.target.value)}
+          className="field w-full text-xl font-semibold"
+        />
+      </div>
+      <Choice
+        label="How it was measured, where the line does not say"
+        value={(QUICK as readonly string[]).includes(method?.id ?? '') ? (method?.id ?? chosen) : ''}
+        options={QUICK.map((id) => [id, id === 'stringRound' ? 'string' : (findMethod(id)?.label ?? id)] as const)}
+        onChoose={setChosen}
+        className="!grid w-full grid-cols-2"
+      />
+      <div className="flex items-center justify-between gap-3">
+        <label htmlFor="line-section" className="text-[15px]">
+          Belt section, {unit}
+        </label>
+        <input
+          id="line-section"
+          inputMode="decimal"
+          autoComplete="off"
+          value={sectionText}
+          onChange={(event) => setSectionText(event.target.value)}
+          className="field w-28 text-lg"
+        />
+      </div>
+      {section && !section.ok && <p className="text-live">{section.problem}</p>}
+      <div aria-live="polite" className="grid min-h-28 content-start gap-1">
+        {understood && !understood.ok && <p className="text-live">{understood.problem}</p>}
+        {read && !read.ok && <p className="text-live">{read.problem}</p>}
+        {value && (
+          <>
+            <p>
+              <span className="text-sm text-soft">
+                {method?.label}: {what}
+              </span>
+              <span className="block text-[32px] leading-tight font-bold">
+                {write(value.value)}{' '}
+                <span className="text-lg font-medium text-soft">
+                  ± {formatSpread(2 * value.std, unit)} {unit}
+                </span>
+              </span>
+              {unit === 'in' && <span className="text-soft">{formatInchFraction(value.value)} in</span>}
+            </p>
+            <p>{value.arithmetic(write)}</p>
+            {value.uncorrected !== undefined && (
+              <p className="text-soft">
+                Taken outright it would have been {write(value.uncorrected)},{' '}
+                {formatSpread(Math.abs(value.uncorrected - value.value), unit)} {unit} too{' '}
+                {value.uncorrected > value.value ? 'long' : 'short'}.
+              </p>
+            )}
+          </>
+        )}
+      </div>
+      {opening ? (
+        <NewTicketForm
+          onCancel={() => setSearch({}, { replace: true })}
+          bodies={(driveId) => (understood?.ok && value ? asReadings(driveId, understood.value) : [])}
+        />
+      ) : (
+        <Button look={value ? 'strong' : 'plain'} className="min-h-12" onClick={() => setSearch({ new: '' })}>
+          {value ? 'Open a ticket with this' : 'Open a ticket'}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** The line as readings of a drive: the section first, where it was said. */
+function asReadings(
+  driveId: string,
+  line: { method: { id: string; measurand: Reading['measurand'] }; amount: number; aux: Reading['aux']; typed: string },
+): EventBody[] {
+  const { sectionMm, ...aux } = line.aux;
+  const reading = (
+    measurand: Reading['measurand'],
+    method: string,
+    amount: number,
+    tools: Reading['aux'],
+    typed: string,
+  ): EventBody => ({
+    type: 'readingTaken',
+    driveId,
+    reading: { id: nanoid(10), measurand, method, typed: typed.slice(0, 200), amount, aux: tools, ownStd: null },
+  });
+  return [
+    ...(sectionMm === undefined ? [] : [reading('section', 'sectionJaws', sectionMm, {}, String(sectionMm))]),
+    reading(line.method.measurand, line.method.id, line.amount, aux, line.typed),
+  ];
+}
+
+/** What a ticket needs to be opened: hardly anything. */
+function NewTicketForm({
+  bodies,
+  onCancel,
+}: {
+  readonly bodies: (driveId: string) => readonly EventBody[];
+  readonly onCancel: () => void;
+}) {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const [machine, setMachine] = useState('');
+  const [complaint, setComplaint] = useState('');
+  const [loader, setLoader] = useState<Loader>('tray');
+  const [busy, setBusy] = useState(false);
+  const submit = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    setBusy(true);
+    const id = await dispatch(
+      newTicket({ machine: machine.trim(), complaint: complaint.trim(), loader, owner: '', serial: '' }, bodies),
+    );
+    void navigate(`/t/${id}/measure`);
+  };
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-3 border-t border-ink pt-3">
+      <label className="grid gap-1 text-sm text-soft">
+        Machine
+        <input
+          autoFocus
+          value={machine}
+          maxLength={120}
+          onChange={(event) => setMachine(event.target.value)}
+          className="field text-lg text-ink"
+          autoComplete="off"
+        />
+      </label>
+      <label className="grid gap-1 text-sm text-soft">
+        What it does wrong, in the owner’s words
+        <input
+          value={complaint}
+          maxLength={500}
+          onChange={(event) => setComplaint(event.target.value)}
+          className="field text-lg text-ink"
+          autoComplete="off"
+        />
+      </label>
+      <label className="grid gap-1 text-sm text-soft">
+        Kind of loader
+        <select
+          value={loader}
+          onChange={(event) => setLoader(event.target.value as Loader)}
+          className="field text-lg text-ink"
+        >
+          {LOADERS.map((one) => (
+            <option key={one} value={one}>
+              {LOADER_NAMES[one]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="flex gap-2">
+        <Button type="submit" look="strong" className="min-h-12 grow" disabled={busy}>
+          Open the ticket
+        </Button>
+        <Button onClick={onCancel}>Not now</Button>
+      </div>
+    </form>
+  );
+}

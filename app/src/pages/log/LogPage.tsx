@@ -1,0 +1,119 @@
+import { useDeferredValue, useEffect, useState } from 'react';
+import { plantDemo } from '../../state/persistence/demo';
+import { isDemo } from '../../state/boot';
+import { TicketRow } from '../../parts/ticket/TicketRow';
+import { leaveTicket, loadBench } from '../../state/persistence/actions';
+import { askToPersist, storeProblem } from '../../state/persistence/storage';
+import { tabsSeeEachOther } from '../../state/persistence/tabs';
+import { loadPictures } from '../../state/persistence/pictures';
+import { picturesNamed } from '@loose-pulley/core/ticket';
+import { loadAllTickets } from '../../state/persistence/tickets';
+import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { download } from '../../parts/ui/download';
+import { useTitle } from '../../parts/ui/title';
+import { withExchange } from '../../workers/exchange';
+import { ImportFiles } from './ImportFiles';
+
+const STEP = 60;
+
+/** Every ticket ever, found by typing; and the archive's way in and out. */
+export function LogPage() {
+  useTitle('Log');
+  const dispatch = useAppDispatch();
+  const summaries = useAppSelector(selectSummaries);
+  const [text, setText] = useState('');
+  const [shown, setShown] = useState(STEP);
+  const [packing, setPacking] = useState('');
+  const [persisted, setPersisted] = useState<boolean | null>(null);
+  useEffect(() => {
+    void askToPersist().then(setPersisted);
+  }, []);
+  const words = useDeferredValue(text).toLowerCase().split(/\s+/).filter(Boolean);
+  const found = summaries.filter(({ searchText }) => words.every((word) => searchText.includes(word)));
+
+  const exportAll = async (): Promise<void> => {
+    setPacking('Packing…');
+    try {
+      const records = await loadAllTickets();
+      const madeAt = new Date().toISOString();
+      const pictures = await loadPictures(records.flatMap(picturesNamed));
+      const bytes = await withExchange((api) => api.pack(records, madeAt, pictures));
+      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
+      setPacking(`${records.length} tickets and ${Object.keys(pictures).length} pictures packed.`);
+    } catch (error) {
+      setPacking(`The archive could not be packed. ${storeProblem(error).sentence}`);
+    }
+  };
+  const resetDemo = async (): Promise<void> => {
+    dispatch(leaveTicket());
+    await plantDemo(true);
+    await dispatch(loadBench());
+  };
+
+  return (
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="bg-sheet px-5 py-5 lg:px-7">
+        <h1 className="mb-3 text-[30px] leading-tight font-bold">Log</h1>
+        <label className="grid gap-1 text-sm text-soft">
+          Number, machine, owner, complaint or mechanism
+          <input
+            type="search"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            className="field text-lg text-ink"
+          />
+        </label>
+        <p aria-live="polite" className="my-3 text-soft">
+          {found.length} of {summaries.length} tickets
+        </p>
+        <ul className="border-t border-ink">
+          {found.slice(0, shown).map((summary) => (
+            <TicketRow key={summary.id} summary={summary} />
+          ))}
+        </ul>
+        {found.length > shown && (
+          <Button className="mt-3" onClick={() => setShown(shown + STEP)}>
+            {Math.min(STEP, found.length - shown)} more
+          </Button>
+        )}
+      </div>
+      <aside className="grid content-start gap-8 border-hair px-5 py-5 max-lg:border-t lg:border-l">
+        <section aria-labelledby="export">
+          <h2 id="export" className="text-lg">
+            Whole archive
+          </h2>
+          <p className="my-2">
+            One file with every ticket, its history and its pictures. Keep a copy away from this machine.
+          </p>
+          <Button onClick={() => void exportAll()} disabled={summaries.length === 0}>
+            Export all as a zip
+          </Button>
+          <p aria-live="polite" className="mt-2">
+            {packing}
+          </p>
+        </section>
+        <ImportFiles />
+        <section aria-labelledby="kept" className="grid gap-2">
+          <h2 id="kept" className="text-lg">
+            Where it is kept
+          </h2>
+          <p>
+            In this browser, at this address, on this machine. Another browser or a tablet keeps its own; the files
+            above are the way between.
+          </p>
+          <p className="text-soft">
+            {persisted === null
+              ? ''
+              : persisted
+                ? 'The browser has promised not to clear it by itself.'
+                : 'The browser may clear it when the disk runs short: export now and then.'}
+            {!tabsSeeEachOther &&
+              ' Over this connection tabs cannot see each other: keep a ticket open in one tab only.'}
+          </p>
+          {isDemo && <Button onClick={() => void resetDemo()}>Put the demo back as it was</Button>}
+        </section>
+      </aside>
+    </div>
+  );
+}

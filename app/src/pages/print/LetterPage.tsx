@@ -1,0 +1,54 @@
+import { letter } from '@loose-pulley/core/handback';
+import { writeTicketName } from '../../parts/ticket/names';
+import { useUnit } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { download } from '../../parts/ui/download';
+import { letterFile } from './letterFile';
+
+/** The letter to the owner, in plain words: to print, or as one page for somebody far away. */
+export function LetterPage() {
+  const { ticket } = useTicket();
+  const unit = useUnit();
+  const parts = letter(ticket, unit);
+  const title = `${ticket.machine || 'Your machine'}, ticket ${ticket.number}`;
+  return (
+    <div className="px-5 py-5">
+      <div className="mb-4 flex flex-wrap items-center gap-3 print:hidden">
+        <Button look="strong" onClick={() => window.print()}>
+          Print the letter
+        </Button>
+        <Button
+          onClick={() => download(`${writeTicketName(ticket)}-letter.html`, letterFile(title, parts), 'text/html')}
+        >
+          Save it as one page
+        </Button>
+        <span className="text-soft">The page opens in any browser, by itself.</span>
+      </div>
+      <article
+        aria-label="Letter to the owner"
+        className="mx-auto max-w-[170mm] border border-hair bg-sheet p-8 text-[17px] leading-relaxed print:max-w-none print:border-0 print:p-0 print:text-[12pt]"
+      >
+        <header className="border-b-2 border-ink pb-2">
+          <h2 className="text-2xl font-bold">{ticket.machine || 'Your machine'}</h2>
+          <p className="text-soft">
+            Ticket {ticket.number}
+            {ticket.owner && `, ${ticket.owner}`}
+            {ticket.closedAt && `, ${new Date(ticket.closedAt).toLocaleDateString(undefined, { dateStyle: 'long' })}`}
+          </p>
+        </header>
+        {parts.length === 0 && (
+          <p className="pt-4">Nothing to tell yet: answer the complaints and write what was done.</p>
+        )}
+        {parts.map(({ heading, sentences }) => (
+          <section key={heading} className="break-inside-avoid pt-4">
+            <h3 className="text-lg">{heading}</h3>
+            {sentences.map((sentence) => (
+              <p key={sentence}>{sentence}</p>
+            ))}
+          </section>
+        ))}
+      </article>
+    </div>
+  );
+}

@@ -1,0 +1,299 @@
+import { useRef } from 'react';
+import { beltLabel } from '@loose-pulley/core/units';
+import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/measuring';
+import { chanceOf, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
+import { inHundred } from '@loose-pulley/core/probability';
+import { reasons, ZONE_NAMES } from '@loose-pulley/core/sizing';
+import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
+import { useUnit } from '../../state/store/store';
+import { useRecommendations } from '../../parts/ticket/useRecommendation';
+import { useDrives, useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { BeltName } from '../../parts/ui/SectionSign';
+import { writeTicketName } from '../../parts/ticket/names';
+import { download } from '../../parts/ui/download';
+import { onePage } from './onePage';
+import { PaperDrawing } from './PaperDrawing';
+import {
+  AnswersOnPaper,
+  ArrivalOnPaper,
+  ChecksOnPaper,
+  CyclesOnPaper,
+  OffersOnPaper,
+  PicturesOnPaper,
+  VerdictsOnPaper,
+} from './parts';
+import {
+  COMPLAINT_STATE_NAMES,
+  FITTED_BECAUSE_NAMES,
+  MEASURAND_NAMES,
+  SOUND_NAMES,
+  STATION_NAMES,
+  STATIONS,
+  VERDICT_NAMES,
+} from '@loose-pulley/core/stations';
+import { LOADER_NAMES } from '@loose-pulley/core/loaders';
+
+const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
+
+/** The bench sheet: one page for the file, from the ticket alone. A4 and Letter. */
+export function SheetPage() {
+  const { ticket } = useTicket();
+  const unit = useUnit();
+  const { handBack } = ticket;
+  const views = useDrives();
+  const recommendations = useRecommendations(views);
+  // What a finer calculation may yet change is not printed.
+  const ready = recommendations.every(({ status }, index) => status === 'settled' || !views[index]?.situation.ok);
+  const paper = useRef<HTMLElement>(null);
+  const save = (): void => {
+    if (!paper.current) return;
+    const title = `Bench sheet ${ticket.number} ${ticket.machine}`;
+    download(`${writeTicketName(ticket)}-sheet.html`, onePage(title, paper.current), 'text/html');
+  };
+  const paragraphs = [
+    ['Found', handBack.found],
+    ['Done', handBack.done],
+    ['Noticed and left', handBack.left],
+    ['Not tested, and why', handBack.notTested],
+    ['Provisional', [handBack.provisional, handBack.dueOn && `Due ${handBack.dueOn}.`].filter(Boolean).join(' ')],
+    [
+      'Discs',
+      ticket.discs
+        .map(({ whose, where, condition, out, returned }) =>
+          [
+            whose || 'whose is not known',
+            where,
+            condition,
+            out && `out at ${out}`,
+            returned ? 'returned' : 'NOT returned',
+          ]
+            .filter(Boolean)
+            .join(', '),
+        )
+        .join('\n'),
+    ],
+  ] as const;
+  const notes = STATIONS.filter((station) => ticket.notes[station].trim() !== '');
+  return (
+    <div className="px-5 py-5">
+      <div className="mb-4 flex flex-wrap items-center gap-3 print:hidden">
+        <Button look="strong" disabled={!ready} onClick={() => window.print()}>
+          Print the bench sheet
+        </Button>
+        <Button disabled={!ready} onClick={save}>
+          Save as one page
+        </Button>
+        <span className="text-soft">A4 or Letter. The page opens in any browser, by itself.</span>
+      </div>
+      <article
+        ref={paper}
+        aria-label="Bench sheet"
+        className="mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
+      >
+        <header className="flex items-end justify-between gap-6 border-b-2 border-ink pb-2">
+          <div>
+            <p className="text-sm text-soft">Bench sheet</p>
+            <h2 className="text-2xl font-bold">
+              {ticket.number} {ticket.machine}
+            </h2>
+          </div>
+          <p className="text-right text-sm">
+            came in {when(ticket.openedAt)}
+            <br />
+            {ticket.closedAt ? `handed back ${when(ticket.closedAt)}` : 'not handed back yet'}
+          </p>
+        </header>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 border-b border-hair py-2">
+          {(
+            [
+              ['Whose', ticket.owner],
+              ['Serial', ticket.serial],
+              ['Kind', LOADER_NAMES[ticket.loader]],
+            ] as const
+          )
+            .filter(([, value]) => value !== '')
+            .map(([name, value]) => (
+              <div key={name} className="contents">
+                <dt className="text-soft">{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+        </dl>
+        {ticket.complaints.length > 0 && (
+          <section className="break-inside-avoid border-b border-hair py-2">
+            <h3 className="text-base">Complaints</h3>
+            {ticket.complaints.map((one) => (
+              <p key={one.id}>
+                “{one.words}”: <strong>{COMPLAINT_STATE_NAMES[one.state]}</strong>
+                {one.sounds.length > 0 && ` · heard: ${one.sounds.map((sound) => SOUND_NAMES[sound]).join(', ')}`}
+                {one.before && ` · before: ${one.before}`}
+                {one.after && ` · after: ${one.after}`}
+              </p>
+            ))}
+          </section>
+        )}
+        <ArrivalOnPaper ticket={ticket} />
+        <AnswersOnPaper ticket={ticket} />
+        <VerdictsOnPaper ticket={ticket} />
+        <CyclesOnPaper ticket={ticket} />
+        <ChecksOnPaper ticket={ticket} />
+        {views.map((view, index) => {
+          const recommendation = recommendations[index];
+          return (
+            recommendation && (
+              <DriveOnPaper key={view.drive.id} view={view} recommendation={recommendation} unit={unit} />
+            )
+          );
+        })}
+        {paragraphs
+          .filter(([, text]) => text.trim() !== '')
+          .map(([title, text]) => (
+            <section key={title} className="break-inside-avoid border-b border-hair py-2">
+              <h3 className="text-base">{title}</h3>
+              <p className="whitespace-pre-wrap">{text}</p>
+            </section>
+          ))}
+        <OffersOnPaper ticket={ticket} />
+        {(handBack.minutes !== null || handBack.cost !== '') && (
+          <p className="border-b border-hair py-2">
+            {handBack.minutes !== null && `Bench time ${handBack.minutes} minutes. `}
+            {handBack.cost !== '' && `Cost ${handBack.cost}.`}
+          </p>
+        )}
+        {ticket.closedDespite !== '' && (
+          <p className="break-inside-avoid border-b border-hair py-2">
+            <strong>Handed back with ends open, because:</strong> {ticket.closedDespite}
+          </p>
+        )}
+        {notes.length > 0 && (
+          <section className="break-inside-avoid border-b border-hair py-2">
+            <h3 className="text-base">Notes</h3>
+            {notes.map((station) => (
+              <p key={station} className="whitespace-pre-wrap">
+                <span className="text-soft">{STATION_NAMES[station]}:</span> {ticket.notes[station]}
+              </p>
+            ))}
+          </section>
+        )}
+        <PicturesOnPaper ticket={ticket} />
+        <footer className="flex justify-between gap-8 pt-8 text-sm">
+          <span className="grow border-t border-ink pt-1">technician</span>
+          <span className="grow border-t border-ink pt-1">date</span>
+        </footer>
+        <p className="pt-3 text-sm text-soft">
+          Sizes are relaxed inner lengths unless said otherwise; ± is two standard uncertainties. Unplug before opening.
+          Local rules and licensed practice come first.
+        </p>
+      </article>
+    </div>
+  );
+}
+
+/** One drive on the sheet: its drawing at 1:1 where it fits, its readings, what is recommended, what was fitted and how it stands. */
+function DriveOnPaper({
+  view,
+  recommendation,
+  unit,
+}: {
+  readonly view: DriveView;
+  readonly recommendation: Recommendation;
+  readonly unit: LengthUnit;
+}) {
+  const { drive, facts, situation, finding, fitted } = view;
+  const ready = recommendation.status === 'settled';
+  if (drive.readings.length === 0 && drive.tries.length === 0) return null;
+  const judgement = fitted?.judgement;
+  const { best } = recommendation;
+  const chance = chanceOf(recommendation, best?.catalogueBelt);
+  const write = (mm: number) => formatLength(mm, unit);
+  return (
+    <section className="border-b border-hair py-2">
+      <h3 className="text-base">
+        Drive {drive.name}
+        {drive.role && `, ${drive.role}`}
+        {drive.mechanism && <span className="font-normal text-soft"> · mechanism {drive.mechanism}</span>}
+      </h3>
+      {facts.drive && !facts.driveProblem && <PaperDrawing facts={facts} belt={judgement?.belt} unit={unit} />}
+      {facts.driveProblem && <p>{facts.driveProblem}</p>}
+      <table className="w-full border-collapse">
+        <tbody>
+          {facts.results.map(({ reading, read, problem, odd }) => (
+            <tr key={reading.id} className="border-b border-hair align-top">
+              <td className="py-0.5 pr-3">
+                {MEASURAND_NAMES[reading.measurand]}
+                <span className="text-soft">, {findMethod(reading.method)?.label}</span>
+              </td>
+              <td className="py-0.5 pr-3 text-right whitespace-nowrap">
+                {figure(reading.measurand, reading.amount, unit)} {figureUnit(reading.measurand, unit)}
+              </td>
+              <td className="py-0.5 text-right">
+                {read ? `${read.arithmetic(write)} ± ${figureSpread(reading.measurand, 2 * read.std, unit)}` : problem}
+                {odd ? ' (odd one out)' : ''}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1">
+        {facts.path && (
+          <>
+            Path <strong>{write(facts.path.value)}</strong> ± {formatSpread(2 * facts.path.std, unit)} {unit}.{' '}
+          </>
+        )}
+        {finding && facts.oldBelt && (
+          <>
+            Old belt {write(facts.oldBelt.value)} ± {formatSpread(2 * facts.oldBelt.std, unit)} {unit},{' '}
+            {finding.excessMm > 0
+              ? `${formatSpread(finding.excessMm, unit)} longer than its path`
+              : `${formatSpread(-finding.excessMm, unit)} shorter than its path`}
+            .
+          </>
+        )}
+      </p>
+      {drive.tries.length > 0 && (
+        <ol className="pt-1">
+          {drive.tries.map((one, index) => (
+            <li key={one.id}>
+              {index + 1}.{' '}
+              <strong>
+                <BeltName shape={one.shape} size={beltLabel(one, unit).size} />
+              </strong>{' '}
+              <span className="text-soft">
+                ({beltLabel(one, unit).words}, {one.source})
+              </span>
+              : {VERDICT_NAMES[one.verdict]}
+              {one.note && `, ${one.note}`}
+              {one.verdict === 'right' &&
+                one.because !== 'unknown' &&
+                `, fitted because: ${FITTED_BECAUSE_NAMES[one.because]}`}
+              {one.label && `, label “${one.label}”`}
+            </li>
+          ))}
+        </ol>
+      )}
+      {judgement && situation.ok && (
+        <p className="pt-1">
+          By calculation: {ZONE_NAMES[judgement.zone]}, stretch {formatPercent(judgement.strain)}
+          {judgement.running &&
+            `, slips at ${formatForce(judgement.running.grip.beltPullN)}, motor shaft load ${formatForce(judgement.running.motorLoadN)}`}
+          . {reasons(judgement, situation.value).slice(-1)[0]}
+        </p>
+      )}
+      {situation.ok && fitted?.tried.verdict !== 'right' && (
+        <p className="pt-1" data-recommended={ready ? (best?.catalogueBelt.id ?? 'none') : undefined}>
+          {!ready && 'Recommended belt: one moment…'}
+          {ready && best && chance && (
+            <>
+              {recommendation.nothingFits ? 'Nothing on sale fits; nearest is' : 'Recommended belt:'}{' '}
+              <strong>
+                <BeltName shape={best.catalogueBelt.shape} size={beltLabel(best.catalogueBelt, unit).size} />
+              </strong>
+              , chance it works {inHundred(chance.works)}.
+            </>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,48 @@
+import { Link } from 'react-router';
+import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
+import { useUnit } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { STATION_NAMES } from '@loose-pulley/core/stations';
+
+/** Everything that happened to the ticket, newest first; what was taken back is struck through and says so. */
+export function TimelinePage() {
+  const { record, ticket } = useTicket();
+  const unit = useUnit();
+  const entries = [...timeline(record)].reverse();
+  return (
+    <div className="max-w-3xl px-5 py-5">
+      <h2 className="text-2xl">History of {ticket.number}</h2>
+      <ol className="mt-3">
+        {entries.map(({ event, undone }) => {
+          const place = eventPlace(event);
+          const drive = ticket.drives.find(({ id }) => id === place.driveId)?.name;
+          const about =
+            event.type === 'undone' || event.type === 'redone'
+              ? record.events.find(({ id }) => id === event.eventId)
+              : undefined;
+          return (
+            <li
+              key={event.id}
+              className="grid grid-cols-[11rem_1fr] gap-4 border-b border-hair py-2 max-sm:grid-cols-1 max-sm:gap-0"
+            >
+              <time dateTime={event.at} className="text-soft">
+                {new Date(event.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+              </time>
+              <span>
+                {undone ? <del>{describeEvent(event, ticket, unit)}</del> : describeEvent(event, ticket, unit)}
+                {undone && <span className="text-soft"> (taken back)</span>}
+                {about && `: ${describeEvent(about, ticket, unit)}`}{' '}
+                <Link
+                  className="text-soft underline decoration-hair underline-offset-4"
+                  to={`/t/${ticket.id}/${place.station}${drive ? `?drive=${drive}` : ''}`}
+                >
+                  {STATION_NAMES[place.station]}
+                </Link>
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

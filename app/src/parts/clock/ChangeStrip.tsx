@@ -1,0 +1,53 @@
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import { isOpen } from '@loose-pulley/core/strip';
+import type { Ticket } from '@loose-pulley/core/ticket';
+import { useAppSelector } from '../../state/store/store';
+
+const ChangeQuestion = lazy(() => import('../strip/ChangeQuestion'));
+
+const BEFORE = { power: 'before power', lid: 'before the lid', handBack: 'before handing back' } as const;
+
+/** The open loops of the ticket, on every page of it; and, when power or lid is said, the question that one asks. */
+export function ChangeStrip({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
+  const asked = useAppSelector(({ openTicket }) => openTicket.asked);
+  const open = ticket.strip.temporaryChanges.filter(isOpen);
+  return (
+    <>
+      {asked && (
+        <Suspense fallback={null}>
+          <ChangeQuestion ticket={ticket} canWrite={canWrite} asked={asked} />
+        </Suspense>
+      )}
+      {open.length > 0 && (
+        <Link
+          to={`/t/${ticket.id}/rebuild`}
+          className="inline-flex min-h-11 items-center gap-1.5 font-semibold sm:hidden"
+        >
+          <span aria-hidden className="text-live">
+            ↺
+          </span>
+          {open.length} {open.length === 1 ? 'loop' : 'loops'} open
+        </Link>
+      )}
+      {open.length > 0 && (
+        <ul aria-label="Open loops" className="flex flex-wrap items-center gap-x-4 max-sm:hidden">
+          {open.slice(0, 3).map((change) => (
+            <li key={change.id}>
+              <Link
+                to={`/t/${ticket.id}/rebuild`}
+                className="inline-flex min-h-11 items-center gap-1.5 decoration-hair underline-offset-4 hover:underline"
+              >
+                <span aria-hidden className="text-live">
+                  ↺
+                </span>
+                <strong>{change.words}</strong> <span className="text-soft">{BEFORE[change.before]}</span>
+              </Link>
+            </li>
+          ))}
+          {open.length > 3 && <li className="text-soft">{open.length - 3} more</li>}
+        </ul>
+      )}
+    </>
+  );
+}

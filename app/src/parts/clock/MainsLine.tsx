@@ -1,0 +1,88 @@
+import { type Ticket } from '@loose-pulley/core/ticket';
+import { usePageKey } from '../keys/useKeys';
+import { sayMoment } from '../../state/persistence/moments';
+import { useAppDispatch } from '../../state/store/store';
+import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/core/stations';
+
+const NOT_SAID = 'unknown';
+
+/** How the machine stands to the mains, on every page of its ticket: the app cannot see it, so the bench says it. */
+export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
+  const dispatch = useAppDispatch();
+  const { mains } = ticket;
+  usePageKey('power', () => canWrite && dispatch(sayMoment(mains?.state === 'plugged' ? 'unplugged' : 'power')));
+  const danger = mains !== null && mains.state !== 'unplugged';
+  return (
+    <span className="inline-flex items-center gap-1.5 max-sm:order-1">
+      <label htmlFor="mains" className="font-semibold">
+        Mains
+      </label>
+      <select
+        id="mains"
+        value={mains?.state ?? NOT_SAID}
+        disabled={!canWrite}
+        className={danger ? 'min-h-11 bg-transparent font-semibold text-live' : 'min-h-11 bg-transparent'}
+        onChange={(event) =>
+          dispatch(sayMoment(event.target.value === 'plugged' ? 'power' : (event.target.value as 'unplugged')))
+        }
+      >
+        {mains === null && (
+          <option value={NOT_SAID} disabled className="bg-sheet text-ink">
+            not said
+          </option>
+        )}
+        {MAINS_STATES.map((state) => (
+          <option key={state} value={state} className="bg-sheet text-ink">
+            {MAINS_NAMES[state]}
+          </option>
+        ))}
+      </select>
+      {mains && (
+        <time dateTime={mains.since} className="text-soft max-sm:hidden">
+          since {new Date(mains.since).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+        </time>
+      )}
+    </span>
+  );
+}
+
+/** Whether the lid is on: what was not powered since it went on is not proved. Said, since the app cannot see it. */
+export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
+  const dispatch = useAppDispatch();
+  usePageKey('lid', () => canWrite && dispatch(sayMoment(ticket.lid?.state === 'on' ? 'lidOff' : 'lid')));
+  return (
+    <span className="inline-flex items-center gap-1.5 max-sm:order-1">
+      <label htmlFor="lid" className="font-semibold">
+        Lid
+      </label>
+      <select
+        id="lid"
+        value={ticket.lid?.state ?? NOT_SAID}
+        disabled={!canWrite}
+        className="min-h-11 bg-transparent"
+        onChange={(event) => dispatch(sayMoment(event.target.value === 'on' ? 'lid' : 'lidOff'))}
+      >
+        {ticket.lid === null && (
+          <option value={NOT_SAID} disabled className="bg-sheet text-ink">
+            not said
+          </option>
+        )}
+        {LID_STATES.map((state) => (
+          <option key={state} value={state} className="bg-sheet text-ink">
+            {LID_NAMES[state]}
+          </option>
+        ))}
+      </select>
+    </span>
+  );
+}
+
+/** Cautions hand-turning while the plug is in. Nothing where it is out, or where nobody said. */
+export function PluggedCaution({ ticket }: { readonly ticket: Ticket }) {
+  if (ticket.mains === null || ticket.mains.state === 'unplugged') return null;
+  return (
+    <p role="alert" className="border-2 border-live px-3 py-2 font-semibold text-live">
+      It is {MAINS_NAMES[ticket.mains.state]}. Pull the plug before you open it or turn anything by hand.
+    </p>
+  );
+}

@@ -1,0 +1,58 @@
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { timerState, timerWords } from '@loose-pulley/core/timers';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { Button } from '../ui/Button';
+import { ring } from './ring';
+import { useNow } from './useNow';
+import type { Waiting } from './waiting';
+
+const SHOWN = 2;
+
+/** Timers as they run: fetched once there is one. */
+export default function Ticking({ waiting }: { readonly waiting: readonly Waiting[] }) {
+  const nowMs = useNow();
+  const dispatch = useAppDispatch();
+  const writes = useAppSelector(({ openTicket: { ticket } }) =>
+    ticket.status === 'open' && ticket.access === 'writer' ? ticket.id : null,
+  );
+  const due = waiting.filter(({ timer }) => timerState(timer, nowMs).status === 'due').map(({ timer }) => timer.id);
+  const rung = useRef<Set<string> | null>(null);
+  const dueKey = due.join(' ');
+  useEffect(() => {
+    const now = new Set(dueKey === '' ? [] : dueKey.split(' '));
+    // What was due before the page was opened is late already; only what ends now rings.
+    if (rung.current && [...now].some((id) => !rung.current?.has(id))) ring();
+    rung.current = new Set([...(rung.current ?? []), ...now]);
+  }, [dueKey]);
+  return (
+    <ul aria-label="Timers" className="flex flex-wrap items-center gap-x-4">
+      {waiting.slice(0, SHOWN).map(({ ticketId, number, timer }) => {
+        const state = timerState(timer, nowMs);
+        return (
+          <li key={timer.id} className={state.status === 'due' ? 'font-semibold text-live' : ''}>
+            <Link
+              to={`/t/${ticketId}/takeIn`}
+              className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
+            >
+              {number} {timerWords(timer.what, state)}
+            </Link>
+            {writes === ticketId && (
+              <Button
+                look="quiet"
+                className="ml-1"
+                onClick={() =>
+                  dispatch(recordEvent({ type: 'timerPut', timer: { ...timer, endedAt: new Date().toISOString() } }))
+                }
+              >
+                {state.status === 'due' ? 'Seen to' : 'End it'}
+              </Button>
+            )}
+          </li>
+        );
+      })}
+      {waiting.length > SHOWN && <li className="text-soft">{waiting.length - SHOWN} more</li>}
+    </ul>
+  );
+}

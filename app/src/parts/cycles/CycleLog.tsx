@@ -1,0 +1,183 @@
+import { useMemo, useState } from 'react';
+import {
+  ACTION_NAMES,
+  chanceWords,
+  cycleTable,
+  ownersDiscTooEarly,
+  tally,
+  tallyWords,
+  TEST_DISC_NAMES,
+  type CycleResult,
+  type Tally,
+  type TestDisc,
+} from '@loose-pulley/core/proving';
+import { usePageKey } from '../keys/useKeys';
+import { useAppSelector } from '../../state/store/store';
+import { useTicket } from '../ticket/useTicket';
+import { Button, CommitButton } from '../ui/Button';
+import { Caution } from '../ui/Caution';
+import { Choice } from '../ui/Choice';
+import { CONDITIONS } from './conditions';
+import { VerdictMark } from './marks';
+import { StripPlot } from './StripPlot';
+import { useCounting } from './useCounting';
+
+const DISCS = ['none', 'junk', 'own', 'owners'] as const satisfies readonly TestDisc[];
+const figures = ({ n, failures, slow }: Tally): string =>
+  n === 0 ? '–' : `${failures} of ${n}${slow > 0 ? `, ${slow} slow` : ''}`;
+
+/**
+ * Counting cycles by two big keys, slow and helped beside them, blind and one-handed if need be. Take in counts before
+ * anything is done (no clean run), Prove counts for the clean run that runs.
+ */
+export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null }) {
+  const { ticket, canWrite } = useTicket();
+  const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
+  const cycles = useMemo(
+    () => ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId),
+    [ticket.cycles, cleanRunId],
+  );
+  const counting = useCounting(ticket.loader, cleanRunId, cycles);
+  const { action, actions, setting, setSetting, running } = counting;
+  const [own, setOwn] = useState('');
+  const on = canWrite ? counting.verdict : () => undefined;
+  usePageKey('cycleStart', canWrite ? counting.start : undefined);
+  usePageKey('cycleGood', () => on('good'));
+  usePageKey('cycleBad', () => on('bad'));
+  usePageKey('cycleSlow', () => on('slow'));
+  usePageKey('cycleHelped', () => on('helped'));
+
+  const key = (result: CycleResult, label: string, cap: string | undefined, big: boolean) => (
+    <CommitButton
+      look={big ? 'strong' : 'plain'}
+      disabled={!canWrite}
+      keyCap={cap}
+      className={big ? 'min-h-20 text-2xl' : 'min-h-14'}
+      onClick={() => counting.verdict(result)}
+    >
+      <VerdictMark result={result} />
+      {label}
+    </CommitButton>
+  );
+  const toggle = (condition: string): void =>
+    setSetting({
+      ...setting,
+      conditions: setting.conditions.includes(condition)
+        ? setting.conditions.filter((one) => one !== condition)
+        : [...setting.conditions, condition].slice(0, 20),
+    });
+  const rows = useMemo(() => cycleTable(cycles), [cycles]);
+
+  return (
+    <section aria-labelledby={`cycles-${cleanRunId ?? 'before'}`} className="grid grid-cols-1 gap-4">
+      <h3 id={`cycles-${cleanRunId ?? 'before'}`} className="border-b border-ink pb-1 text-lg">
+        {cleanRunId === null ? 'Cycles counted before anything is done' : 'Cycles counted for this clean run'}
+      </h3>
+      <div className="flex flex-wrap items-end gap-3">
+        {actions.length > 1 && (
+          <Choice
+            label="This cycle"
+            value={action}
+            options={actions.map((one) => [one, ACTION_NAMES[one]] as const)}
+            onChoose={counting.setAction}
+          />
+        )}
+        <Choice
+          label="Disc"
+          value={setting.disc}
+          options={DISCS.map((disc) => [disc, TEST_DISC_NAMES[disc]] as const)}
+          onChoose={(disc) => setSetting({ ...setting, disc })}
+        />
+        <label className="grid gap-1 text-sm text-soft">
+          Deck or slot
+          <input
+            value={setting.place}
+            maxLength={40}
+            onChange={(event) => setSetting({ ...setting, place: event.target.value })}
+            className="field w-28 text-base text-ink"
+          />
+        </label>
+      </div>
+      <div role="group" aria-label="Conditions, kept until changed" className="flex flex-wrap gap-2">
+        {[...new Set([...CONDITIONS, ...setting.conditions])].map((condition) => {
+          const set = setting.conditions.includes(condition);
+          return (
+            <Button
+              key={condition}
+              look={set ? 'strong' : 'plain'}
+              aria-pressed={set}
+              onClick={() => toggle(condition)}
+            >
+              {condition}
+            </Button>
+          );
+        })}
+        <input
+          aria-label="A condition of your own, Enter adds it"
+          placeholder="one’s own"
+          value={own}
+          maxLength={40}
+          className="field w-32"
+          onChange={(event) => setOwn(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || own.trim() === '') return;
+            event.preventDefault();
+            toggle(own.trim());
+            setOwn('');
+          }}
+        />
+      </div>
+      {setting.disc === 'owners' &&
+        ownersDiscTooEarly(ticket.cycles, ticket.treatments[ticket.treatments.length - 1]?.at ?? '') && (
+          <p role="alert" className="border-l-4 border-live pl-3">
+            No worthless disc has run clean since the last treatment. Junk first, one’s own next, the owner’s last.
+          </p>
+        )}
+      <Caution>Fingers out of the moving tray. Counting needs power: nothing open that can be touched live.</Caution>
+      <div className="grid grid-cols-2 gap-2 md:grid-cols-4">
+        {key('good', 'Good', keys?.cycleGood, true)}
+        {key('bad', 'Bad', keys?.cycleBad, true)}
+        {key('slow', 'Slow', keys?.cycleSlow, false)}
+        {key('helped', 'Helped', keys?.cycleHelped, false)}
+      </div>
+      <Button
+        className="justify-self-start"
+        disabled={!canWrite}
+        keyCap={keys?.cycleStart}
+        onClick={counting.start}
+        aria-pressed={running}
+      >
+        {running ? 'The watch runs: press a verdict' : 'Start the watch at eject'}
+      </Button>
+      <p aria-live="polite" className="text-lg">
+        {tallyWords(tally(cycles))}
+      </p>
+      <StripPlot cycles={cycles} />
+      {rows.length > 0 && (
+        <table className="w-full border-collapse text-[15px]">
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <th className="py-1 font-semibold">where</th>
+              <th className="font-semibold">empty failed</th>
+              <th className="font-semibold">loaded failed</th>
+              <th className="hidden font-semibold sm:table-cell">empty against loaded</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.place + row.action} className="border-b border-hair align-top">
+                <td className="py-1.5">
+                  {row.place && `${row.place}, `}
+                  {ACTION_NAMES[row.action]}
+                </td>
+                <td className="py-1.5">{figures(row.empty)}</td>
+                <td className="py-1.5">{figures(row.loaded)}</td>
+                <td className="hidden py-1.5 text-soft sm:table-cell">{chanceWords(row)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,75 @@
+import { nanoid } from 'nanoid';
+import { useEffect, useRef, useState } from 'react';
+import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { sound } from './tones';
+import type { Loader } from '@loose-pulley/core/loaders';
+
+/** What a cycle is, by the kind of loader; counted in turn. */
+export const actionsOf = (loader: Loader): readonly CycleAction[] =>
+  loader === 'slot' ? ['load', 'eject'] : loader === 'diskDrive' ? ['spinUp'] : ['open', 'close'];
+
+/** Conditions set once and kept while counting. */
+export interface Setting {
+  readonly disc: TestDisc;
+  readonly place: string;
+  readonly conditions: readonly string[];
+}
+
+/** Longest time that a watch may show; a forgotten one is no measurement. */
+const LONGEST_S = 600;
+
+/**
+ * Counting cycles: the action in turn, the conditions, and the watch between a press at eject and the verdict. The
+ * watch is the browser's monotonic clock, so a changed wall clock cannot make a time negative.
+ */
+export function useCounting(loader: Loader, cleanRunId: string | null, cycles: readonly Cycle[]) {
+  const dispatch = useAppDispatch();
+  const actions = actionsOf(loader);
+  const [chosen, setChosen] = useState<CycleAction | null>(null);
+  const [setting, setSetting] = useState<Setting>(() => {
+    const last = cycles[cycles.length - 1];
+    return last
+      ? {
+          disc: last.disc === 'unknown' ? (last.loaded ? 'junk' : 'none') : last.disc,
+          place: last.place,
+          conditions: last.conditions,
+        }
+      : { disc: 'none', place: '', conditions: [] };
+  });
+  const startedMs = useRef<number | null>(null);
+  const [running, setRunning] = useState(false);
+  const last = cycles[cycles.length - 1];
+  const turn = last ? actions[(actions.indexOf(last.action) + 1) % actions.length] : actions[0];
+  const action = chosen ?? turn ?? 'open';
+  // After an undo or a change of machine the turn is taken anew.
+  useEffect(() => setChosen(null), [last?.id]);
+
+  const start = (): void => {
+    startedMs.current = performance.now();
+    setRunning(true);
+  };
+  const verdict = (result: CycleResult): void => {
+    const elapsedS = startedMs.current === null ? null : (performance.now() - startedMs.current) / 1000;
+    startedMs.current = null;
+    setRunning(false);
+    const counted = dispatch(
+      recordEvent({
+        type: 'cycleLogged',
+        cycle: {
+          id: nanoid(10),
+          at: new Date().toISOString(),
+          action,
+          result,
+          seconds: elapsedS === null || elapsedS > LONGEST_S ? null : Math.round(elapsedS * 100) / 100,
+          ...setting,
+          loaded: setting.disc !== 'none',
+          cleanRunId,
+        },
+      }),
+    );
+    if (counted) sound(result);
+  };
+  return { action, actions, setAction: setChosen, setting, setSetting, running, start, verdict };
+}

@@ -1,0 +1,101 @@
+import { useEffect, useRef } from 'react';
+import { useNavigate } from 'react-router';
+import { redo, undo } from '../../state/persistence/actions';
+import type { KeyAction } from '../../state/store/settings';
+import { saidAloud } from '../../state/store/openTicket';
+import { store, useAppDispatch } from '../../state/store/store';
+import { BURST_GAP_MS, BurstListener } from './burst';
+import { takeBurst } from './walk';
+import { STATIONS } from '@loose-pulley/core/stations';
+
+const isField = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
+
+/** Pages say what F and K do while they are shown. */
+const pageActions = new Map<KeyAction, () => void>();
+export function usePageKey(action: KeyAction, run: (() => void) | undefined): void {
+  const latest = useRef(run);
+  useEffect(() => {
+    latest.current = run;
+  });
+  useEffect(() => {
+    const call = (): void => latest.current?.();
+    pageActions.set(action, call);
+    return () => {
+      if (pageActions.get(action) === call) pageActions.delete(action);
+    };
+  }, [action]);
+}
+
+/**
+ * The keys of every page. Single keys wait a moment, since what looks like a key may be the first letter of a
+ * caliper's burst; stations take Alt, undo takes Ctrl, so neither can be a reading.
+ */
+export function useKeys(open: { jump(): void; help(): void }): void {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const latest = useRef(open);
+  useEffect(() => {
+    latest.current = open;
+  });
+  useEffect(() => {
+    const listener = new BurstListener();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+
+    const act = (key: string): void => {
+      const { settings } = store.getState();
+      if (!settings.singleKeys) return;
+      const action = (Object.keys(settings.keys) as KeyAction[]).find((name) => settings.keys[name] === key);
+      if (action === 'jump') latest.current.jump();
+      else if (action === 'help') latest.current.help();
+      else if (action === 'bench') void navigate('/');
+      else if (action === 'newTicket') void navigate('/?new');
+      else if (action) pageActions.get(action)?.();
+    };
+    /** Gives a burst to the page's fields; where none stands, it is said, so that no reading goes without a word. */
+    const read = (text: string): void => {
+      if (!takeBurst(text)) dispatch(saidAloud({ text: `Read “${text}”: no field here takes it.`, to: null }));
+    };
+    const settle = (): void => {
+      const heard = listener.settle();
+      if (heard?.kind === 'reading') read(heard.text);
+      else if (heard) act(heard.key);
+    };
+
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.defaultPrevented) return;
+      const { ticket } = store.getState().openTicket;
+      if (event.altKey && /^Digit[1-9]$/.test(event.code) && ticket.status === 'open') {
+        event.preventDefault();
+        void navigate(`/t/${ticket.id}/${STATIONS[Number(event.code.slice(5)) - 1]}`);
+        return;
+      }
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        latest.current.jump();
+        return;
+      }
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+        // A field with typing in it undoes its own letters first.
+        if (isField(event.target) && (event.target as HTMLInputElement).dataset.dirty === 'true') return;
+        event.preventDefault();
+        void dispatch(event.shiftKey ? redo() : undo());
+        return;
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
+      if (document.querySelector('[role=dialog]')) return;
+      if (event.key !== 'Enter' && event.key.length !== 1) return;
+      clearTimeout(timer);
+      const heard = listener.hear(event.key, event.timeStamp);
+      if (heard.kind === 'reading') {
+        event.preventDefault();
+        read(heard.text);
+      } else timer = setTimeout(settle, BURST_GAP_MS + 5);
+    };
+    addEventListener('keydown', onKey);
+    return () => {
+      removeEventListener('keydown', onKey);
+      clearTimeout(timer);
+    };
+  }, [dispatch, navigate]);
+}

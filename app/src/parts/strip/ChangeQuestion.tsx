@@ -1,0 +1,51 @@
+import { forbidding } from '@loose-pulley/core/strip';
+import type { Ticket } from '@loose-pulley/core/ticket';
+import { sayMoment } from '../../state/persistence/moments';
+import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';
+import { useAppDispatch } from '../../state/store/store';
+import { Button, CommitButton } from '../ui/Button';
+import { CloseChange } from './CloseChange';
+
+/** Power or the lid was said while open loops forbid it: which ones, what ends them, and whether to go on all the same. */
+export default function ChangeQuestion({
+  ticket,
+  canWrite,
+  asked,
+}: {
+  readonly ticket: Ticket;
+  readonly canWrite: boolean;
+  readonly asked: NonNullable<OpenTicketState['asked']>;
+}) {
+  const dispatch = useAppDispatch();
+  const against = forbidding(ticket.strip.temporaryChanges, asked === 'lid' ? 'lid' : 'power');
+  return against.length > 0 ? (
+    <div role="alert" className="w-full border-y-2 border-live py-2">
+      <p className="font-semibold text-live">
+        {asked === 'lid' ? 'The lid, with this still open:' : 'Power, with this still open:'}
+      </p>
+      <ul>
+        {against.map((change) => (
+          <li key={change.id} className="flex flex-wrap items-center gap-3">
+            <span>
+              <strong>{change.words}</strong>: {change.closes}.
+            </span>
+            <CloseChange change={change} disabled={!canWrite} />
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap gap-2 pt-2">
+        <Button look="strong" onClick={() => dispatch(momentAsked(null))}>
+          Not yet
+        </Button>
+        <CommitButton onClick={() => dispatch(sayMoment(asked, true))}>All the same</CommitButton>
+      </div>
+    </div>
+  ) : (
+    <div role="alert" className="flex w-full flex-wrap items-center gap-3 border-y border-ink py-2">
+      Nothing forbids it any more.
+      <Button look="strong" onClick={() => dispatch(sayMoment(asked, true))}>
+        {asked === 'lid' ? 'The lid is on' : 'It is plugged in'}
+      </Button>
+    </div>
+  );
+}

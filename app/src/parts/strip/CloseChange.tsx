@@ -1,0 +1,28 @@
+import type { TemporaryChange } from '@loose-pulley/core/strip';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { Button } from '../ui/Button';
+
+/** Says that a temporary state is over. */
+export function CloseChange({
+  change,
+  disabled,
+  className,
+}: {
+  readonly change: TemporaryChange;
+  readonly disabled: boolean;
+  readonly className?: string;
+}) {
+  const dispatch = useAppDispatch();
+  return (
+    <Button
+      className={className}
+      disabled={disabled}
+      onClick={() =>
+        dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...change, closedAt: new Date().toISOString() } }))
+      }
+    >
+      It is done
+    </Button>
+  );
+}

@@ -1,0 +1,56 @@
+import type { FoundPart } from '@loose-pulley/core/strip';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { PictureAdd } from '../pictures/PictureAdd';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
+import { TextLine } from '../ui/TextLine';
+
+/** What rattled or fell out, until it has a home again. It counts as evidence at Find. */
+export function FoundParts() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const put = (found: FoundPart, gesture?: string) => dispatch(recordEvent({ type: 'foundPut', found }, gesture));
+  const { found } = ticket.strip;
+  if (found.length === 0) return null;
+  return (
+    <section aria-labelledby="found" className="grid gap-2">
+      <h3 id="found" className="text-lg">
+        Found loose
+      </h3>
+      {found.map((one) => (
+        <div key={one.id} className="grid gap-2 border-b border-hair pb-2">
+          <p>
+            <strong>{one.what}</strong>
+            {one.where && `, ${one.where}`}
+          </p>
+          <TextLine
+            label="Where it seems to belong"
+            value={one.guess}
+            maxLength={400}
+            disabled={!canWrite}
+            onText={(guess, gesture) => put({ ...one, guess }, gesture)}
+          />
+          <PictureAdd
+            ids={one.pictureIds}
+            what={`found: ${one.what}`}
+            label="Picture of it"
+            onPictures={(pictureIds) => put({ ...one, pictureIds })}
+          />
+          <div className="flex gap-2">
+            <Button aria-pressed={one.homed} disabled={!canWrite} onClick={() => put({ ...one, homed: !one.homed })}>
+              {one.homed ? 'It is placed' : 'Not placed yet'}
+            </Button>
+            <Button
+              look="quiet"
+              disabled={!canWrite}
+              onClick={() => dispatch(recordEvent({ type: 'foundRemoved', foundId: one.id }))}
+            >
+              Take it out
+            </Button>
+          </div>
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,80 @@
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import { questionOf, recommend, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
+import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/probability';
+import { listenForProbability } from '../../workers/probability';
+
+/** Answers to the last sample, by their question: the same drive looked at again, on paper say, is not worked out again. */
+const settledAnswers = new WeakMap<ProbabilityQuestion, ProbabilityAnswer>();
+
+interface Heard {
+  readonly question: ProbabilityQuestion | null;
+  readonly answer: ProbabilityAnswer | null;
+  readonly last: boolean;
+}
+
+export interface RecommendationView extends Recommendation {
+  /** The worker died and was begun again. */
+  readonly restarted: boolean;
+}
+
+/**
+ * The recommendation for a drive, worked out beside the page. Nothing is recommended before the first answer; the last
+ * answer of the same drive stays, as provisional, until a newer one comes.
+ */
+export function useRecommendation(view: DriveView): RecommendationView {
+  const question = questionOf(view);
+  const kept = question && settledAnswers.get(question);
+  const [heard, setHeard] = useState<Heard>({ question: null, answer: null, last: false });
+  const [restarted, setRestarted] = useState(false);
+  const listener = useRef<ReturnType<typeof listenForProbability> | null>(null);
+  useEffect(() => {
+    const started = listenForProbability({
+      onAnswer: (answer, last, asked) => {
+        if (last) settledAnswers.set(asked, answer);
+        setHeard({ question: asked, answer, last });
+      },
+      onRestart: () => setRestarted(true),
+    });
+    listener.current = started;
+    return () => {
+      listener.current = null;
+      started.stop();
+    };
+  }, []);
+  useEffect(() => {
+    if (question && !settledAnswers.has(question)) listener.current?.ask(question);
+  }, [question]);
+  // An answer to an older question of this drive is better than none while the finer one is on its way.
+  const sameDrive = heard.question?.situation.driven === view.driven && question !== undefined;
+  const answer = kept ?? (sameDrive ? heard.answer : null);
+  const settled = kept !== undefined || (heard.last && heard.question === question);
+  const recommendation = useMemo(() => recommend(view, answer, settled), [view, answer, settled]);
+  return useMemo(() => ({ ...recommendation, restarted }), [recommendation, restarted]);
+}
+
+/** The recommendations for several drives at once, as paper shows them: each is asked about once, and kept. */
+export function useRecommendations(views: readonly DriveView[]): readonly Recommendation[] {
+  const [, answered] = useReducer((count: number) => count + 1, 0);
+  const questions = views.map(questionOf);
+  const open = questions.filter((one) => one !== undefined && !settledAnswers.has(one)) as ProbabilityQuestion[];
+  // One drive after the other: the first that is still open, until none is.
+  const next = open[0];
+  useEffect(() => {
+    if (!next) return undefined;
+    const started = listenForProbability({
+      onAnswer: (answer, last, asked) => {
+        if (!last) return;
+        settledAnswers.set(asked, answer);
+        answered();
+      },
+      onRestart: () => undefined,
+    });
+    started.ask(next);
+    return () => started.stop();
+  }, [next]);
+  return views.map((view, index) => {
+    const question = questions[index];
+    const answer = (question && settledAnswers.get(question)) ?? null;
+    return recommend(view, answer, answer !== null);
+  });
+}

@@ -1,0 +1,92 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, Outlet, Route, Routes } from 'react-router';
+import { useKeys } from '../parts/keys/useKeys';
+import {
+  BenchPage,
+  KnowledgePage,
+  LabelsPage,
+  LetterPage,
+  LogPage,
+  SheetPage,
+  SlipPage,
+  StationPage,
+  StrobePage,
+  TagPage,
+  TemplatePage,
+  TicketPage,
+  TimelinePage,
+  WhyPage,
+} from './pages';
+import { useDark } from '../parts/ui/useDark';
+import { Words } from '../parts/ui/Words';
+import { Foot } from './Foot';
+import { Head } from './Head';
+
+const Palette = lazy(() => import('./palette/Palette'));
+const KeysSheet = lazy(() => import('./palette/KeysSheet'));
+
+function Frame() {
+  const [sheet, setSheet] = useState<'none' | 'jump' | 'help'>('none');
+  const jump = () => setSheet('jump');
+  const help = () => setSheet('help');
+  useKeys({ jump, help });
+  const dark = useDark();
+  useEffect(() => {
+    document.documentElement.dataset.theme = dark ? 'dark' : 'light';
+  }, [dark]);
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only">
+        Skip to content
+      </a>
+      <Head onJump={jump} onHelp={help} />
+      <main id="main" className="flex grow flex-col">
+        <Suspense fallback={<p className="p-5">One moment.</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Foot />
+      <Suspense fallback={null}>
+        {sheet === 'jump' && <Palette onClose={() => setSheet('none')} onHelp={help} />}
+        {sheet === 'help' && <KeysSheet onClose={() => setSheet('none')} />}
+      </Suspense>
+    </div>
+  );
+}
+
+export function App() {
+  return (
+    <Routes>
+      <Route element={<Frame />}>
+        <Route index element={<BenchPage />} />
+        <Route path="log" element={<LogPage />} />
+        <Route path="knowledge" element={<KnowledgePage />} />
+        <Route path="why" element={<WhyPage />} />
+        <Route path="t/:id" element={<TicketPage />}>
+          <Route index element={<StationPage />} />
+          <Route path="timeline" element={<TimelinePage />} />
+          <Route path="sheet" element={<SheetPage />} />
+          <Route path="letter" element={<LetterPage />} />
+          <Route path="labels" element={<LabelsPage />} />
+          <Route path="strobe" element={<StrobePage />} />
+          <Route path="template" element={<TemplatePage />} />
+          <Route path="slip" element={<SlipPage />} />
+          <Route path="tag" element={<TagPage />} />
+          <Route path=":station" element={<StationPage />} />
+        </Route>
+        <Route
+          path="*"
+          element={
+            <Words title="There is no such page">
+              Go back to the{' '}
+              <Link className="underline" to="/">
+                Bench
+              </Link>
+              .
+            </Words>
+          }
+        />
+      </Route>
+    </Routes>
+  );
+}

@@ -1,0 +1,64 @@
+import { Link } from 'react-router';
+import { redoTarget, undoTarget } from '@loose-pulley/core/ticket';
+import { LidLine, MainsLine } from '../parts/clock/MainsLine';
+import { ChangeStrip } from '../parts/clock/ChangeStrip';
+import { TimerStrip } from '../parts/clock/TimerStrip';
+import { redo, undo } from '../state/persistence/actions';
+import { useAppDispatch, useAppSelector, useUnit } from '../state/store/store';
+import { Button } from '../parts/ui/Button';
+import { useDescribe } from './useDescribe';
+
+const SAVING = { kept: 'Kept', saving: 'Keeping…', failed: 'Not kept' } as const;
+
+/** The strip along the bottom of every page: whether all is kept, undo, and what was last said. */
+export function Foot() {
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const { ticket, said } = useAppSelector(({ openTicket }) => openTicket);
+  const count = useAppSelector(({ bench }) => bench.ids.length);
+  const open = ticket.status === 'open' ? ticket : undefined;
+  const describe = useDescribe();
+  const target = open && undoTarget(open.record);
+  const back = open && redoTarget(open.record);
+  return (
+    <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
+      {!open && count > 0 && (
+        <span>
+          {count} {count === 1 ? 'ticket' : 'tickets'} kept on this machine
+        </span>
+      )}
+      {open && (
+        <>
+          <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
+            {open.access === 'writer' ? SAVING[open.saving] : 'Read only'}
+            {open.access === 'writer' && open.saving === 'kept' && (
+              <span className="max-sm:sr-only"> on this machine</span>
+            )}
+          </span>
+          <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => void dispatch(undo())}>
+            Undo{target && describe ? `: ${describe(target, open.record.ticket, unit)}` : ''}
+          </Button>
+          {back && open.access === 'writer' && (
+            <Button look="quiet" onClick={() => void dispatch(redo())}>
+              Bring back
+            </Button>
+          )}
+        </>
+      )}
+      {open && <MainsLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+      {open && <LidLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+      {open && <ChangeStrip ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+      <TimerStrip />
+      <span aria-live="polite" className="ml-auto py-1 text-right">
+        {said &&
+          (said.to ? (
+            <Link className="underline decoration-hair decoration-2 underline-offset-4" to={said.to}>
+              {said.text}
+            </Link>
+          ) : (
+            said.text
+          ))}
+      </span>
+    </footer>
+  );
+}

@@ -1,0 +1,111 @@
+import { DEFAULT_KEYS, keyBound, singleKeysSwitched, type KeyAction } from '../../state/store/settings';
+import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { Sheet } from '../../parts/ui/Sheet';
+
+const ACTIONS: Readonly<Record<KeyAction, string>> = {
+  jump: 'Jump to a ticket, a station, a command',
+  help: 'This sheet',
+  bench: 'Bench',
+  newTicket: 'New ticket',
+  fit: 'On Size: fit the belt shown, log the try',
+  keep: 'On Size: keep the old belt, cleaned',
+  cycleStart: 'Counting cycles: start the watch',
+  cycleGood: 'Counting cycles: good',
+  cycleBad: 'Counting cycles: bad',
+  cycleSlow: 'Counting cycles: slow',
+  cycleHelped: 'Counting cycles: helped',
+  power: 'On a ticket: power, plugged in or unplugged',
+  lid: 'On a ticket: the lid, on or off',
+  answer1: 'On Find: the first answer',
+  answer2: 'On Find: the second',
+  answer3: 'On Find: the third',
+  answer4: 'On Find: the fourth',
+  answer5: 'On Find: the fifth',
+  answer6: 'On Find: the sixth',
+  answerUnclear: 'On Find: unclear',
+  answerNotTried: 'On Find: not tried, ask another',
+  answerOther: 'On Find: another test, by typing',
+};
+const FIXED = [
+  ['Alt+1 … Alt+9', 'stations, in working order'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, bring back'],
+  ['Ctrl+K', 'jump, also from within a field'],
+  ['Enter', 'in a field: take the reading, go to the next'],
+  ['Escape', 'in a field: give the old reading back'],
+  ['← →', 'on the stretch ruler: the next belt'],
+  ['Shift+← →', 'on the stretch ruler: lengths between the belts'],
+] as const;
+
+/** What each key does; single keys can be changed, for a foot pedal, or switched off. */
+export default function KeysSheet({ onClose }: { readonly onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  const { keys, singleKeys } = useAppSelector(({ settings }) => settings);
+  const taken = (action: KeyAction, key: string) =>
+    (Object.keys(keys) as KeyAction[]).find((other) => other !== action && keys[other] === key);
+  return (
+    <Sheet
+      title="Keys"
+      onClose={onClose}
+      className="top-[6vh] left-1/2 max-h-[88vh] w-[min(600px,calc(100vw-24px))] -translate-x-1/2 p-5"
+    >
+      <dl className="mt-3">
+        {FIXED.map(([key, what]) => (
+          <div key={key} className="flex justify-between gap-4 border-b border-hair py-2">
+            <dt className="font-semibold whitespace-nowrap">{key}</dt>
+            <dd className="text-right">{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <h3 className="mt-5 text-base">Single keys</h3>
+      <p className="text-sm text-soft">
+        Press a key or a pedal in a box to bind it. A typing caliper never sets one off: its burst is always taken as a
+        reading, and Enter never fits a belt or hands a machine back.
+      </p>
+      <div className="mt-2">
+        {(Object.keys(ACTIONS) as KeyAction[]).map((action) => (
+          <label key={action} className="flex min-h-11 items-center justify-between gap-4 border-b border-hair py-1">
+            {ACTIONS[action]}
+            <input
+              value={keys[action]}
+              readOnly
+              disabled={!singleKeys}
+              aria-label={`Key for: ${ACTIONS[action]}`}
+              onKeyDown={(event) => {
+                if (
+                  event.key.length !== 1 ||
+                  event.ctrlKey ||
+                  event.altKey ||
+                  event.metaKey ||
+                  /[\d.,+\- ]/.test(event.key)
+                )
+                  return;
+                event.preventDefault();
+                const key = event.key.toLowerCase();
+                if (!taken(action, key)) dispatch(keyBound({ action, key }));
+              }}
+              className="field w-14 text-center text-lg font-semibold disabled:opacity-50"
+            />
+          </label>
+        ))}
+      </div>
+      <div className="mt-4 flex flex-wrap gap-2">
+        <Button onClick={() => dispatch(singleKeysSwitched(!singleKeys))} aria-pressed={singleKeys}>
+          {singleKeys ? 'Switch single keys off' : 'Switch single keys on'}
+        </Button>
+        <Button
+          onClick={() =>
+            (Object.keys(DEFAULT_KEYS) as KeyAction[]).forEach((action) =>
+              dispatch(keyBound({ action, key: DEFAULT_KEYS[action] })),
+            )
+          }
+        >
+          As they came
+        </Button>
+        <Button look="strong" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,18 @@
+import { Suspense } from 'react';
+import { Navigate, useParams } from 'react-router';
+import { nextStation } from '@loose-pulley/core/ticket';
+import { isStation, STATION_PAGES } from './stationPages';
+import { useTicket } from '../../parts/ticket/useTicket';
+
+/** The station that the address names. */
+export function StationPage() {
+  const { ticket } = useTicket();
+  const { station } = useParams();
+  if (!isStation(station)) return <Navigate replace to={`/t/${ticket.id}/${nextStation(ticket)}`} />;
+  const Shown = STATION_PAGES[station];
+  return (
+    <Suspense fallback={<p className="p-5">One moment.</p>}>
+      <Shown key={station} />
+    </Suspense>
+  );
+}

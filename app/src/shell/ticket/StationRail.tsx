@@ -1,0 +1,84 @@
+import { NavLink, useSearchParams } from 'react-router';
+import { beltLabel } from '@loose-pulley/core/units';
+import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
+import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
+import { useUnit } from '../../state/store/store';
+import { cx } from '../../parts/ui/cx';
+import { Mark } from '../../parts/ui/Mark';
+import { MARK_NAMES, STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';
+
+/** A few words under each station: what it holds so far. */
+function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, unit: LengthUnit): string {
+  const drive = ticket.drives.find(({ name }) => name === driveName) ?? ticket.drives[0];
+  if (station === 'takeIn') return ticket.owner;
+  if (station === 'measure' && drive) {
+    const { path } = factsOf(drive);
+    return path
+      ? `path ${formatLength(path.value, unit)} ± ${formatSpread(2 * path.std, unit)}`
+      : `${drive.readings.length || 'no'} readings`;
+  }
+  if (station === 'size' && drive) {
+    const last = drive.tries[drive.tries.length - 1];
+    return last ? `tried ${beltLabel(last, unit).size}` : '';
+  }
+  if (station === 'handBack') return ticket.closedAt ? 'handed back' : '';
+  return ticket.notes[station].split('\n')[0] ?? '';
+}
+
+/** The nine stations, set like the parts list of a drawing: number, name, how it stands. */
+export function StationRail({ ticket }: { readonly ticket: Ticket }) {
+  const unit = useUnit();
+  const [search] = useSearchParams();
+  const drive = search.get('drive');
+  return (
+    <nav
+      aria-label="Stations"
+      className="border-ink max-lg:overflow-x-auto max-lg:border-b lg:w-[188px] lg:shrink-0 lg:border-r print:hidden"
+    >
+      <ol className="flex lg:sticky lg:top-0 lg:block">
+        {STATIONS.map((station, index) => {
+          const mark = ticket.stations[station];
+          const words = wordsOf(ticket, station, drive, unit);
+          return (
+            <li key={station} className="shrink-0 border-hair max-lg:border-r lg:border-b">
+              <NavLink
+                to={{ pathname: `/t/${ticket.id}/${station}`, search: drive ? `?drive=${drive}` : '' }}
+                aria-label={`${index + 1} ${STATION_NAMES[station]}, ${MARK_NAMES[mark]}`}
+                className={({ isActive }) =>
+                  cx(
+                    'flex min-h-12 gap-2.5 px-3 py-2 lg:min-h-[62px]',
+                    isActive
+                      ? 'bg-sheet shadow-[inset_0_-4px_0_var(--live)] lg:shadow-[inset_4px_0_0_var(--live)]'
+                      : 'hover:bg-sheet',
+                  )
+                }
+              >
+                {({ isActive }) => (
+                  <>
+                    <span className="w-3 shrink-0 text-sm text-soft">{index + 1}</span>
+                    <span className="min-w-0 grow">
+                      <span
+                        className={cx(
+                          'block leading-snug whitespace-nowrap',
+                          mark === 'open' && !isActive ? '' : 'font-semibold',
+                        )}
+                      >
+                        {STATION_NAMES[station]}
+                      </span>
+                      <span className="line-clamp-2 text-sm leading-tight text-soft max-lg:hidden">
+                        {mark === 'notNeeded' ? 'not needed' : words}
+                      </span>
+                    </span>
+                    <span className={isActive && mark === 'open' ? 'text-live' : ''}>
+                      <Mark mark={mark} current={isActive} />
+                    </span>
+                  </>
+                )}
+              </NavLink>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}

@@ -1,0 +1,93 @@
+import { useEffect, useMemo } from 'react';
+import { Link, Outlet, useParams } from 'react-router';
+import { headline } from '@loose-pulley/core/ticket';
+import { openTicket, takeOver } from '../../state/persistence/actions';
+import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { useTitle } from '../../parts/ui/title';
+import { Words } from '../../parts/ui/Words';
+import { DriveTabs } from '../../parts/ticket/DriveTabs';
+import { StationRail } from './StationRail';
+import { TicketContext } from '../../parts/ticket/useTicket';
+import { STATION_NAMES, type StationId } from '@loose-pulley/core/stations';
+
+/** The frame of a ticket: its head, its stations, and whichever of them is open. */
+export function TicketPage() {
+  const { id = '', station } = useParams();
+  const dispatch = useAppDispatch();
+  const open = useAppSelector(({ openTicket: state }) => state.ticket);
+  useEffect(() => {
+    void dispatch(openTicket(id));
+  }, [dispatch, id]);
+  const isOpen = open.status === 'open' && open.id === id;
+  const record = isOpen ? open.record : null;
+  const canWrite = isOpen && open.access === 'writer';
+  const view = useMemo(() => record && { record, ticket: record.ticket, canWrite }, [record, canWrite]);
+  const stationName = STATION_NAMES[station as StationId];
+  useTitle(view ? `${view.ticket.number} ${view.ticket.machine}${stationName ? `, ${stationName}` : ''}` : 'Ticket');
+
+  if (open.status === 'missing' && open.id === id) {
+    return (
+      <Words title="No such ticket on this bench">
+        It may be on another browser or machine: each keeps its own. Import its file from the{' '}
+        <Link className="underline" to="/log">
+          Log
+        </Link>
+        , or go back to the{' '}
+        <Link className="underline" to="/">
+          Bench
+        </Link>
+        .
+      </Words>
+    );
+  }
+  if (open.status === 'failed' && open.id === id)
+    return <Words title="The ticket could not be read">{open.problem.sentence}</Words>;
+  if (!view || open.status !== 'open') return <Words title="Fetching the ticket…">One moment.</Words>;
+  const { ticket } = view;
+  return (
+    <TicketContext value={view}>
+      <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-1 border-b border-hair px-5 pt-3 print:hidden">
+        <h1 className="flex flex-wrap items-baseline gap-x-3 pb-3">
+          <Link
+            to={`/t/${ticket.id}/timeline`}
+            className="text-lg font-medium text-soft underline decoration-hair underline-offset-4"
+            aria-label={`Ticket ${ticket.number}, its history`}
+          >
+            {ticket.number}
+          </Link>
+          <span className="text-2xl leading-tight font-bold">{ticket.machine || 'Unnamed machine'}</span>
+          {headline(ticket) && <q className="font-normal text-soft italic">{headline(ticket)}</q>}
+        </h1>
+        <DriveTabs ticket={ticket} canWrite={view.canWrite} />
+      </header>
+      {open.access !== 'writer' && (
+        <p
+          role="status"
+          className="flex flex-wrap items-center gap-4 border-b border-live bg-sheet px-5 py-2 print:hidden"
+        >
+          <span>
+            <strong>Shown live, read only.</strong> Another tab writes this ticket.
+          </span>
+          <Button disabled={open.access === 'asking'} onClick={() => void dispatch(takeOver(id))}>
+            {open.access === 'asking' ? 'Taking over…' : 'Take it over here'}
+          </Button>
+        </p>
+      )}
+      {open.problem && (
+        <p role="alert" className="border-b-2 border-live bg-sheet px-5 py-2 font-semibold text-live print:hidden">
+          {open.problem.sentence}{' '}
+          <Link className="underline" to={`/t/${id}/handBack`}>
+            Export it
+          </Link>
+        </p>
+      )}
+      <div className="flex grow max-lg:flex-col">
+        <StationRail ticket={ticket} />
+        <div className="min-w-0 grow">
+          <Outlet />
+        </div>
+      </div>
+    </TicketContext>
+  );
+}

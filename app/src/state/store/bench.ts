@@ -1,0 +1,36 @@
+import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { TicketSummary } from '@loose-pulley/core/ticket';
+import type { StoreProblem } from '../persistence/storage';
+
+/** Every ticket in short: a cache of what the store holds, newest number first. */
+export const summaryAdapter = createEntityAdapter<TicketSummary>({
+  sortComparer: (a, b) =>
+    b.number.localeCompare(a.number, 'en', { numeric: true }) || b.openedAt.localeCompare(a.openedAt),
+});
+
+interface BenchState {
+  readonly status: 'loading' | 'ready' | 'failed';
+  readonly problem: StoreProblem | null;
+}
+
+const slice = createSlice({
+  name: 'bench',
+  initialState: summaryAdapter.getInitialState<BenchState>({ status: 'loading', problem: null }),
+  reducers: {
+    summariesLoaded(state, { payload }: PayloadAction<TicketSummary[]>) {
+      summaryAdapter.setAll(state, payload);
+      state.status = 'ready';
+    },
+    summariesFailed(state, { payload }: PayloadAction<StoreProblem>) {
+      state.status = 'failed';
+      state.problem = payload;
+    },
+    summaryChanged: (state, { payload }: PayloadAction<TicketSummary>) => void summaryAdapter.upsertOne(state, payload),
+    summariesChanged: (state, { payload }: PayloadAction<TicketSummary[]>) =>
+      void summaryAdapter.upsertMany(state, payload),
+    summaryRemoved: (state, { payload }: PayloadAction<string>) => void summaryAdapter.removeOne(state, payload),
+  },
+});
+
+export const { summariesLoaded, summariesFailed, summaryChanged, summariesChanged, summaryRemoved } = slice.actions;
+export const benchReducer = slice.reducer;

@@ -1,0 +1,73 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { StoreProblem } from '../persistence/storage';
+
+/** The ticket on screen. A union on `status`, so that no screen forgets a case. */
+export type OpenTicket =
+  | { readonly status: 'none' }
+  | { readonly status: 'loading'; readonly id: string }
+  | { readonly status: 'missing'; readonly id: string }
+  | { readonly status: 'failed'; readonly id: string; readonly problem: StoreProblem }
+  | {
+      readonly status: 'open';
+      readonly id: string;
+      readonly record: TicketRecord;
+      /** Whether this tab writes, another does, or this tab is asking to. */
+      readonly access: 'writer' | 'reader' | 'asking';
+      readonly saving: 'kept' | 'saving' | 'failed';
+      readonly problem: StoreProblem | null;
+    };
+
+export interface Draft {
+  readonly text: string;
+  readonly refusal: string | null;
+}
+
+export interface OpenTicketState {
+  readonly ticket: OpenTicket;
+  /** Text typed but not (yet) taken as a reading, by field, with why it was refused: bad input loses nothing. */
+  readonly drafts: Readonly<Record<string, Draft>>;
+  /** The last thing said aloud: undo and its place, refusals. */
+  readonly said: { readonly text: string; readonly to: string | null } | null;
+  /** Power or lid that was said while an open loop forbids it: asked about before it is kept. */
+  readonly asked: 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff' | null;
+}
+
+const initialState = { ticket: { status: 'none' }, drafts: {}, said: null, asked: null } as OpenTicketState;
+
+const slice = createSlice({
+  name: 'openTicket',
+  initialState,
+  reducers: {
+    ticketStatus(state, { payload }: PayloadAction<OpenTicket>) {
+      return { ...state, ticket: payload, asked: null };
+    },
+    recordChanged(state, { payload }: PayloadAction<TicketRecord>) {
+      const { ticket } = state;
+      return ticket.status === 'open' ? { ...state, ticket: { ...ticket, record: payload } } : state;
+    },
+    accessChanged(state, { payload }: PayloadAction<'writer' | 'reader' | 'asking'>) {
+      if (state.ticket.status === 'open') state.ticket.access = payload;
+    },
+    savingChanged(
+      state,
+      { payload }: PayloadAction<{ saving: 'kept' | 'saving' | 'failed'; problem: StoreProblem | null }>,
+    ) {
+      if (state.ticket.status === 'open') Object.assign(state.ticket, payload);
+    },
+    drafted(state, { payload }: PayloadAction<{ field: string; draft: Draft | null }>) {
+      if (payload.draft === null) delete state.drafts[payload.field];
+      else state.drafts[payload.field] = payload.draft;
+    },
+    momentAsked(state, { payload }: PayloadAction<OpenTicketState['asked']>) {
+      state.asked = payload;
+    },
+    saidAloud(state, { payload }: PayloadAction<OpenTicketState['said']>) {
+      state.said = payload;
+    },
+  },
+});
+
+export const { ticketStatus, recordChanged, accessChanged, savingChanged, drafted, momentAsked, saidAloud } =
+  slice.actions;
+export const openTicketReducer = slice.reducer;

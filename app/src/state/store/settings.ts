@@ -1,0 +1,135 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Requirements } from '@loose-pulley/core/evaluation';
+import {
+  checkPriors,
+  checkRequirements,
+  DEFAULT_PRIORS,
+  DEFAULT_REQUIREMENTS,
+  priorsOfLimits,
+  requirementsOfLimits,
+  type Priors,
+} from '@loose-pulley/core/sizing';
+import type { LengthUnit } from '@loose-pulley/core/units';
+
+/** What a single key does. Rebound on the shortcuts sheet, for a foot pedal. */
+export const DEFAULT_KEYS = {
+  jump: '/',
+  help: '?',
+  bench: 'b',
+  newTicket: 'n',
+  fit: 'f',
+  keep: 'k',
+  cycleStart: 'e',
+  cycleGood: 'g',
+  cycleBad: 'x',
+  cycleSlow: 's',
+  cycleHelped: 'h',
+  power: 'p',
+  lid: 'l',
+  answer1: '1',
+  answer2: '2',
+  answer3: '3',
+  answer4: '4',
+  answer5: '5',
+  answer6: '6',
+  answerUnclear: 'u',
+  answerNotTried: 't',
+  answerOther: 'o',
+};
+export type KeyAction = keyof typeof DEFAULT_KEYS;
+const KEY_ACTIONS = Object.keys(DEFAULT_KEYS) as KeyAction[];
+
+/** The answers of a test, in their order. */
+export const ANSWER_KEYS = ['answer1', 'answer2', 'answer3', 'answer4', 'answer5', 'answer6'] as const;
+
+/** Light or dark; as the system has it until one is chosen. */
+export type Theme = 'system' | 'light' | 'dark';
+
+export interface Settings {
+  readonly unit: LengthUnit;
+  readonly theme: Theme;
+  readonly singleKeys: boolean;
+  readonly keys: Readonly<Record<KeyAction, string>>;
+  /** What is believed of a drive until it is measured, and what is demanded of a belt, on this bench. */
+  readonly priors: Priors;
+  readonly requirements: Requirements;
+  /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
+  readonly printScale: number;
+}
+
+export const DEFAULT_SETTINGS: Settings = {
+  unit: 'mm',
+  theme: 'system',
+  singleKeys: true,
+  keys: DEFAULT_KEYS,
+  priors: DEFAULT_PRIORS,
+  requirements: DEFAULT_REQUIREMENTS,
+  printScale: 1,
+};
+
+const recordOf = (value: unknown): Record<string, unknown> =>
+  typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
+
+/**
+ * Settings as kept, made whole, field by field: what is missing, of an older version or out of bounds is the app's own.
+ * Nothing that a bench chose is lost with what was added beside it.
+ */
+export function checkSettings(kept: unknown): Settings {
+  const given = recordOf(kept);
+  const keys = recordOf(given.keys);
+  const keyOf = (action: KeyAction): string => {
+    const key = keys[action];
+    return typeof key === 'string' && [...key].length === 1 ? key : DEFAULT_KEYS[action];
+  };
+  const scale = given.printScale;
+  return {
+    unit: given.unit === 'in' ? 'in' : 'mm',
+    // An older version called it the lamp.
+    theme: given.theme === 'dark' || given.theme === 'lamp' ? 'dark' : given.theme === 'light' ? 'light' : 'system',
+    singleKeys: given.singleKeys !== false,
+    keys: Object.fromEntries(KEY_ACTIONS.map((action) => [action, keyOf(action)])) as Settings['keys'],
+    priors: checkPriors(given.priors ?? priorsOfLimits(given.limits)),
+    requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
+    printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
+  };
+}
+
+const slice = createSlice({
+  name: 'settings',
+  initialState: DEFAULT_SETTINGS,
+  reducers: {
+    settingsLoaded: (_state, { payload }: PayloadAction<unknown>) => checkSettings(payload),
+    unitChosen(state, { payload }: PayloadAction<LengthUnit>) {
+      state.unit = payload;
+    },
+    themeChosen(state, { payload }: PayloadAction<Theme>) {
+      state.theme = payload;
+    },
+    singleKeysSwitched(state, { payload }: PayloadAction<boolean>) {
+      state.singleKeys = payload;
+    },
+    priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
+    requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({
+      ...state,
+      requirements: checkRequirements(payload),
+    }),
+    printScaleSet(state, { payload }: PayloadAction<number>) {
+      state.printScale = payload;
+    },
+    keyBound(state, { payload }: PayloadAction<{ action: KeyAction; key: string }>) {
+      state.keys[payload.action] = payload.key;
+    },
+  },
+});
+
+export const {
+  settingsLoaded,
+  unitChosen,
+  themeChosen,
+  singleKeysSwitched,
+  keyBound,
+  priorsSet,
+  requirementsSet,
+  printScaleSet,
+} = slice.actions;
+export const settingsReducer = slice.reducer;

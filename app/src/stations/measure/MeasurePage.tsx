@@ -1,0 +1,151 @@
+import { lazy, useState } from 'react';
+import type { Measurand } from '@loose-pulley/core/measuring';
+import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { DriveDrawing } from '../../parts/draw/DriveDrawing';
+import { StationFoot } from '../../parts/ticket/StationFoot';
+import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useUnit } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { capital } from '../../parts/ui/capital';
+import { Caution } from '../../parts/ui/Caution';
+import { Fold } from '../../parts/ui/Fold';
+import { drawingFields } from '../../parts/measuring/DrawingFields';
+import { driveGeometry } from '../../parts/measuring/driveGeometry';
+import { Findings } from './Findings';
+import { ReadingField } from './ReadingField';
+import { useMovePulley } from '../../parts/measuring/useMovePulley';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
+
+// Both lie folded away at first.
+const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
+const Idlers = lazy(async () => ({ default: (await import('./Idlers')).Idlers }));
+
+const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
+
+/** The measuring station: the drawing and the list are two faces of the same readings. */
+export function MeasurePage() {
+  const { ticket, canWrite } = useTicket();
+  const { drive, facts, driven } = useDrive();
+  const moved = capital(DRIVEN_WORDS[driven]);
+  const unit = useUnit();
+  /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
+  const [addingAt, setAddingAt] = useState(-1);
+  /** Which quantity is to be read once more, and how many readings of it there were then. */
+  const [again, setAgain] = useState<{ readonly measurand: Measurand; readonly count: number } | null>(null);
+  const first = (measurand: Measurand) => drive.readings.find((one) => one.measurand === measurand);
+  const old = drive.readings.filter(({ measurand }) => measurand === 'oldBelt');
+  const adding = addingAt === old.length;
+  const onMove = useMovePulley(drive, canWrite);
+  const common = { drive, facts, canWrite };
+  /** A quantity with its readings: the first in its own field, further ones under it, and one more on asking. */
+  const one = (measurand: Measurand, label: string, balloon?: string) => {
+    const readings = drive.readings.filter((each) => each.measurand === measurand);
+    const more = again?.measurand === measurand && again.count === readings.length;
+    return (
+      <>
+        {(readings.length > 0 ? readings : [undefined]).map((reading, index) => (
+          <ReadingField
+            key={`${drive.id}-${measurand}-${reading?.id ?? 'new'}`}
+            {...common}
+            measurand={measurand}
+            reading={reading}
+            slot={reading?.id ?? 'first'}
+            label={index === 0 ? label : `${label}, ${index + 1}`}
+            removable={readings.length > 1}
+            onAgain={
+              reading && index === readings.length - 1 && !more
+                ? () => setAgain({ measurand, count: readings.length })
+                : undefined
+            }
+            {...(balloon && index === 0 && { balloon })}
+          />
+        ))}
+        {more && (
+          <ReadingField
+            key={`${drive.id}-${measurand}-again-${readings.length}`}
+            {...common}
+            measurand={measurand}
+            slot={`again-${readings.length}`}
+            label={`${label}, once more`}
+          />
+        )}
+      </>
+    );
+  };
+  return (
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+      <div className="bg-sheet px-5 pt-3 pb-3">
+        <h2 className="sr-only">Measure</h2>
+        <DriveDrawing
+          drawn={driveGeometry(facts, drive, unit)}
+          unit={unit}
+          labels={drawingFields(common)}
+          onMove={onMove}
+        />
+      </div>
+      <div className="order-1 bg-sheet px-5 pb-6 lg:col-start-1">
+        <div className="border-t border-hair pt-4">
+          <Findings facts={facts} unit={unit} />
+        </div>
+      </div>
+      <aside
+        aria-label="Readings"
+        className="border-hair px-5 py-3 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+      >
+        <PluggedCaution ticket={ticket} />
+        <Caution>Unplug before you turn anything by hand, and never force the {moved.toLowerCase()}.</Caution>
+        {one('motorDiameter', 'Motor pulley', '1')}
+        {one('drivenDiameter', 'Driven pulley', '2')}
+        {one('centreDistance', 'Shafts')}
+        {one('section', 'Belt section', '3')}
+        {drive.oldShape === 'flat' && one('width', 'Belt width')}
+        {old.map((reading, index) => (
+          <ReadingField
+            key={reading.id}
+            {...common}
+            measurand="oldBelt"
+            reading={reading}
+            label={old.length > 1 ? `Old belt, ${index + 1}` : 'Old belt'}
+          />
+        ))}
+        {(old.length === 0 || adding) && (
+          <ReadingField
+            key={`new-${old.length}`}
+            {...common}
+            measurand="oldBelt"
+            slot={`new-${old.length}`}
+            firstMethod={old.length === 0 ? 'doubledOuter' : 'overCap'}
+            label={old.length === 0 ? 'Old belt' : 'Old belt, another way'}
+          />
+        )}
+        {old.length > 0 && !adding && canWrite && (
+          <Button className="mt-3 w-full" onClick={() => setAddingAt(old.length)}>
+            Measure the old belt another way
+          </Button>
+        )}
+        {one('stringPath', 'Path by string')}
+        {(driven !== 'spindle' || TRAY.some((measurand) => first(measurand))) && (
+          <details className="border-b border-hair" open={TRAY.some((measurand) => first(measurand) !== undefined)}>
+            <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+              {moved}: travel and pull
+            </summary>
+            {one('trayTravel', `${moved} travel`)}
+            {one('trayPull', `${moved} pull`)}
+            <Caution>
+              Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out
+              of reach of the mains.
+            </Caution>
+            {one('stallPull', `${moved} held back`)}
+          </details>
+        )}
+        <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
+          <DriveSetup drive={drive} canWrite={canWrite} />
+        </Fold>
+        <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.idlers.length > 0}>
+          <Idlers drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
+        </Fold>
+        <StationFoot station="measure" />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,140 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import {
+  cleanWanted,
+  mayBeginCleanRun,
+  cleanRunState,
+  cleanRunWords,
+  tally,
+  tallyWords,
+  unprovableWords,
+  wantedWords,
+} from '@loose-pulley/core/proving';
+import { CycleLog } from '../../parts/cycles/CycleLog';
+import { TimedTests } from '../../parts/cycles/TimedTests';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { StationFoot } from '../../parts/ticket/StationFoot';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button, CommitButton } from '../../parts/ui/Button';
+import { Checks } from './Checks';
+import { FailedUnder } from './FailedUnder';
+import { Rechecks } from './Rechecks';
+
+/** How far clean cycles have come towards a count. */
+function Progress({ clean, count }: { readonly clean: number; readonly count: number }) {
+  const share = Math.min(1, clean / count);
+  return (
+    <svg viewBox="0 0 200 12" preserveAspectRatio="none" aria-hidden className="h-3 w-full">
+      <rect x="0.5" y="0.5" width="199" height="11" className="fill-none stroke-ink" />
+      <rect x="0" y="0" width={200 * share} height="12" className={share >= 1 ? 'fill-ink' : 'fill-soft'} />
+    </svg>
+  );
+}
+
+/** Proving: clean cycles in a row, by three readings of how many it takes; a failure ends it. */
+export function ProvePage() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const [what, setWhat] = useState('');
+  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
+  const wanted = cleanWanted(before.failures, before.n);
+  const unprovable = unprovableWords(wanted, before.failures);
+  const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
+  const state = cleanRun && cleanRunState(cleanRun, ticket.cycles);
+  const running = state !== undefined && state.failedAt === undefined;
+  const mayBegin = mayBeginCleanRun(ticket.cleanRuns, ticket.treatments);
+  const record = (): void => {
+    const done = dispatch(
+      recordEvent({
+        type: 'treatmentRecorded',
+        treatment: { id: nanoid(10), at: new Date().toISOString(), what: what.trim().slice(0, 2000) },
+      }),
+    );
+    if (done) setWhat('');
+  };
+  const begin = () =>
+    dispatch(recordEvent({ type: 'cleanRunBegun', cleanRun: { id: nanoid(10), startedAt: new Date().toISOString() } }));
+
+  return (
+    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
+        <h2 className="text-2xl">Prove</h2>
+        <p className="text-lg">
+          Before: {tallyWords(before)}{' '}
+          {before.n === 0 &&
+            'Count it at Take in while it still fails: what was counted before decides what must be counted after.'}
+        </p>
+        {state && (
+          <p role="status" className={running ? 'text-xl font-semibold' : 'text-xl font-semibold text-live'}>
+            Clean run {ticket.cleanRuns.length}: {cleanRunWords(state)}
+          </p>
+        )}
+        {running && cleanRun ? (
+          <CycleLog key={cleanRun.id} cleanRunId={cleanRun.id} />
+        ) : (
+          <div className="grid gap-2">
+            {!mayBegin && (
+              <p>Not cured. A new clean run begins only after something more was done: write it down at the side.</p>
+            )}
+            <CommitButton
+              look="strong"
+              className="min-h-12 justify-self-start"
+              disabled={!canWrite || !mayBegin}
+              onClick={begin}
+            >
+              Begin a clean run
+            </CommitButton>
+          </div>
+        )}
+        <Rechecks />
+        <TimedTests side="after" />
+        <Checks />
+      </div>
+      <aside aria-label="How many it takes" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
+        <h3 className="text-lg">How many clean cycles?</h3>
+        {unprovable && <p className="border-l-4 border-live pl-3">{unprovable}</p>}
+        {wanted && (
+          <ul className="grid gap-3">
+            {wantedWords(wanted).map(({ id, count, means }) => (
+              <li key={id} className="grid gap-1">
+                <span className="text-xl font-semibold">
+                  {state && running ? `${state.clean} of ${count}` : count}
+                  {state && running && state.clean >= count && ' · shown'}
+                </span>
+                {state && running && <Progress clean={state.clean} count={count} />}
+                <span className="text-sm text-soft">{means}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+        <FailedUnder cleanRun={cleanRun} />
+        <p className="text-sm text-soft">
+          Cycles in one sitting are not independent. Spread them over the conditions in which it failed, cold first.
+        </p>
+        <h3 className="mt-2 text-lg">What was done about it</h3>
+        <ol className="grid">
+          {ticket.treatments.map((one) => (
+            <li key={one.id} className="border-b border-hair py-1.5">
+              {one.what}
+            </li>
+          ))}
+        </ol>
+        <label className="grid gap-1 text-sm text-soft">
+          A treatment, such as “belt renewed, pulleys cleaned”
+          <input
+            value={what}
+            disabled={!canWrite}
+            maxLength={2000}
+            onChange={(event) => setWhat(event.target.value)}
+            className="field text-lg text-ink"
+          />
+        </label>
+        <Button disabled={!canWrite || what.trim() === ''} onClick={record}>
+          Record the treatment
+        </Button>
+        <StationFoot station="prove" note />
+      </aside>
+    </div>
+  );
+}

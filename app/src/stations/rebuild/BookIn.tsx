@@ -1,0 +1,47 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { bookedIn, newStep, readLine } from '@loose-pulley/core/strip';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+
+/** A screw that was never logged, booked in as it goes back, so that the counts stay true. */
+export function BookIn() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const [text, setText] = useState('');
+  const read = readLine(text);
+  const screws = read?.type === 'step' && read.step.kind === 'fasteners' ? read.step : undefined;
+  const book = (): void => {
+    if (!screws) return;
+    const step = bookedIn(newStep(ticket.strip, screws, nanoid(10), new Date().toISOString()));
+    if (dispatch(recordEvent({ type: 'stepPut', step }))) setText('');
+  };
+  return (
+    <div className="grid gap-1">
+      <label htmlFor="book-in" className="text-sm text-soft">
+        A screw that was never logged, as it goes in
+      </label>
+      <div className="flex gap-2">
+        <input
+          id="book-in"
+          value={text}
+          maxLength={400}
+          autoComplete="off"
+          disabled={!canWrite}
+          placeholder="1 ph1 left of the fan"
+          onChange={(event) => setText(event.target.value)}
+          className="field w-full max-w-96 min-w-0 text-lg"
+        />
+        <Button disabled={!canWrite || !screws} onClick={book}>
+          Book it in
+        </Button>
+      </div>
+      <p aria-live="polite" className="text-sm text-soft empty:hidden">
+        {screws && read?.echo}
+        {read && !screws && 'No screw was read in that.'}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import { Link } from 'react-router';
+import { countsOf, layerCounts, leftOvers, rebuildOf } from '@loose-pulley/core/strip';
+import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { StationFoot } from '../../parts/ticket/StationFoot';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { FoundParts } from '../../parts/strip/FoundParts';
+import { Caution } from '../../parts/ui/Caution';
+import { BookIn } from './BookIn';
+import { GearTiming } from './GearTiming';
+import { Orders } from './Orders';
+import { RebuildList } from './RebuildList';
+
+/** Putting it together: the reverse of the strip except where it is not, counted in, with every loop on the way. */
+export function RebuildPage() {
+  const { ticket } = useTicket();
+  const { strip } = ticket;
+  const items = rebuildOf(strip);
+  const counts = countsOf(strip);
+  const over = leftOvers(strip);
+  return (
+    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <h2 className="text-2xl">Rebuild</h2>
+          <p className="text-soft">
+            {counts.out === 0
+              ? 'No screw is out'
+              : `${counts.out} ${counts.out === 1 ? 'screw is' : 'screws are'} still out`}
+            {counts.leftOver > 0 && `, ${counts.leftOver} left over`}
+          </p>
+        </div>
+        <PluggedCaution ticket={ticket} />
+        <Caution>Nothing pinched, nothing bridged, no power while a hand is inside.</Caution>
+        {items.length === 0 ? (
+          <p className="text-lg">
+            {strip.steps.length === 0 ? (
+              <>
+                Nothing was taken off in words.{' '}
+                <Link className="underline" to={`/t/${ticket.id}/strip`}>
+                  The strip
+                </Link>{' '}
+                makes this list by itself.
+              </>
+            ) : (
+              'Everything is back, and every loop has ended.'
+            )}
+          </p>
+        ) : (
+          <RebuildList items={items} />
+        )}
+        <BookIn />
+        {strip.steps.length > 0 && (
+          <section aria-labelledby="by-layer">
+            <h3 id="by-layer" className="border-b border-ink pb-1 text-lg">
+              Screws in, by layer
+            </h3>
+            <ul>
+              {layerCounts(strip.steps).map(({ name, off, back }, index) => (
+                <li key={name + String(index)} className="flex justify-between gap-3 border-b border-hair py-1.5">
+                  <span className="first-letter:uppercase">{name}</span>
+                  <span>
+                    <strong>{back}</strong> of {off}
+                    {back === off && ', all in'}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        {over.length > 0 && (
+          <section aria-labelledby="left-over" className="border-2 border-live px-4 py-3">
+            <h3 id="left-over" className="text-lg">
+              Left over
+            </h3>
+            <ul>
+              {over.map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+      <aside
+        aria-label="Order and timing"
+        className="grid content-start gap-6 border-hair px-5 py-5 max-lg:border-t lg:border-l"
+      >
+        <FoundParts />
+        <Orders />
+        <GearTiming />
+        <StationFoot station="rebuild" note />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,275 @@
+import { nanoid } from 'nanoid';
+import { Link } from 'react-router';
+import { chanceOf, type DriveView } from '@loose-pulley/core/driveView';
+import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
+import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
+import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/sizing';
+import type { Try } from '@loose-pulley/core/stations';
+import {
+  beltLabel,
+  formatGramForce,
+  formatLength,
+  formatNewton,
+  formatPercent,
+  formatSpread,
+  type LengthUnit,
+} from '@loose-pulley/core/units';
+import { usePageKey } from '../../parts/keys/useKeys';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button, CommitButton } from '../../parts/ui/Button';
+import { capital } from '../../parts/ui/capital';
+import { Caution } from '../../parts/ui/Caution';
+import { SectionSign } from '../../parts/ui/SectionSign';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { ChanceLine } from './ChanceLine';
+import { Sisters } from './Sisters';
+import type { Sizing } from './useSizing';
+
+interface Props {
+  readonly sizing: Sizing;
+  readonly view: DriveView;
+  readonly situation: Situation;
+  readonly unit: LengthUnit;
+  readonly canWrite: boolean;
+  readonly onPick: (id: string | null) => void;
+}
+
+/** A line of the answer: what, and how much. */
+function Line({
+  name,
+  value,
+  note,
+}: {
+  readonly name: string;
+  readonly value: string;
+  readonly note?: string | undefined;
+}) {
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-t border-hair py-2">
+      <dt>
+        {name} {note && <span className="text-sm text-soft">{note}</span>}
+      </dt>
+      <dd className="text-right font-semibold whitespace-nowrap">{value}</dd>
+    </div>
+  );
+}
+
+/** A neighbour in size, and how it would do. */
+function Neighbour({
+  word,
+  candidate,
+  chance,
+  unit,
+  onPick,
+}: {
+  readonly word: string;
+  readonly candidate: Candidate | undefined;
+  readonly chance: SuccessProbability | undefined;
+  readonly unit: LengthUnit;
+  readonly onPick: (id: string) => void;
+}) {
+  if (!candidate) return null;
+  const { catalogueBelt, judgement } = candidate;
+  return (
+    <Button look="quiet" onClick={() => onPick(catalogueBelt.id)}>
+      {word} {beltLabel(catalogueBelt, unit).size}: {ZONE_NAMES[judgement.zone]}, {formatPercent(judgement.strain)}
+      {chance && `, ${inHundred(chance.works)}`}
+    </Button>
+  );
+}
+
+/** What the pulleys make of the belt looked at, in figures. */
+function Figures({ picked, situation }: { readonly picked: Candidate; readonly situation: Situation }) {
+  const { judgement } = picked;
+  const { running } = judgement;
+  const moved = DRIVEN_WORDS[situation.driven];
+  return (
+    <dl className="border-b border-hair text-[15px]">
+      <Line
+        name="Stretch, fitted"
+        value={`${formatPercent(judgement.strain)} ± ${(200 * judgement.strainStd).toFixed(1)}`}
+      />
+      {running && (
+        <>
+          <Line
+            name="Belt slips at"
+            note="relaxed"
+            value={`${formatNewton(running.grip.beltPullN)} · ${formatGramForce(running.grip.beltPullN)}`}
+          />
+          <Line
+            name={`Pull at the ${moved}: available`}
+            note={running.travelAssumed ? 'travel assumed' : undefined}
+            value={torqueWords(running.grip.slipTorqueNmm, running.gearing, true)}
+          />
+          <Line
+            name={`Pull at the ${moved}: needed`}
+            note={running.needAssumed ? 'assumed' : 'measured'}
+            value={torqueWords(running.needNmm, running.gearing)}
+          />
+          <Line
+            name="Load on motor shaft"
+            note="fresh"
+            value={`${formatNewton(running.motorLoadN)} · ${formatGramForce(running.motorLoadN)}`}
+          />
+        </>
+      )}
+    </dl>
+  );
+}
+
+/** The belt to fit, with its figures and its reasons; or, where nothing fits, what to do about that. */
+export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Props) {
+  const dispatch = useAppDispatch();
+  const { ticket } = useTicket();
+  const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
+  const { recommendation, picked } = sizing;
+  const { ranking, best, nothingFits } = recommendation;
+  const { drive, facts } = view;
+  const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because'>) =>
+    dispatch(
+      recordEvent({
+        type: 'tryLogged',
+        driveId: drive.id,
+        try: { id: nanoid(10), ...belt, label: '', because: 'unknown', verdict: 'untried', note: '' },
+      }),
+    );
+  const fit = () => {
+    if (!picked || !canWrite) return;
+    const { shape, thicknessMm, innerLengthMm, name } = picked.catalogueBelt;
+    log({ shape, thicknessMm, widthMm: null, innerLengthMm, source: name });
+  };
+  const keep =
+    facts.oldBelt && facts.section && canWrite
+      ? () =>
+          log({
+            shape: drive.oldShape,
+            thicknessMm: facts.section?.value ?? 1,
+            widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
+            innerLengthMm: facts.oldBelt?.value ?? 1,
+            source: 'the old belt, cleaned',
+          })
+      : undefined;
+  usePageKey('fit', fit);
+  usePageKey('keep', keep);
+  if (!picked) {
+    if (recommendation.status !== 'waiting') return <p>No belt in the list can be judged on this drive.</p>;
+    return (
+      <div className="grid gap-3">
+        <h3 className="text-sm font-semibold text-soft">Recommended belt</h3>
+        <p className="text-[38px] leading-tight font-bold text-soft">one moment…</p>
+        <ChanceLine chance={undefined} recommendation={recommendation} />
+      </div>
+    );
+  }
+
+  const { catalogueBelt, judgement } = picked;
+  const chance = chanceOf(recommendation, catalogueBelt);
+  const label = beltLabel(catalogueBelt, unit);
+  const isBest = picked === best;
+  const said = reasons(judgement, situation);
+  const verdict = said[said.length - 1];
+  const why = said.slice(0, -1);
+  const heading = !isBest
+    ? 'Looked at'
+    : nothingFits
+      ? 'Nothing here fits; nearest is'
+      : recommendation.status === 'settled'
+        ? 'Recommended belt'
+        : 'Recommended belt, provisional';
+  return (
+    <div className="grid gap-3">
+      <div>
+        <h3 className="text-sm font-semibold text-soft">{heading}</h3>
+        <p className="text-[38px] leading-tight font-bold whitespace-nowrap">
+          <SectionSign shape={catalogueBelt.shape} /> {label.size}
+        </p>
+        <p className="text-soft">
+          {label.words} · {catalogueBelt.name}
+        </p>
+        {!isBest && (
+          <Button look="quiet" onClick={() => onPick(null)}>
+            Back to the recommended belt
+          </Button>
+        )}
+      </div>
+      <ChanceLine chance={chance} recommendation={recommendation} />
+      <Sisters drive={drive} belts={recommendation.answer?.belts} unit={unit} onPick={onPick} />
+      <p>
+        <strong>{capital(ZONE_NAMES[judgement.zone])}.</strong>{' '}
+        {(!chance || judgement.zone === 'tooTight' || judgement.zone === 'slips') && verdict}
+      </p>
+      <Figures picked={picked} situation={situation} />
+      <div className="grid gap-2">
+        <CommitButton look="strong" className="min-h-12 w-full" keyCap={keys?.fit} disabled={!canWrite} onClick={fit}>
+          Fit and log this try
+        </CommitButton>
+        <CommitButton className="min-h-12 w-full" keyCap={keys?.keep} disabled={!keep} onClick={keep}>
+          Keep the old belt, clean it
+        </CommitButton>
+      </div>
+      <p className="flex flex-wrap gap-x-4">
+        {(
+          [
+            ['slip', 'Slip for the shop'],
+            ['template', 'At 1 to 1: print, SVG, DXF'],
+          ] as const
+        ).map(([page, words]) => (
+          <Link
+            key={page}
+            className="inline-flex min-h-11 items-center underline"
+            to={`/t/${ticket.id}/${page}?drive=${drive.name}${isBest ? '' : `&belt=${catalogueBelt.id}`}`}
+          >
+            {words}
+          </Link>
+        ))}
+      </p>
+      <details open={nothingFits}>
+        <summary className="flex min-h-11 cursor-pointer items-center font-semibold">The reasons</summary>
+        <ul className="grid list-disc gap-1 pl-5">
+          {why.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      </details>
+      {isBest && (
+        <div className="flex flex-wrap gap-x-3">
+          {(
+            [
+              ['next down', ranking.down],
+              ['next up', ranking.up],
+            ] as const
+          ).map(([word, candidate]) => (
+            <Neighbour
+              key={word}
+              word={word}
+              candidate={candidate}
+              chance={chanceOf(recommendation, candidate?.catalogueBelt)}
+              unit={unit}
+              onPick={onPick}
+            />
+          ))}
+        </div>
+      )}
+      {facts.oldBelt && facts.path && (
+        <div>
+          <h3 className="text-sm font-semibold text-soft">Why not the old belt’s size?</h3>
+          <p>
+            It reads {formatLength(facts.oldBelt.value, unit)} ± {formatSpread(2 * facts.oldBelt.std, unit)} {unit}{' '}
+            inner length now; the path is {formatLength(facts.path.value, unit)} {unit}. {oldBeltWords(view)}
+          </p>
+        </div>
+      )}
+      <Caution>Unplugged, residue off, pulleys dry; an over-tight belt wears a small motor out.</Caution>
+    </div>
+  );
+}
+
+/** What the old belt's length means beside the path, no surer than the readings are. */
+function oldBeltWords({ finding }: DriveView): string {
+  if (!finding) return '';
+  if (!finding.sure) return 'The two lie too near together to say which is longer: measure again to know.';
+  return finding.excessMm > 0
+    ? 'Longer than its path, it hangs.'
+    : 'It has taken a set; what it was when new was shorter.';
+}

@@ -1,0 +1,54 @@
+import { Link } from 'react-router';
+import { inHundred, measurableName, type SuccessProbability } from '@loose-pulley/core/probability';
+import { FAILURE_NAMES } from '@loose-pulley/core/sizing';
+import type { RecommendationView } from '../../parts/ticket/useRecommendation';
+import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+
+/** Measurements that would add less than this are not worth the minute. */
+const WORTH = 0.01;
+
+/** The chance that the belt looked at works, what would go wrong first, and what one more measurement would add. */
+export function ChanceLine({
+  chance,
+  recommendation,
+}: {
+  readonly chance: SuccessProbability | undefined;
+  readonly recommendation: RecommendationView;
+}) {
+  const { ticket } = useTicket();
+  const { drive, driven } = useDrive();
+  const { answer, status, restarted } = recommendation;
+  const settled = status === 'settled';
+  const worth = answer?.values.find(({ gain }) => gain >= WORTH);
+  return (
+    <section aria-label="Chance" aria-busy={!settled} className="grid gap-1 border-y-2 border-ink py-2">
+      <p className="flex flex-wrap items-baseline justify-between gap-2">
+        <span>Chance it works</span>
+        <strong className="text-2xl">{chance ? inHundred(chance.works) : 'one moment…'}</strong>
+      </p>
+      <p className="min-h-[1.4em] text-sm text-soft">
+        {chance && chance.fails[chance.first] > 0.005 && (
+          <>
+            If not, most likely by {FAILURE_NAMES[chance.first]}, {inHundred(chance.fails[chance.first])}.{' '}
+          </>
+        )}
+        {status === 'provisional' && 'Provisional: a first estimate; the finer one follows.'}
+        {restarted && ' The calculation was restarted.'}
+      </p>
+      {worth && settled && (
+        <p className="text-sm">
+          <Link
+            className="underline decoration-2 underline-offset-4"
+            to={`/t/${ticket.id}/measure?drive=${drive.name}`}
+          >
+            Measure {measurableName(worth.what, driven)}
+          </Link>
+          : the choice after it is expected to be {Math.max(1, Math.round(100 * worth.gain))} in 100 better.
+        </p>
+      )}
+      {settled && answer && !worth && (
+        <p className="text-sm text-soft">No further measurement here would change the choice much.</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,99 @@
+import { nanoid } from 'nanoid';
+import { remedyTry, withProvisional, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
+import { inHundred, REMEDIES, REMEDY_IDS, type RemedyId } from '@loose-pulley/core/probability';
+import { OWNER_WISHES } from '@loose-pulley/core/stations';
+import { monthsLater } from '@loose-pulley/core/timers';
+import { counted } from '@loose-pulley/core/units';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { Choice } from '../../parts/ui/Choice';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+
+const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
+const months = (count: number): string =>
+  count < 1
+    ? counted(Math.round(count * 4), 'week')
+    : count < 12
+      ? counted(count, 'month')
+      : counted(count / 12, 'year');
+
+/** What else may be done instead of a new belt, each with its chance, its life, how little is known, and when it is due again. */
+export function Remedies({
+  recommendation,
+  view,
+  canWrite,
+}: {
+  readonly recommendation: Recommendation;
+  readonly view: DriveView;
+  readonly canWrite: boolean;
+}) {
+  const dispatch = useAppDispatch();
+  const { ticket } = useTicket();
+  const { drive } = view;
+  const commit = (id: RemedyId): void => {
+    const tried = remedyTry(view, recommendation, id);
+    if (tried) dispatch(recordEvent({ type: 'tryLogged', driveId: drive.id, try: { id: nanoid(10), ...tried } }));
+    dispatch(
+      recordEvent({
+        type: 'handBackWritten',
+        changes: {
+          provisional: withProvisional(ticket.handBack.provisional, drive.name, id),
+          dueOn: monthsLater(new Date().toISOString().slice(0, 10), REMEDIES[id].dueMonths),
+        },
+      }),
+    );
+  };
+  return (
+    <section aria-labelledby="remedies">
+      <h3 id="remedies" className="border-b border-ink pb-1 text-lg">
+        Instead of a new belt
+      </h3>
+      <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
+        <span>The owner’s wish</span>
+        <Choice
+          label="The owner’s wish"
+          value={drive.ownerWish}
+          disabled={!canWrite}
+          options={OWNER_WISHES.map((wish) => [wish, WISH_NAMES[wish]] as const)}
+          onChoose={(ownerWish) =>
+            dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { ownerWish } }))
+          }
+        />
+      </div>
+      <ul>
+        {REMEDY_IDS.map((id) => {
+          const remedy = REMEDIES[id];
+          const chance = recommendation.answer?.remedies[id];
+          const refused = id === 'band' && drive.speed !== null;
+          const due = months(remedy.dueMonths);
+          return (
+            <li
+              key={id}
+              className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[minmax(0,1fr)_auto] sm:items-center"
+            >
+              <div>
+                <p>
+                  <strong className="first-letter:uppercase">{remedy.name}</strong>
+                  {chance && <>: chance it works {inHundred(chance.works)}</>}
+                  {refused && ': refused where speed matters'}
+                </p>
+                <p className="text-sm text-soft">{remedy.how}</p>
+                <p className="text-sm text-soft">
+                  May last {months(remedy.monthsMin)} to {months(remedy.monthsMax)}. {remedy.known}
+                </p>
+              </div>
+              <Button
+                disabled={!canWrite || refused || (id !== 'band' && !remedyTry(view, recommendation, id))}
+                onClick={() => commit(id)}
+                aria-label={`Log it as provisional: ${remedy.name}, due again in ${due}`}
+              >
+                Log as provisional, due in {due}
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

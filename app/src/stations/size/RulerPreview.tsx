@@ -1,0 +1,38 @@
+import { ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { formatLength, type LengthUnit, type SectionShape } from '@loose-pulley/core/units';
+import { figuresOf, USUAL_MOTOR_RPM } from '@loose-pulley/core/driveView';
+
+/** What a belt of the length under the finger would do, whether or not it can be bought. */
+export function RulerPreview({
+  situation,
+  shape,
+  thicknessMm,
+  lengthMm,
+  unit,
+}: {
+  readonly situation: Situation;
+  readonly shape: SectionShape;
+  readonly thicknessMm: number;
+  readonly lengthMm: number;
+  readonly unit: LengthUnit;
+}) {
+  const belt = { shape, thicknessMm, innerLengthMm: lengthMm };
+  const { judgement, figures } = figuresOf(situation, belt, situation.demands.speed?.motorRpm ?? USUAL_MOTOR_RPM);
+  if (!judgement) return null;
+  return (
+    <section aria-label="A length between the belts" className="mb-4 border-b border-ink pb-2">
+      <p className="text-sm text-soft">On the ruler, whether or not it is sold</p>
+      <p className="text-xl font-semibold">
+        {formatLength(lengthMm, unit)} {unit}: {ZONE_NAMES[judgement.zone]}
+      </p>
+      <dl className="text-[15px]">
+        {figures.map(({ name, value }) => (
+          <div key={name} className="flex justify-between gap-3 py-0.5">
+            <dt>{name}</dt>
+            <dd className="font-semibold whitespace-nowrap">{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,167 @@
+import { lazy, Suspense, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { beltLabel } from '@loose-pulley/core/units';
+import type { DriveView } from '@loose-pulley/core/driveView';
+import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { formatPercent } from '@loose-pulley/core/units';
+import { DriveDrawing } from '../../parts/draw/DriveDrawing';
+import { StretchRuler } from '../../parts/draw/StretchRuler';
+import { drawingFields } from '../../parts/measuring/DrawingFields';
+import { driveGeometry } from '../../parts/measuring/driveGeometry';
+import { useMovePulley } from '../../parts/measuring/useMovePulley';
+import { useBench, useUnit } from '../../state/store/store';
+import { Fold } from '../../parts/ui/Fold';
+import { StationFoot } from '../../parts/ticket/StationFoot';
+import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { Answer } from './Answer';
+import { Ranked } from './Ranked';
+import { Remedies } from './Remedies';
+import { RulesOfThumb } from './RulesOfThumb';
+import { Tries } from './Tries';
+import { useSizing } from './useSizing';
+
+// These lie folded away at first.
+const AssumptionsTable = lazy(async () => ({ default: (await import('./AssumptionsTable')).AssumptionsTable }));
+const SpeedPanel = lazy(async () => ({ default: (await import('./SpeedPanel')).SpeedPanel }));
+const RulerPreview = lazy(async () => ({ default: (await import('./RulerPreview')).RulerPreview }));
+const WhatIf = lazy(async () => ({ default: (await import('./WhatIf')).WhatIf }));
+
+const HEAD = 'border-b border-ink text-lg';
+
+/** The choosing station. Without a path it says what to measure, and where. */
+export function SizePage() {
+  const { ticket, canWrite } = useTicket();
+  const view = useDrive();
+  const { drive, facts, situation } = view;
+  const unit = useUnit();
+  const onMove = useMovePulley(drive, canWrite);
+  if (situation.ok) return <Sized view={view} situation={situation.value} />;
+  return (
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="bg-sheet px-5 py-3">
+        <h2 className="sr-only">Size</h2>
+        <DriveDrawing
+          drawn={driveGeometry(facts, drive, unit)}
+          unit={unit}
+          labels={drawingFields({ drive, facts, canWrite })}
+          onMove={onMove}
+        />
+        <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={undefined} />
+      </div>
+      <aside aria-label="Recommended belt" className="border-hair px-5 py-4 lg:border-l">
+        <h3 className="text-xl">Not enough to choose by yet</h3>
+        <p className={facts.driveProblem ? 'my-2 text-live' : 'my-2'}>{situation.problem}</p>
+        <p>
+          Type the sizes straight into the drawing, or{' '}
+          <Link
+            className="underline decoration-2 underline-offset-4"
+            to={`/t/${ticket.id}/measure?drive=${drive.name}`}
+          >
+            go to Measure
+          </Link>
+          .
+        </p>
+        <StationFoot station="size" />
+      </aside>
+    </div>
+  );
+}
+
+function Sized({ view, situation }: { readonly view: DriveView; readonly situation: Situation }) {
+  const { canWrite } = useTicket();
+  const { drive, facts } = view;
+  const unit = useUnit();
+  const onMove = useMovePulley(drive, canWrite);
+  const [search, setSearch] = useSearchParams();
+  const [freeMm, setFreeMm] = useState<number | null>(null);
+  const bench = useBench();
+  const own =
+    JSON.stringify(bench.priors) !== JSON.stringify(DEFAULT_PRIORS) ||
+    JSON.stringify(bench.requirements) !== JSON.stringify(DEFAULT_REQUIREMENTS);
+  const sizing = useSizing(view, situation, unit, search.get('belt'));
+  const { picked, recommendation } = sizing;
+  const { best, answer } = recommendation;
+  const onPick = (id: string | null): void =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        if (id === null || id === best?.catalogueBelt.id) after.delete('belt');
+        else after.set('belt', id);
+        return after;
+      },
+      { replace: true },
+    );
+  const words = picked
+    ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
+    : '';
+  return (
+    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+      <div className="bg-sheet px-5 pt-2 pb-4">
+        <h2 className="sr-only">Size</h2>
+        <DriveDrawing
+          drawn={driveGeometry(facts, drive, unit, picked?.judgement)}
+          unit={unit}
+          heightPx={312}
+          labels={drawingFields({ drive, facts, canWrite })}
+          onMove={onMove}
+        />
+        <div className="border-t border-hair pt-2">
+          <StretchRuler
+            rows={sizing.rows}
+            zones={sizing.zones}
+            stock={sizing.stock}
+            pathMm={situation.path.value}
+            picked={picked?.catalogueBelt}
+            pickedWords={words}
+            bestId={best?.catalogueBelt.id}
+            unit={unit}
+            onPick={(belt) => onPick(belt.id)}
+            freeMm={freeMm}
+            onFree={setFreeMm}
+          />
+        </div>
+      </div>
+      <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
+        <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation} />
+        {picked && (
+          <Fold title="What if: drag and see" className={HEAD}>
+            <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />
+          </Fold>
+        )}
+        <RulesOfThumb rulesOfThumb={sizing.rulesOfThumb} belts={answer?.belts} unit={unit} onPick={onPick} />
+        <Remedies recommendation={recommendation} view={view} canWrite={canWrite} />
+        <Ranked recommendation={recommendation} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
+        <Fold title="Where speed matters" className={HEAD} open={drive.speed !== null}>
+          <SpeedPanel
+            drive={drive}
+            situation={situation}
+            ranking={recommendation.ranking}
+            unit={unit}
+            canWrite={canWrite}
+          />
+        </Fold>
+        <Fold title={own ? 'Assumptions and limits, this bench’s own' : 'Assumptions and limits'} className={HEAD}>
+          <AssumptionsTable />
+        </Fold>
+      </div>
+      <aside
+        aria-label="Recommended belt"
+        className="border-hair px-5 py-4 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+      >
+        {picked && freeMm !== null && (
+          <Suspense fallback={null}>
+            <RulerPreview
+              situation={situation}
+              shape={picked.catalogueBelt.shape}
+              thicknessMm={picked.catalogueBelt.thicknessMm}
+              lengthMm={freeMm}
+              unit={unit}
+            />
+          </Suspense>
+        )}
+        <Answer sizing={sizing} view={view} situation={situation} unit={unit} canWrite={canWrite} onPick={onPick} />
+        <StationFoot station="size" />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,139 @@
+import { useState } from 'react';
+import { beltLabel } from '@loose-pulley/core/units';
+import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { sameWay, type DriveFacts } from '@loose-pulley/core/measuring';
+import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
+import { nanoid } from 'nanoid';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { Choice } from '../../parts/ui/Choice';
+import { SectionSign } from '../../parts/ui/SectionSign';
+import { TextLine } from '../../parts/ui/TextLine';
+import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/stations';
+
+interface Props {
+  readonly drive: DriveRecord;
+  readonly facts: DriveFacts;
+  readonly unit: LengthUnit;
+  readonly canWrite: boolean;
+  /** What a typed belt is judged against, once the path is known. */
+  readonly situation: Situation | undefined;
+}
+
+/** Every belt tried on this drive, with its verdict; and one of one's own, typed as section × size. */
+export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
+  const dispatch = useAppDispatch();
+  const [typed, setTyped] = useState('');
+  const understood = typed.trim() === '' ? undefined : parseBeltSize(typed);
+  const judged = understood?.ok && situation ? judge(situation, understood.value) : undefined;
+  const refusal = understood && !understood.ok ? understood.problem : judged && cannotGoOn(judged);
+  const addOwn = () => {
+    if (!understood?.ok || refusal) return;
+    const { shape, thicknessMm, innerLengthMm } = understood.value;
+    const done = dispatch(
+      recordEvent({
+        type: 'tryLogged',
+        driveId: drive.id,
+        try: {
+          id: nanoid(10),
+          shape,
+          thicknessMm,
+          widthMm: null,
+          innerLengthMm,
+          source: 'own stock',
+          label: '',
+          because: 'unknown',
+          verdict: 'untried',
+          note: '',
+        },
+      }),
+    );
+    if (done) setTyped('');
+  };
+  return (
+    <section aria-label="Belts tried" className="grid gap-3">
+      <h3 className="border-b border-ink pb-1 text-lg">Belts tried on drive {drive.name}</h3>
+      {drive.tries.length === 0 && (
+        <p className="text-soft">
+          None yet. Fit one, turn it by hand, then say how it ran: both what held and what did not are worth keeping.
+        </p>
+      )}
+      <ol className="grid">
+        {drive.tries.map((one, index) => {
+          const label = beltLabel(one, unit);
+          return (
+            <li key={one.id} className="grid gap-2 border-b border-hair py-3 md:grid-cols-[1fr_auto] md:items-end">
+              <div>
+                <p className="text-lg font-semibold">
+                  {index + 1}. <SectionSign shape={one.shape} /> {label.size}
+                </p>
+                <p className="text-sm text-soft">
+                  {label.words} · {one.source}
+                </p>
+                {sameWay(facts.results, one).map((way) => (
+                  <p key={way.label} className="text-sm">
+                    {way.label}, as the old one was: it should read {formatLength(way.newMm, unit)}; the old read{' '}
+                    {formatLength(way.oldMm, unit)}.
+                  </p>
+                ))}
+              </div>
+              <Choice
+                label={`Try ${index + 1} ran`}
+                value={one.verdict}
+                disabled={!canWrite}
+                options={VERDICTS.map((verdict) => [verdict, VERDICT_NAMES[verdict]] as const)}
+                onChoose={(verdict) =>
+                  dispatch(
+                    recordEvent({ type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict, note: one.note }),
+                  )
+                }
+              />
+              <div className="md:col-span-2">
+                <TextLine
+                  label="What it did, and why"
+                  value={one.note}
+                  maxLength={4000}
+                  disabled={!canWrite}
+                  onText={(note, gesture) =>
+                    dispatch(
+                      recordEvent(
+                        { type: 'tryJudged', driveId: drive.id, tryId: one.id, verdict: one.verdict, note },
+                        gesture,
+                      ),
+                    )
+                  }
+                />
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="grid gap-1">
+        <label htmlFor="own-belt" className="text-sm text-soft">
+          Another belt tried: section × size, such as 1.2x118 or ring 1.78x28.3
+        </label>
+        <div className="flex gap-2">
+          <input
+            id="own-belt"
+            value={typed}
+            disabled={!canWrite}
+            onChange={(event) => setTyped(event.target.value)}
+            className="field w-full max-w-72 text-lg"
+            autoComplete="off"
+          />
+          <Button disabled={!canWrite || !understood?.ok || refusal !== undefined} onClick={addOwn}>
+            Log it
+          </Button>
+        </div>
+        <p aria-live="polite" className={refusal ? 'text-sm text-live' : 'text-sm text-soft'}>
+          {understood?.ok && `Understood: ${understood.value.echo}. `}
+          {refusal}
+          {judged &&
+            !refusal &&
+            `Here it would be: ${ZONE_NAMES[judged.zone]}, stretch ${formatPercent(judged.strain)}.`}
+        </p>
+      </div>
+    </section>
+  );
+}

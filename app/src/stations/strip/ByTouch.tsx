@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { blankStep } from '@loose-pulley/core/strip';
+import { addPictures } from '../../parts/pictures/addPictures';
+import { useAppDispatch } from '../../state/store/store';
+import { Button } from '../../parts/ui/Button';
+import { useStripLine } from '../../parts/strip/useStripLine';
+
+const COUNTS = [1, 2, 3, 4, 6];
+/** Lines for a thumb: what is meant is said more closely in the step itself. */
+const THINGS = ['lid', 'front panel', 'plug', 'tray', 'belt', 'gear', 'label', '2 tabs'];
+
+/** Steps by touch, and a picture that is the step: words can come later. */
+export function ByTouch() {
+  const { doLine, addStep } = useStripLine();
+  const dispatch = useAppDispatch();
+  const [refused, setRefused] = useState('');
+  const picture = async (files: readonly File[]): Promise<void> => {
+    const added = await dispatch(
+      addPictures(
+        files.map((blob) => ({ name: blob.name, blob })),
+        'off it came',
+      ),
+    );
+    setRefused(added.refused.join(' '));
+    if (added.ids.length === 0) return;
+    addStep(blankStep('part', 'a picture', { what: 'what the picture shows' }), added.ids);
+  };
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center text-soft">By touch, or by a picture</summary>
+      <div className="flex flex-wrap gap-2">
+        {COUNTS.map((count) => (
+          <Button key={count} onClick={() => doLine(`${count} screws`)}>
+            {count} {count === 1 ? 'screw' : 'screws'}
+          </Button>
+        ))}
+        {THINGS.map((thing) => (
+          <Button key={thing} onClick={() => doLine(thing)}>
+            {thing}
+          </Button>
+        ))}
+        <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
+          A picture is the step
+          <input
+            type="file"
+            accept="image/*"
+            multiple
+            className="sr-only"
+            onChange={(event) => {
+              const files = [...(event.target.files ?? [])];
+              event.target.value = '';
+              void picture(files);
+            }}
+          />
+        </label>
+      </div>
+      {refused && (
+        <p role="alert" className="text-live">
+          {refused}
+        </p>
+      )}
+    </details>
+  );
+}

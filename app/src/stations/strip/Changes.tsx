@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import {
+  isOpen,
+  LIMIT_WORDS,
+  TEMPORARY_CHANGES,
+  TEMPORARY_CHANGE_KINDS,
+  type TemporaryChangeKind,
+} from '@loose-pulley/core/strip';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { useStripLine } from '../../parts/strip/useStripLine';
+import { CloseChange } from '../../parts/strip/CloseChange';
+
+/** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
+export function Changes() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { openLoop } = useStripLine();
+  const [own, setOwn] = useState('');
+  const open = ticket.strip.temporaryChanges.filter(isOpen);
+  const choose = (kind: TemporaryChangeKind): void => {
+    if (kind === 'own' && own.trim() === '') return;
+    if (openLoop(kind, kind === 'own' ? own.trim() : TEMPORARY_CHANGES[kind].name)) setOwn('');
+  };
+  return (
+    <section aria-labelledby="loops" className="grid gap-2">
+      <h3 id="loops" className="text-lg">
+        Changes
+      </h3>
+      {open.length === 0 && <p className="text-soft">None open.</p>}
+      <ul>
+        {open.map((change) => {
+          const first = open.find(({ id }) => id === change.afterChangeId);
+          const others = open.filter(({ id }) => id !== change.id);
+          const after = ticket.strip.steps.find(({ id }) => id === change.afterStepId);
+          return (
+            <li key={change.id} className="grid gap-1 border-b border-hair py-2">
+              <p>
+                <span aria-hidden className="text-live">
+                  ↺{' '}
+                </span>
+                <strong>{change.words}</strong>: {change.closes}
+                {after && `, after number ${after.number}`}
+                {first && `, after “${first.words}”`}, before {LIMIT_WORDS[change.before]}.
+              </p>
+              {TEMPORARY_CHANGES[change.kind].caution && (
+                <p className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</p>
+              )}
+              {others.length > 0 && (
+                <details open={first !== undefined}>
+                  <summary className="flex min-h-11 cursor-pointer items-center text-sm text-soft">
+                    Ends in an order
+                  </summary>
+                  <label className="grid gap-1 text-sm text-soft">
+                    Ends only after
+                    <select
+                      value={first?.id ?? ''}
+                      disabled={!canWrite}
+                      className="field w-full text-ink"
+                      onChange={(event) =>
+                        dispatch(
+                          recordEvent({
+                            type: 'temporaryChangePut',
+                            change: { ...change, afterChangeId: event.target.value || null },
+                          }),
+                        )
+                      }
+                    >
+                      <option value="">nothing else</option>
+                      {others.map(({ id, words }) => (
+                        <option key={id} value={id}>
+                          {words}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                </details>
+              )}
+              <CloseChange change={change} disabled={!canWrite} className="justify-self-start" />
+            </li>
+          );
+        })}
+      </ul>
+      {canWrite && (
+        <details>
+          <summary className="flex min-h-11 cursor-pointer items-center">Open a loop</summary>
+          <div className="grid gap-2">
+            {TEMPORARY_CHANGE_KINDS.filter((kind) => kind !== 'own').map((kind) => (
+              <Button key={kind} onClick={() => choose(kind)}>
+                {TEMPORARY_CHANGES[kind].name}
+              </Button>
+            ))}
+            <div className="flex gap-2">
+              <input
+                aria-label="A loop of your own"
+                placeholder="one’s own"
+                value={own}
+                maxLength={400}
+                onChange={(event) => setOwn(event.target.value)}
+                className="field min-w-0 grow"
+              />
+              <Button disabled={own.trim() === ''} onClick={() => choose('own')}>
+                Open it
+              </Button>
+            </div>
+          </div>
+        </details>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+
+/** Laying a machine aside in pieces: where it lies, what is awaited; and the tag that says so. */
+export function Parking() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { park } = ticket.strip;
+  const [lies, setLies] = useState(park?.lies ?? '');
+  const [awaited, setAwaited] = useState(park?.awaited ?? '');
+  const field = (label: string, value: string, set: (text: string) => void) => (
+    <label className="grid gap-1 text-sm text-soft">
+      {label}
+      <input
+        value={value}
+        maxLength={1000}
+        disabled={!canWrite || park !== null}
+        onChange={(event) => set(event.target.value)}
+        className="field text-lg text-ink"
+      />
+    </label>
+  );
+  return (
+    <section aria-labelledby="parking" className="grid gap-2">
+      <h3 id="parking" className="text-lg">
+        {park ? 'Parked' : 'Park it'}
+      </h3>
+      {field('Where its parts lie', lies, setLies)}
+      {field('What is awaited, from whom', awaited, setAwaited)}
+      {park ? (
+        <>
+          <Link
+            to={`/t/${ticket.id}/tag`}
+            className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"
+          >
+            Tag for the machine, to print
+          </Link>
+          <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'parked', park: null }))}>
+            Take it up again
+          </Button>
+        </>
+      ) : (
+        <Button
+          disabled={!canWrite || lies.trim() === ''}
+          onClick={() =>
+            dispatch(
+              recordEvent({
+                type: 'parked',
+                park: { since: new Date().toISOString(), lies: lies.trim(), awaited: awaited.trim() },
+              }),
+            )
+          }
+        >
+          Park it
+        </Button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+import { useCallback, useEffect, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { countsOf } from '@loose-pulley/core/strip';
+import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { StationFoot } from '../../parts/ticket/StationFoot';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { Caution } from '../../parts/ui/Caution';
+import { FoundParts } from '../../parts/strip/FoundParts';
+import { Guide } from './Guide';
+import { Changes } from './Changes';
+import { Parking } from './Parking';
+import { StackDrawing } from './StackDrawing';
+import { StepList } from '../../parts/strip/StepList';
+import { StripLine } from './StripLine';
+
+/** Taking it apart: one typed line a step, the stack that draws itself, and every loop that opens. */
+export function StripPage() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [before, setBefore] = useState<string | null>(null);
+  const { strip } = ticket;
+  const beforeStep = strip.steps.find(({ id }) => id === before);
+  const counts = countsOf(strip);
+  const go = useCallback((stepId: string): void => {
+    setChosen(stepId);
+    document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
+  }, []);
+  const [search] = useSearchParams();
+  const asked = search.get('step');
+  const labelled = asked === null ? undefined : strip.steps.find(({ number }) => String(number) === asked);
+  const labelledId = labelled?.id;
+  useEffect(() => {
+    if (!labelledId) return;
+    setChosen(labelledId);
+    document.getElementById(`step-${labelledId}`)?.scrollIntoView({ block: 'center' });
+  }, [labelledId]);
+  const empty = strip.steps.length === 0;
+  return (
+    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <h2 className="text-2xl">Strip</h2>
+          <p className="text-soft">
+            {strip.opening > 1 && `opening ${strip.opening} · `}
+            {counts.out} {counts.out === 1 ? 'screw' : 'screws'} out
+            {counts.shouldBe > counts.out &&
+              ` of ${counts.shouldBe}, ${counts.shouldBe - counts.out} missing on arrival`}{' '}
+            · {counts.plugsOff} {counts.plugsOff === 1 ? 'plug' : 'plugs'} off
+          </p>
+        </div>
+        {asked !== null && !labelled && (
+          <p role="alert" className="border-l-4 border-live pl-3">
+            There is no number {asked} on this strip. Its step was taken out, or the label is of another ticket.
+          </p>
+        )}
+        <PluggedCaution ticket={ticket} />
+        <Caution>
+          Unplug before opening; parts may stay charged. Laser light is dangerous with the lid off. Clips fly: a hand
+          round them, eyes away.
+        </Caution>
+        <StripLine before={beforeStep} onPlaced={() => setBefore(null)} />
+        {empty ? (
+          <Guide />
+        ) : (
+          <div className="grid grid-cols-1 gap-6 xl:grid-cols-[minmax(0,320px)_minmax(0,1fr)]">
+            <StackDrawing steps={strip.steps} onChoose={go} />
+            <StepList chosen={chosen} onChoose={setChosen} onBefore={setBefore} />
+          </div>
+        )}
+      </div>
+      <aside
+        aria-label="Changes and keeping"
+        className="grid content-start gap-6 border-hair px-5 py-5 max-lg:border-t lg:border-l"
+      >
+        <Changes />
+        <FoundParts />
+        {!empty && (
+          <section aria-label="Papers of the strip" className="grid gap-2">
+            <Link
+              to={`/t/${ticket.id}/labels`}
+              className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"
+            >
+              Labels for the bags, to print
+            </Link>
+            <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'openedAgain' }))}>
+              It is opened once more
+            </Button>
+          </section>
+        )}
+        {!empty && <Parking key={strip.park?.since ?? 'none'} />}
+        {!empty && <Guide />}
+        <StationFoot station="strip" note />
+      </aside>
+    </div>
+  );
+}

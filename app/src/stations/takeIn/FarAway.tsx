@@ -1,0 +1,174 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { questionsFor, type Question } from '@loose-pulley/core/remoteIntake';
+import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
+import { recordEvent } from '../../state/persistence/actions';
+import { addPictures } from '../../parts/pictures/addPictures';
+import { useAppDispatch } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { download, fileName } from '../../parts/ui/download';
+import { questionPage } from './questionPage';
+
+/** The bytes of a data address, without asking the network layer for them. */
+function bytesOf(dataUrl: string): Blob {
+  const text = atob(dataUrl.slice(dataUrl.indexOf(',') + 1));
+  return new Blob([Uint8Array.from(text, (sign) => sign.charCodeAt(0))], { type: 'image/jpeg' });
+}
+
+/** Questions and tests for an owner far away, as one page; and what comes back of it. */
+export function FarAway() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [own, setOwn] = useState('');
+  const [owns, setOwns] = useState<readonly Question[]>([]);
+  const [said, setSaid] = useState('');
+  const [problem, setProblem] = useState('');
+  const questions = [...questionsFor(ticket), ...owns];
+  const chosen = questions.filter(({ id }) => !left.has(id));
+
+  const send = (): void => {
+    const sheet = { id: nanoid(12), at: new Date().toISOString(), questions: chosen };
+    if (!dispatch(recordEvent({ type: 'questionsSent', sheet }))) return;
+    const name = `${fileName(`${ticket.number} ${ticket.machine}`)}-questions.html`;
+    download(name, questionPage(ticket, sheet), 'text/html');
+    setSaid(`${chosen.length} questions saved as ${name}. Send that file; the answers come back as a file too.`);
+  };
+  const take = async (file: File): Promise<void> => {
+    setProblem('');
+    setSaid('');
+    if (file.size > ANSWERS_MAX_BYTES) {
+      setProblem(`“${file.name}” is larger than 80 MB, too large for answers. Nothing was changed.`);
+      return;
+    }
+    const read = readAnswersFile(await file.text(), file.name, ticket);
+    if (!read.ok) {
+      setProblem(read.problem);
+      return;
+    }
+    const asked = ticket.questionSheets.find(({ id }) => id === read.value.sheetId)?.questions ?? [];
+    const refused: string[] = [];
+    const answers: Array<{ questionId: string; text: string; pictureIds: readonly string[] }> = [];
+    for (const { questionId, text, pictures } of read.value.answers) {
+      const question = asked.find(({ id }) => id === questionId)?.text ?? '';
+      const added = await dispatch(
+        addPictures(
+          pictures.map((one, index) => ({ name: `picture ${index + 1} of the answers`, blob: bytesOf(one) })),
+          `From the owner: ${question}`.slice(0, 400),
+        ),
+      );
+      refused.push(...added.refused);
+      answers.push({ questionId, text, pictureIds: added.ids });
+    }
+    dispatch(
+      recordEvent({
+        type: 'answersTaken',
+        answers: { sheetId: read.value.sheetId, at: new Date().toISOString(), answers },
+      }),
+    );
+    setProblem(refused.join(' '));
+    setSaid(`${answers.length} answers taken in.`);
+  };
+
+  return (
+    <details className="border-t border-hair pt-2" open={ticket.questionSheets.length > 0}>
+      <summary className="flex min-h-11 cursor-pointer items-center text-lg">The owner is far away</summary>
+      <div className="grid gap-3">
+        <p className="text-soft">
+          The first tests can be done by an owner alone, asked well. They go out as one page with fields for answers and
+          pictures.
+        </p>
+        <fieldset disabled={!canWrite} className="grid gap-1">
+          <legend className="sr-only">Questions and tests to ask</legend>
+          {questions.map(({ id, text }) => (
+            <label key={id} className="flex min-h-11 items-start gap-3 border-b border-hair py-2">
+              <input
+                type="checkbox"
+                checked={!left.has(id)}
+                className="mt-1 size-5 shrink-0 accent-ink"
+                onChange={() => {
+                  const next = new Set(left);
+                  if (!next.delete(id)) next.add(id);
+                  setLeft(next);
+                }}
+              />
+              <span>{text}</span>
+            </label>
+          ))}
+        </fieldset>
+        <div className="flex flex-wrap gap-2">
+          <input
+            aria-label="A question of your own"
+            placeholder="a question of your own"
+            value={own}
+            maxLength={1000}
+            disabled={!canWrite}
+            onChange={(event) => setOwn(event.target.value)}
+            className="field min-w-0 grow"
+          />
+          <Button
+            disabled={!canWrite || own.trim() === ''}
+            onClick={() => {
+              setOwns([...owns, { id: `own-${nanoid(8)}`, text: own.trim() }]);
+              setOwn('');
+            }}
+          >
+            Ask it too
+          </Button>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <Button look="strong" disabled={!canWrite || chosen.length === 0} onClick={send}>
+            Save {chosen.length} questions as a page
+          </Button>
+          {ticket.questionSheets.length > 0 && (
+            <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
+              Take the answers in
+              <input
+                type="file"
+                accept=".json"
+                className="sr-only"
+                disabled={!canWrite}
+                onChange={(event) => {
+                  const file = event.target.files?.[0];
+                  event.target.value = '';
+                  if (file) void take(file);
+                }}
+              />
+            </label>
+          )}
+        </div>
+        <p role="status" className="empty:hidden">
+          {said}
+        </p>
+        {problem && (
+          <p role="alert" className="border-l-4 border-live pl-3">
+            {problem}
+          </p>
+        )}
+        {ticket.ownerAnswers.map(({ sheetId, at, answers }) => (
+          <section key={sheetId} aria-label="The owner’s answers" className="grid gap-2 border-t border-ink pt-2">
+            <p className="text-sm text-soft">
+              Taken in <time dateTime={at}>{new Date(at).toLocaleString()}</time>
+            </p>
+            {answers.map((answer) => (
+              <p key={answer.questionId}>
+                <span className="text-soft">
+                  {ticket.questionSheets
+                    .find(({ id }) => id === sheetId)
+                    ?.questions.find(({ id }) => id === answer.questionId)?.text ?? ''}
+                </span>{' '}
+                <strong>{answer.text || 'no words'}</strong>
+                {answer.pictureIds.length > 0 &&
+                  ` (picture ${answer.pictureIds
+                    .map((id) => ticket.pictures.findIndex((picture) => picture.id === id) + 1)
+                    .filter((number) => number > 0)
+                    .join(', ')})`}
+              </p>
+            ))}
+          </section>
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,55 @@
+import { nanoid } from 'nanoid';
+import { carryOver, knownFrom } from '@loose-pulley/core/ticket';
+import { beltLabel } from '@loose-pulley/core/units';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch, useUnit } from '../../state/store/store';
+import { usePastTickets } from '../../parts/ticket/usePastTickets';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+
+/** What earlier tickets of this machine or mechanism know, to start from. */
+export function KnownBefore() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const past = usePastTickets();
+  const knowing = past.filter((one) => knownFrom(one).words.length > 0);
+  if (knowing.length === 0) return null;
+  return (
+    <section aria-labelledby="known-before" className="grid gap-2 border border-ink px-4 py-3">
+      <h3 id="known-before" className="text-lg">
+        Known from before
+      </h3>
+      {knowing.map((one) => {
+        const { words } = knownFrom(one);
+        const events = carryOver(one, ticket, () => nanoid(12));
+        const ran = one.drives.flatMap(({ name, tries }) =>
+          tries
+            .filter(({ verdict }) => verdict === 'right')
+            .slice(-1)
+            .map((belt) => `drive ${name} ran with ${beltLabel(belt, unit).sign} ${beltLabel(belt, unit).size}`),
+        );
+        return (
+          <div key={one.id} className="flex flex-wrap items-center justify-between gap-2 border-t border-hair pt-2">
+            <p>
+              <strong>{one.number}</strong> {one.machine}: {[...words, ...ran].join('; ')}.
+            </p>
+            {events.length > 0 && (
+              <Button
+                disabled={!canWrite}
+                onClick={() => events.forEach((event) => dispatch(recordEvent(event)))}
+                aria-label={`Carry over what ${one.number} knows`}
+              >
+                Carry it over
+              </Button>
+            )}
+          </div>
+        );
+      })}
+      <p className="text-sm text-soft">
+        Carried over: mechanism, what is normal, error codes, pulleys, shafts and tray figures. Belts stretch, so they
+        are measured anew.
+      </p>
+    </section>
+  );
+}

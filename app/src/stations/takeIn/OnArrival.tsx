@@ -1,0 +1,81 @@
+import { nanoid } from 'nanoid';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { TextArea, TextLine } from '../../parts/ui/TextLine';
+import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/stations';
+
+/** What happened before it failed, and what the machine shows of those who were in it before. */
+export function OnArrival() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const put = (evidence: Evidence, gesture?: string) =>
+    dispatch(recordEvent({ type: 'evidencePut', evidence }, gesture));
+  return (
+    <section aria-labelledby="on-arrival" className="grid gap-3">
+      <h3 id="on-arrival" className="border-b border-ink pb-1 text-lg">
+        How it arrived
+      </h3>
+      <TextArea
+        label="What happened before it failed"
+        rows={2}
+        value={ticket.story}
+        disabled={!canWrite}
+        onText={(text, gesture) => dispatch(recordEvent({ type: 'storyTold', story: text.slice(0, 4000) }, gesture))}
+      />
+      {ticket.evidence.map((one) => (
+        <div
+          key={one.id}
+          role="group"
+          aria-label={EVIDENCE_NAMES[one.kind]}
+          className="grid items-end gap-3 border-b border-hair pb-3 md:grid-cols-[auto_1fr_10rem_auto]"
+        >
+          <select
+            aria-label="Evidence"
+            value={one.kind}
+            disabled={!canWrite}
+            className="field"
+            onChange={(event) => put({ ...one, kind: event.target.value as EvidenceKind })}
+          >
+            {EVIDENCE_KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {EVIDENCE_NAMES[kind]}
+              </option>
+            ))}
+          </select>
+          <TextLine
+            label="Where, and what of it"
+            value={one.words}
+            maxLength={400}
+            disabled={!canWrite}
+            onText={(words, gesture) => put({ ...one, words }, `${gesture}-words`)}
+          />
+          <TextLine
+            label="How old it looks"
+            value={one.age}
+            maxLength={80}
+            disabled={!canWrite}
+            onText={(age, gesture) => put({ ...one, age }, `${gesture}-age`)}
+          />
+          <Button
+            look="quiet"
+            disabled={!canWrite}
+            onClick={() => dispatch(recordEvent({ type: 'evidenceRemoved', evidenceId: one.id }))}
+          >
+            Take it out
+          </Button>
+        </div>
+      ))}
+      {canWrite && (
+        <div role="group" aria-label="Evidence on arrival" className="flex flex-wrap gap-2">
+          {EVIDENCE_KINDS.map((kind) => (
+            <Button key={kind} onClick={() => put({ id: nanoid(10), kind, words: '', age: '' })}>
+              {EVIDENCE_NAMES[kind]}
+            </Button>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,30 @@
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/store';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Choice } from '../../parts/ui/Choice';
+import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/stations';
+
+/** After some minutes unplugged it is tried again, before it is opened: the cheapest cure there is. */
+export function TriedAgain() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { afterUnplugging } = ticket;
+  return (
+    <div className="grid gap-1">
+      <span className="text-sm text-soft">Then tried again, before it was opened</span>
+      <Choice
+        label="Tried again after unplugging"
+        value={afterUnplugging?.result ?? ''}
+        disabled={!canWrite}
+        options={AFTER_UNPLUGGING.map((result) => [result, AFTER_UNPLUGGING_NAMES[result]] as const)}
+        onChoose={(result) =>
+          result !== '' &&
+          dispatch(recordEvent({ type: 'triedAgain', afterUnplugging: { result, at: new Date().toISOString() } }))
+        }
+      />
+      {afterUnplugging?.result === 'works' && (
+        <p className="text-sm">Then it was latched electronics, perhaps: count some cycles before believing it.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import { CATALOGUE } from '../catalogue';
+import { REMEDIES, type RemedyId } from '../probability';
+import type { Try } from '../stations';
+import type { Recommendation } from './recommendation';
+import type { DriveView } from './view';
+
+/** A try before it has its id. */
+export type NewTry = Omit<Try, 'id'>;
+
+/**
+ * The belt that a remedy puts on the pulleys, as a try: the old one kept or warmed, the next size down stretched.
+ *
+ * @returns undefined for a band, which nobody can measure, and where the belt is not known yet
+ * @example remedyTry(view, recommendation, 'stretch')?.innerLengthMm // 108
+ */
+export function remedyTry(view: DriveView, { answer }: Recommendation, id: RemedyId): NewTry | undefined {
+  const { drive, facts } = view;
+  const shared = {
+    source: REMEDIES[id].name,
+    label: '',
+    because: drive.ownerWish === 'keep' ? ('ownersWish' as const) : ('unknown' as const),
+    verdict: 'untried' as const,
+    note: '',
+  };
+  if (id === 'band') return undefined;
+  if (id === 'stretch') {
+    const belt = CATALOGUE.find((one) => one.id === answer?.stretchedId);
+    return (
+      belt && {
+        ...shared,
+        shape: belt.shape,
+        thicknessMm: belt.thicknessMm,
+        widthMm: null,
+        innerLengthMm: belt.innerLengthMm,
+        source: `${belt.name}, ${REMEDIES[id].name}`,
+      }
+    );
+  }
+  return (
+    facts.oldBelt &&
+    facts.section && {
+      ...shared,
+      shape: drive.oldShape,
+      thicknessMm: facts.section.value,
+      widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
+      innerLengthMm: facts.oldBelt.value,
+    }
+  );
+}
+
+/**
+ * What is provisional with one thing more: what stands there already is kept.
+ *
+ * @example withProvisional('Roller worn.', 'A', 'warm') // 'Roller worn.\nDrive A: warm to shrink.'
+ */
+export function withProvisional(standing: string, driveName: string, id: RemedyId): string {
+  const line = `Drive ${driveName}: ${REMEDIES[id].name}.`;
+  const lines = standing.split('\n').filter((one) => one.trim() !== '');
+  return lines.includes(line) ? standing : [...lines, line].join('\n');
+}
