@@ -21,7 +21,7 @@ const rooms = {
   strip: ['schema', 'units'],
   stations: ['drive', 'loaders', 'measuring', 'proving', 'schema', 'strip', 'timers', 'units'],
   ticket: ['drive', 'loaders', 'measuring', 'proving', 'schema', 'sizing', 'stations', 'strip', 'units'],
-  machine: ['loaders', 'proving', 'stations', 'strip', 'ticket'],
+  machine: ['drive', 'proving', 'stations', 'strip', 'ticket'],
   driveView: [
     'catalogue',
     'drive',

@@ -2,6 +2,9 @@ import type { TemporaryChange, ChangeLimit } from './schema';
 
 export const isOpen = ({ closedAt }: Pick<TemporaryChange, 'closedAt'>): boolean => closedAt === null;
 
+/** The changes that are not reversed yet. */
+export const openChanges = (changes: readonly TemporaryChange[]): readonly TemporaryChange[] => changes.filter(isOpen);
+
 const REACH: Readonly<Record<ChangeLimit, readonly ChangeLimit[]>> = {
   power: ['power'],
   lid: ['power', 'lid'],

@@ -1,0 +1,1 @@
+export { machineView, type FailureCount, type FittedBelt, type MachineDrive, type MachineView } from './view';
