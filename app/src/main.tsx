@@ -9,10 +9,9 @@ import { fetchAhead, fetchIdly } from './shell/pages';
 import { Broken } from './shell/Broken';
 import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
 import { plantDemo } from './state/persistence/demo';
-import { startKeeper } from './state/persistence/keeper';
-import { keepSettings, loadSettings } from './state/persistence/settings';
+import { loadSettings } from './state/persistence/settings';
 import { askToPersist } from './state/persistence/storage';
-import { store } from './state/store/store';
+import { makeStore } from './state/store/store';
 
 if (nonce) setNonce(nonce);
 
@@ -20,6 +19,7 @@ if (nonce) setNonce(nonce);
 const SWEEP_AFTER_MS = 4000;
 
 async function start(): Promise<void> {
+  const { store } = makeStore();
   const path = window.location.pathname;
   const id = /^\/t\/([^/]+)/.exec(path)?.[1];
   const ticket = async (): Promise<void> => {
@@ -28,8 +28,6 @@ async function start(): Promise<void> {
   };
   // The ticket is read while its page is fetched.
   await Promise.all([fetchAhead(path), loadSettings(store.dispatch), ticket()]);
-  startKeeper(store);
-  keepSettings(store);
   store.dispatch(listenToTabs());
   const root = createRoot(document.getElementById('root') as HTMLElement);
   root.render(

@@ -9,17 +9,17 @@ import {
   LogPage,
   SheetPage,
   SlipPage,
-  StationPage,
   StrobePage,
   TagPage,
   TemplatePage,
-  TicketPage,
   TimelinePage,
   WhyPage,
 } from './pages';
 import { useDark } from '../parts/ui/useDark';
 import { Words } from '../parts/ui/Words';
 import { Foot } from './Foot';
+import { StationPage } from './ticket/StationPage';
+import { TicketPage } from './ticket/TicketPage';
 import { Head } from './Head';
 
 const Palette = lazy(() => import('./palette/Palette'));

@@ -4,7 +4,7 @@ import { LidLine, MainsLine } from '../parts/clock/MainsLine';
 import { ChangeStrip } from '../parts/clock/ChangeStrip';
 import { TimerStrip } from '../parts/clock/TimerStrip';
 import { redo, undo } from '../state/persistence/actions';
-import { useAppDispatch, useAppSelector, useUnit } from '../state/store/store';
+import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 import { useDescribe } from './useDescribe';
 

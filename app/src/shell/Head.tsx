@@ -1,6 +1,6 @@
 import { NavLink, useLocation } from 'react-router';
 import { themeChosen, unitChosen } from '../state/store/settings';
-import { useAppDispatch, useAppSelector, useUnit } from '../state/store/store';
+import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { useDark } from '../parts/ui/useDark';
 import { Button } from '../parts/ui/Button';
 import { Choice } from '../parts/ui/Choice';

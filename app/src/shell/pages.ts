@@ -1,7 +1,7 @@
 import { isStation, STATION_PAGES } from './ticket/stationPages';
 import { page, type Page } from '../parts/ui/page';
 
-/** The pages, each in a file of its own. */
+/** The pages, each in a file of its own. The frame of a ticket is not among them: every ticket needs it first. */
 export const BenchPage = page(async () => (await import('../pages/bench/BenchPage')).BenchPage);
 export const LogPage = page(async () => (await import('../pages/log/LogPage')).LogPage);
 export const KnowledgePage = page(async () => (await import('../pages/knowledge/KnowledgePage')).KnowledgePage);
@@ -9,8 +9,6 @@ export const StrobePage = page(async () => (await import('../pages/print/StrobeP
 export const TemplatePage = page(async () => (await import('../pages/print/TemplatePage')).TemplatePage);
 export const SlipPage = page(async () => (await import('../pages/print/SlipPage')).SlipPage);
 export const WhyPage = page(async () => (await import('../pages/why/WhyPage')).WhyPage);
-export const TicketPage = page(async () => (await import('./ticket/TicketPage')).TicketPage);
-export const StationPage = page(async () => (await import('./ticket/StationPage')).StationPage);
 export const TimelinePage = page(async () => (await import('../pages/timeline/TimelinePage')).TimelinePage);
 export const LetterPage = page(async () => (await import('../pages/print/LetterPage')).LetterPage);
 export const LabelsPage = page(async () => (await import('../pages/print/LabelsPage')).LabelsPage);
@@ -21,15 +19,7 @@ export const SheetPage = page(async () => (await import('../pages/print/SheetPag
 export function fetchIdly(): void {
   const LATER_MS = 2500;
   setTimeout(() => {
-    const pages = [
-      BenchPage,
-      TicketPage,
-      StationPage,
-      STATION_PAGES.measure,
-      STATION_PAGES.size,
-      STATION_PAGES.takeIn,
-      STATION_PAGES.handBack,
-    ];
+    const pages = [BenchPage, STATION_PAGES.measure, STATION_PAGES.size, STATION_PAGES.takeIn, STATION_PAGES.handBack];
     void Promise.all(pages.map((one) => one.fetch())).catch(() => undefined);
   }, LATER_MS);
 }
@@ -51,7 +41,10 @@ const OTHER_PAGES: Readonly<Record<string, Page>> = { log: LogPage, knowledge: K
 export async function fetchAhead(path: string): Promise<void> {
   const [, place, , station] = path.split('/');
   const wanted =
-    place === 't' ? [TicketPage, TICKET_PAGES[station ?? ''] ?? StationPage] : [OTHER_PAGES[place ?? ''] ?? BenchPage];
-  if (place === 't' && isStation(station)) wanted.push(STATION_PAGES[station]);
-  await Promise.all(wanted.map((one) => one.fetch())).catch(() => undefined);
+    place !== 't'
+      ? (OTHER_PAGES[place ?? ''] ?? BenchPage)
+      : isStation(station)
+        ? STATION_PAGES[station]
+        : TICKET_PAGES[station ?? ''];
+  await wanted?.fetch().catch(() => undefined);
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { describeEvent as describe } from '../state/describe';
+import type { describeEvent as describe } from '../state/history';
 
 type Describe = typeof describe;
 
@@ -12,7 +12,7 @@ export function useDescribe(): Describe | null {
   useEffect(() => {
     const timer = setTimeout(
       () =>
-        void import('../state/describe')
+        void import('../state/history')
           .then(({ describeEvent }) => setDescribe(() => describeEvent))
           .catch(() => undefined),
       LATER_MS,

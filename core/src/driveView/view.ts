@@ -1,7 +1,7 @@
 import { DRIVEN_OF, type Driven, type Loader } from '../loaders';
 import type { Requirements } from '../evaluation';
 import type { DriveFacts } from '../measuring';
-import { judge, oldBeltFinding, situationOf, type Judgement, type Priors, type Situation } from '../sizing';
+import { oldBeltFinding, situationOf, type Priors, type Situation } from '../sizing';
 import type { DriveRecord, Try } from '../stations';
 import { factsOf } from '../ticket';
 import type { Result } from '../units';
@@ -10,12 +10,6 @@ import type { Result } from '../units';
 export interface Bench {
   readonly priors: Priors;
   readonly requirements: Requirements;
-}
-
-/** A belt that was fitted, and how it does here at the best estimate, where that can be said. */
-export interface FittedTry {
-  readonly tried: Try;
-  readonly judgement: Judgement | undefined;
 }
 
 /**
@@ -31,31 +25,21 @@ export interface DriveView {
   readonly situation: Result<Situation>;
   /** The old belt beside its path. */
   readonly finding: ReturnType<typeof oldBeltFinding>;
-  /** The old belt, judged as the belt it is. */
-  readonly old: Judgement | undefined;
   /** The belt that is in it: the last judged right, else the last that was tried. */
-  readonly fitted: FittedTry | undefined;
+  readonly fitted: Try | undefined;
 }
-
-const belt = ({ widthMm, ...tried }: Try) => ({ ...tried, widthMm: widthMm ?? undefined });
 
 function viewOf(loader: Loader, drive: DriveRecord, { priors, requirements }: Bench): DriveView {
   const driven = DRIVEN_OF[loader];
   const facts = factsOf(drive);
   const situation = situationOf(facts, { ...drive, driven, priors, requirements });
-  const known = situation.ok ? situation.value : undefined;
-  const last = drive.tries.findLast(({ verdict }) => verdict === 'right') ?? drive.tries[drive.tries.length - 1];
   return {
     drive,
     driven,
     facts,
     situation,
     finding: oldBeltFinding(facts),
-    old:
-      known?.oldSection && facts.oldBelt
-        ? judge(known, { ...known.oldSection, innerLengthMm: facts.oldBelt.value })
-        : undefined,
-    fitted: last && { tried: last, judgement: known && judge(known, belt(last)) },
+    fitted: drive.tries.findLast(({ verdict }) => verdict === 'right') ?? drive.tries[drive.tries.length - 1],
   };
 }
 

@@ -7,7 +7,7 @@ import { arbitraryFields } from '../../fixtures/arbitrary';
 import { everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
 import { METHODS } from '../measuring';
 import {
-  append,
+  appendAny,
   openRecord,
   picturesNamed,
   ticketEvents,
@@ -125,7 +125,7 @@ describe('whatever the app can write, its own import reads back', () => {
           'driveId' in body && i % 2 === 0 ? { ...body, driveId: 'drive-a' } : body,
         );
         const written = stamp([opening, ...aimed]).reduce<TicketRecord | undefined>((record, event) => {
-          const next = record ? append(record, event) : openRecord(event);
+          const next = record ? appendAny(record, event) : openRecord(event);
           if (next.ok && record) seen.add(event.type);
           return next.ok ? next.value : record;
         }, undefined);

@@ -103,41 +103,56 @@ export type ShapeValue<S> = Flat<
   }
 >;
 
+/* Each is marked free of side effects, so that a description which a page does not use is not fetched for it. */
+
 /** Text, bounded so that a runaway file cannot fill the store. Empty is allowed, missing is not. */
+/* @__NO_SIDE_EFFECTS__ */
 export const text = (max: number, min = 0): TextField => ({ kind: 'text', min, max });
+/* @__NO_SIDE_EFFECTS__ */
 export const id = (): TextField => text(64, 1);
+/* @__NO_SIDE_EFFECTS__ */
 export const number = (min: number, max: number, first?: number): NumberField => ({
   kind: 'number',
   min,
   max,
   ...(first !== undefined && { first }),
 });
+/* @__NO_SIDE_EFFECTS__ */
 export const flag = (first = false): FlagField => ({ kind: 'flag', first });
+/* @__NO_SIDE_EFFECTS__ */
 export const one = <V extends string>(values: readonly V[]): OneField<V> => ({ kind: 'one', values });
+/* @__NO_SIDE_EFFECTS__ */
 export const list = <I extends AnyField>(item: I, max: number, min = 0): ListField<I> => ({
   kind: 'list',
   item,
   min,
   max,
 });
+/* @__NO_SIDE_EFFECTS__ */
 export const shape = <F extends Fields>(fields: F): ShapeField<F> => ({ kind: 'shape', fields });
+/* @__NO_SIDE_EFFECTS__ */
 export const nullable = <I extends AnyField>(of: I): NullableField<I> => ({ kind: 'nullable', of });
+/* @__NO_SIDE_EFFECTS__ */
 export const dictionary = <I extends AnyField>(of: I): DictionaryField<I> => ({ kind: 'dictionary', of });
+/* @__NO_SIDE_EFFECTS__ */
 export const optional = <I extends AnyField>(of: I): OptionalField<I> => ({ kind: 'optional', of });
 
 /** A moment in UTC. */
+/* @__NO_SIDE_EFFECTS__ */
 export const time = (): PatternField => ({
   kind: 'pattern',
   pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z$',
   means: 'a time such as 2026-01-31T09:00:00Z',
 });
 /** A day, or nothing. */
+/* @__NO_SIDE_EFFECTS__ */
 export const day = (): PatternField => ({
   kind: 'pattern',
   pattern: '^(\\d{4}-\\d\\d-\\d\\d)?$',
   means: 'a day such as 2026-01-31, or nothing',
 });
 /** The SHA-256 of a picture's content, in hex. */
+/* @__NO_SIDE_EFFECTS__ */
 export const pictureId = (): PatternField => ({
   kind: 'pattern',
   pattern: '^[0-9a-f]{64}$',
@@ -145,6 +160,7 @@ export const pictureId = (): PatternField => ({
 });
 
 /** The same fields, each of which may be missing: what a change carries. */
+/* @__NO_SIDE_EFFECTS__ */
 export const some = <F extends Fields>(fields: F): ShapeField<{ [K in keyof F]: OptionalField<F[K]> }> =>
   shape(
     Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, optional(field)])),

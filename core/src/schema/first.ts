@@ -36,5 +36,6 @@ function firstShape({ fields }: ShapeField): Record<string, unknown> {
  *
  * @example firstValue(shape({ name: text(40), mains: nullable(mains) })) // { name: '', mains: null }
  */
+/* @__NO_SIDE_EFFECTS__ */
 export const firstValue = <F extends ShapeField<unknown>>(field: F): ValueOf<F> =>
   firstShape(field as ShapeField) as ValueOf<F>;

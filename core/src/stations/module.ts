@@ -1,4 +1,4 @@
-import { shape, type Fields, type ShapeField, type ShapeValue } from '../schema';
+import type { Fields, ShapeValue } from '../schema';
 import { ok, type LengthUnit, type Result } from '../units';
 
 /** The nine stations in working order. */
@@ -77,5 +77,3 @@ export const namedFields = (names: Readonly<Record<string, string>>, of: object)
   Object.keys(of)
     .map((key) => names[key] ?? key)
     .join(', ');
-
-export const stateShape = <F extends Fields>(fields: F): ShapeField<F> => shape(fields);

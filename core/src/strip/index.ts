@@ -15,7 +15,8 @@ export {
 export { addOrder } from './order';
 export { orderBack, rebuildOf, type RebuildItem } from './rebuild';
 export { openRemoval } from './removals';
-export { applyStrip, EMPTY_STRIP } from './strip';
+export { applyStrip } from './strip';
+export { EMPTY_STRIP } from './empty';
 export { bookedIn, goneBack, mirrored, newStep, offAgain } from './steps';
 export { GUIDES, type GuideLine } from './guides';
 export { factsOf, FACT_NAMES, FACTS_OF, KIND_NAMES, pinOneSide, type Facts } from './facts';

@@ -1,11 +1,8 @@
-import { firstValue } from '../schema';
 import { ok, refuse, type Result } from '../units';
 import { openRemoval } from './removals';
 import { isOpen } from './temporaryChanges';
 import { addOrder } from './order';
-import { strip, type Step, type Strip, type StripEventBody, type TemporaryChange } from './schema';
-
-export const EMPTY_STRIP: Strip = firstValue(strip);
+import type { Step, Strip, StripEventBody, TemporaryChange } from './schema';
 
 function upsert<T extends { readonly id: string }>(list: readonly T[], item: T): readonly T[] {
   return list.some(({ id }) => id === item.id) ? list.map((old) => (old.id === item.id ? item : old)) : [...list, item];

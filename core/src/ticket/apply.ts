@@ -1,10 +1,8 @@
-import { firstValue } from '../schema';
 import {
   deskReducers,
   findReducers,
   handBackReducers,
   measureReducers,
-  newDrive,
   proveReducers,
   rebuildReducers,
   sizeReducers,
@@ -13,7 +11,7 @@ import {
   type Reducers,
 } from '../stations';
 import { ok, refuse, type Result } from '../units';
-import { ticketShape, type stationEvents, type StationEventBody, type Ticket, type TicketEvent } from './schema';
+import type { stationEvents, StationEventBody, Ticket, TicketEvent } from './schema';
 
 /** What each event makes of a ticket. An event without its case does not compile. */
 const REDUCERS: Reducers<Ticket, typeof stationEvents> = {
@@ -30,24 +28,12 @@ const REDUCERS: Reducers<Ticket, typeof stationEvents> = {
 type AnyReducer = (ticket: Ticket, event: StationEventBody) => Result<Partial<Ticket>>;
 
 /**
- * The ticket after one event. Pure; the same events always give the same ticket.
+ * The ticket after one event at a station. Pure; the same events always give the same ticket.
  *
- * @param ticket undefined before the first event, which must be `ticketOpened`
  * @returns the new ticket, or a sentence where the event speaks of something that is not there
  */
-export function applyEvent(ticket: Ticket | undefined, event: TicketEvent): Result<Ticket> {
-  if (event.type === 'ticketOpened') {
-    if (ticket) return refuse('A ticket is opened once, by its first event.');
-    return ok({
-      ...firstValue(ticketShape),
-      id: event.ticketId,
-      ...event.details,
-      complaints: event.complaint ? [event.complaint] : [],
-      openedAt: event.at,
-      drives: [newDrive(event.driveId, 'A')],
-    });
-  }
-  if (!ticket) return refuse('The first event of a ticket must open it.');
+export function applyEvent(ticket: Ticket, event: TicketEvent): Result<Ticket> {
+  if (event.type === 'ticketOpened') return refuse('A ticket is opened once, by its first event.');
   if (event.type === 'undone' || event.type === 'redone') {
     return refuse('Undoing replays the events; it is not applied by itself.');
   }

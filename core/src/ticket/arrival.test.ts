@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { opening, reading, recordOf } from '../../fixtures/sample';
-import { append, carryOver, knownFrom, openRecord, recheckTargets, type EventBody, type Ticket } from '.';
+import { appendAny, carryOver, knownFrom, openRecord, recheckTargets, type EventBody, type Ticket } from '.';
 
 const mechanism = (driveId: string, name: string): EventBody => ({
   type: 'driveChanged',
@@ -18,12 +18,12 @@ const carried = (list: readonly EventBody[]): Ticket => {
   if (!opened.ok) throw new Error(opened.problem);
   let count = 0;
   const first = list.reduce((record, one, index) => {
-    const next = append(record, { ...one, id: `x${index}`, at: '2026-02-01T09:00:00Z' });
+    const next = appendAny(record, { ...one, id: `x${index}`, at: '2026-02-01T09:00:00Z' });
     if (!next.ok) throw new Error(next.problem);
     return next.value;
   }, opened.value);
   return carryOver(past, first.ticket, () => `n${(count += 1)}`).reduce((record, one, index) => {
-    const next = append(record, { ...one, id: `y${index}`, at: '2026-02-01T09:01:00Z' });
+    const next = appendAny(record, { ...one, id: `y${index}`, at: '2026-02-01T09:01:00Z' });
     if (!next.ok) throw new Error(next.problem);
     return next.value;
   }, first).ticket;

@@ -1,11 +1,9 @@
+export { EVENTS_MAX, TICKET_FORMAT, TICKET_VERSION } from './format';
 export {
   eventShape,
-  EVENTS_MAX,
   recordHead,
   ticketEvents,
   ticketShape,
-  TICKET_FORMAT,
-  TICKET_VERSION,
   type EventBody,
   type EventType,
   type Ticket,
@@ -13,7 +11,9 @@ export {
   type TicketRecord,
 } from './schema';
 export { applyEvent } from './apply';
-export { append, openRecord, redoTarget, replay, timeline, undoTarget } from './record';
+export { append } from './append';
+export { appendAny, openRecord, replay } from './history';
+export { redoTarget, timeline, undoTarget } from './undo';
 export { headline } from './headline';
 export { describeEvent, eventPlace } from './describe';
 export {

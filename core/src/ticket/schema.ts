@@ -22,6 +22,8 @@ import {
   type Stamp,
 } from '../stations';
 
+import { TICKET_FORMAT, TICKET_VERSION } from './format';
+
 /* A ticket is what its stations keep of it; what can happen to it is what can happen there. */
 
 export const ticketShape = shape({
@@ -68,10 +70,6 @@ export const stamp = { id: id(), at: time(), gesture: optional(text(64)) };
 
 /** An event of one type, whole. */
 export const eventShape = (type: EventType) => shape({ ...stamp, type: one([type]), ...ticketEvents[type] });
-
-export const TICKET_FORMAT = 'loose-pulley/ticket';
-export const TICKET_VERSION = 4;
-export const EVENTS_MAX = 100_000;
 
 /** What is kept of a ticket: its events, and the ticket they give. */
 export interface TicketRecord {

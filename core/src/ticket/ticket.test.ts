@@ -2,8 +2,8 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { cycle, everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
 import {
-  append,
-  applyEvent,
+  appendAny,
+  openRecord,
   describeEvent,
   eventPlace,
   redoTarget,
@@ -16,7 +16,7 @@ import {
 } from '.';
 
 const then = (record: TicketRecord, body: EventBody, id: string, gesture?: string): TicketRecord => {
-  const next = append(record, { ...body, id, at: '2026-02-01T10:00:00Z', ...(gesture && { gesture }) });
+  const next = appendAny(record, { ...body, id, at: '2026-02-01T10:00:00Z', ...(gesture && { gesture }) });
   if (!next.ok) throw new Error(next.problem);
   return next.value;
 };
@@ -94,8 +94,9 @@ test('events that speak of what is not there are refused, and change nothing', (
     { type: 'driveRemoved', driveId: 'drive-a' },
     opening,
   ];
-  for (const body of refusals) expect(append(record, { ...body, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
-  expect(first && applyEvent(undefined, { ...first, type: 'ticketClosed' } as never).ok).toBe(false);
+  for (const body of refusals)
+    expect(appendAny(record, { ...body, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
+  expect(first && openRecord({ ...first, type: 'ticketClosed' } as never).ok).toBe(false);
   expect(replay([]).ok).toBe(false);
 });
 
@@ -130,14 +131,14 @@ test('a second clean run is refused until something was done, and says so', () =
     opening,
     { type: 'cleanRunBegun', cleanRun: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } },
   ]);
-  const again = append(record, {
+  const again = appendAny(record, {
     type: 'cleanRunBegun',
     cleanRun: { id: 'p2', startedAt: '2026-01-12T10:20:00Z' },
     id: 'x',
     at: '2026-01-12T10:20:00Z',
   });
   expect(!again.ok && again.problem).toContain('record the treatment first');
-  const stray = append(record, {
+  const stray = appendAny(record, {
     type: 'cycleLogged',
     cycle: cycle('c', 'good', 'never'),
     id: 'y',

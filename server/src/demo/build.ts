@@ -1,5 +1,5 @@
 import type { Reading } from '@loose-pulley/core/measuring';
-import { append, openRecord, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
+import { appendAny, openRecord, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
 import { newComplaint, type Details } from '@loose-pulley/core/stations';
 
 /** A reading of the demo: what, how, how much, with its tools. */
@@ -67,7 +67,7 @@ export function buildTicket({ openedAt, details, bodies, paceMinutes = 7 }: Demo
   const opened = openRecord(first);
   if (!opened.ok) throw new Error(`Demo ticket ${number}: ${opened.problem}`);
   return rest.reduce((record, event) => {
-    const next = append(record, event);
+    const next = appendAny(record, event);
     if (!next.ok) throw new Error(`Demo ticket ${number}: ${next.problem}`);
     return next.value;
   }, opened.value);

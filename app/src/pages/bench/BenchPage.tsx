@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { today } from '../../parts/clock/useNow';
-import { selectSummaries, useAppSelector } from '../../state/store/store';
+import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
 import { TicketRow } from '../../parts/ticket/TicketRow';

@@ -6,7 +6,7 @@ import { type EventBody } from '@loose-pulley/core/ticket';
 import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
 import { joinWalk } from '../../parts/keys/walk';
 import { newTicket } from '../../state/persistence/actions';
-import { useAppDispatch, useUnit } from '../../state/store/store';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';

@@ -10,7 +10,7 @@ import { savePicture, whilePicturesStay } from '../../state/persistence/pictures
 import { loadTicket, saveAll } from '../../state/persistence/tickets';
 import { leaveTicket } from '../../state/persistence/actions';
 import { summariesChanged } from '../../state/store/bench';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { withExchange } from '../../workers/exchange';

@@ -8,7 +8,7 @@ import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { loadPictures } from '../../state/persistence/pictures';
 import { picturesNamed } from '@loose-pulley/core/ticket';
 import { loadAllTickets } from '../../state/persistence/tickets';
-import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/store';
+import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';

@@ -1,6 +1,6 @@
 import { letter } from '@loose-pulley/core/handback';
 import { writeTicketName } from '../../parts/ticket/names';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';

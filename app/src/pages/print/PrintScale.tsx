@@ -1,5 +1,5 @@
 import { printScaleSet } from '../../state/store/settings';
-import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 

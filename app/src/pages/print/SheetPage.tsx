@@ -1,11 +1,11 @@
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/measuring';
-import { chanceOf, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
+import { chanceOf, judgedFitted, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
 import { inHundred } from '@loose-pulley/core/probability';
 import { reasons, ZONE_NAMES } from '@loose-pulley/core/sizing';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { useRecommendations } from '../../parts/ticket/useRecommendation';
 import { useDrives, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
@@ -203,7 +203,7 @@ function DriveOnPaper({
   const { drive, facts, situation, finding, fitted } = view;
   const ready = recommendation.status === 'settled';
   if (drive.readings.length === 0 && drive.tries.length === 0) return null;
-  const judgement = fitted?.judgement;
+  const judgement = judgedFitted(view);
   const { best } = recommendation;
   const chance = chanceOf(recommendation, best?.catalogueBelt);
   const write = (mm: number) => formatLength(mm, unit);
@@ -280,7 +280,7 @@ function DriveOnPaper({
           . {reasons(judgement, situation.value).slice(-1)[0]}
         </p>
       )}
-      {situation.ok && fitted?.tried.verdict !== 'right' && (
+      {situation.ok && fitted?.verdict !== 'right' && (
         <p className="pt-1" data-recommended={ready ? (best?.catalogueBelt.id ?? 'none') : undefined}>
           {!ready && 'Recommended belt: one moment…'}
           {ready && best && chance && (

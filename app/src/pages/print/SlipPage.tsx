@@ -5,7 +5,7 @@ import type { DriveView } from '@loose-pulley/core/driveView';
 import { inHundred, willDo } from '@loose-pulley/core/probability';
 import type { Situation } from '@loose-pulley/core/sizing';
 import { beltLabel, formatLength } from '@loose-pulley/core/units';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

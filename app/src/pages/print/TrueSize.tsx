@@ -1,5 +1,5 @@
 import { draftBar, extentOf, tiles, type Drafting, type Figure } from '@loose-pulley/core/drafting';
-import { useAppSelector } from '../../state/store/store';
+import { useAppSelector } from '../../state/store/hooks';
 import { BAR_MM } from './PrintScale';
 
 /** What an A4 and a Letter sheet both print, with room for a line of words, mm. */

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/core/population';
-import { useBench } from '../../state/store/store';
+import { useBench } from '../../state/store/hooks';
 import { Choice } from '../../parts/ui/Choice';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { useTitle } from '../../parts/ui/title';

@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { isOpen } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
-import { useAppSelector } from '../../state/store/store';
+import { useAppSelector } from '../../state/store/hooks';
 
 const ChangeQuestion = lazy(() => import('../strip/ChangeQuestion'));
 

@@ -1,7 +1,7 @@
 import { type Ticket } from '@loose-pulley/core/ticket';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/core/stations';
 
 const NOT_SAID = 'unknown';

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { timerState, timerWords } from '@loose-pulley/core/timers';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { ring } from './ring';
 import { useNow } from './useNow';

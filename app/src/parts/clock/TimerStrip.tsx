@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo } from 'react';
-import { selectSummaries, useAppSelector } from '../../state/store/store';
+import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import type { Waiting } from './waiting';
 
 const Ticking = lazy(() => import('./Ticking'));

@@ -12,7 +12,7 @@ import {
   type TestDisc,
 } from '@loose-pulley/core/proving';
 import { usePageKey } from '../keys/useKeys';
-import { useAppSelector } from '../../state/store/store';
+import { useAppSelector } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useId, useState } from 'react';
 import { timedPairs, timedTestsFor, timesWords, type Timing } from '@loose-pulley/core/proving';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';

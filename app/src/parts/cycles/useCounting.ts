@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
 import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { sound } from './tones';
 import type { Loader } from '@loose-pulley/core/loaders';
 

@@ -3,13 +3,16 @@ import { useNavigate } from 'react-router';
 import { redo, undo } from '../../state/persistence/actions';
 import type { KeyAction } from '../../state/store/settings';
 import { saidAloud } from '../../state/store/openTicket';
-import { store, useAppDispatch } from '../../state/store/store';
+import { useAppDispatch, useNowState } from '../../state/store/hooks';
 import { BURST_GAP_MS, BurstListener } from './burst';
 import { takeBurst } from './walk';
 import { STATIONS } from '@loose-pulley/core/stations';
 
+/** Whether letters belong to what has the focus: a choice and a slider are walked by arrows and take none. */
 const isField = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
+  target instanceof HTMLElement &&
+  (target.matches('input:not([type=radio], [type=checkbox], [type=range]), textarea, select') ||
+    target.isContentEditable);
 
 /** Pages say what F and K do while they are shown. */
 const pageActions = new Map<KeyAction, () => void>();
@@ -34,6 +37,7 @@ export function usePageKey(action: KeyAction, run: (() => void) | undefined): vo
 export function useKeys(open: { jump(): void; help(): void }): void {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
+  const nowState = useNowState();
   const latest = useRef(open);
   useEffect(() => {
     latest.current = open;
@@ -43,7 +47,7 @@ export function useKeys(open: { jump(): void; help(): void }): void {
     let timer: ReturnType<typeof setTimeout> | undefined;
 
     const act = (key: string): void => {
-      const { settings } = store.getState();
+      const { settings } = nowState();
       if (!settings.singleKeys) return;
       const action = (Object.keys(settings.keys) as KeyAction[]).find((name) => settings.keys[name] === key);
       if (action === 'jump') latest.current.jump();
@@ -64,7 +68,7 @@ export function useKeys(open: { jump(): void; help(): void }): void {
 
     const onKey = (event: KeyboardEvent): void => {
       if (event.defaultPrevented) return;
-      const { ticket } = store.getState().openTicket;
+      const { ticket } = nowState().openTicket;
       if (event.altKey && /^Digit[1-9]$/.test(event.code) && ticket.status === 'open') {
         event.preventDefault();
         void navigate(`/t/${ticket.id}/${STATIONS[Number(event.code.slice(5)) - 1]}`);
@@ -97,5 +101,5 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       removeEventListener('keydown', onKey);
       clearTimeout(timer);
     };
-  }, [dispatch, navigate]);
+  }, [dispatch, navigate, nowState]);
 }

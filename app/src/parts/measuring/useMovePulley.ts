@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import type { DriveRecord } from '@loose-pulley/core/stations';
 
 const MAX_MM = 1000;

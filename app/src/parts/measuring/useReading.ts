@@ -21,7 +21,7 @@ import { figure } from '@loose-pulley/core/measuring';
 import { recordEvent } from '../../state/persistence/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../../state/store/openTicket';
-import { store, useAppDispatch, useAppSelector, useUnit } from '../../state/store/store';
+import { useAppDispatch, useAppSelector, useNowState, useUnit } from '../../state/store/hooks';
 import type { DriveRecord } from '@loose-pulley/core/stations';
 
 const NO_AUX: Aux = {};
@@ -68,6 +68,7 @@ export function useReading(
   direct = false,
 ): ReadingControl {
   const dispatch = useAppDispatch();
+  const nowState = useNowState();
   const unit = useUnit();
   const field = `${drive.id}/${measurand}/${slot}${direct ? '/drawn' : ''}`;
   const draft = useAppSelector(({ openTicket }) => openTicket.drafts[field]);
@@ -96,7 +97,7 @@ export function useReading(
 
   const commit: ReadingControl['commit'] = (typed, keepAnyway = false) => {
     // Asked of the store, not of this drawing: Enter takes the reading and the blur that follows must find it taken.
-    const text = typed ?? store.getState().openTicket.drafts[field]?.text;
+    const text = typed ?? nowState().openTicket.drafts[field]?.text;
     if (text === undefined) return true;
     if (text.trim() === '') {
       dispatch(drafted({ field, draft: null }));

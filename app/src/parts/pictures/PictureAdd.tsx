@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { addPictures } from './addPictures';
 import { SmallPicture } from './SmallPicture';

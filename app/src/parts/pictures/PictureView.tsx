@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';

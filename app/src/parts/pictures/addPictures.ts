@@ -1,9 +1,8 @@
 import { PICTURES_MAX } from '@loose-pulley/core/exchange';
 import { recordEvent } from '../../state/persistence/actions';
-import { whenKept } from '../../state/persistence/keeper';
 import { savePicture, whilePicturesStay } from '../../state/persistence/pictures';
 import { storeProblem } from '../../state/persistence/storage';
-import type { AppDispatch, RootState } from '../../state/store/store';
+import type { RootState, Thunk } from '../../state/store/types';
 import { withPictures } from '../../workers/pictures';
 
 /** What became of the pictures handed over. */
@@ -29,8 +28,12 @@ const openTicketOf = (state: RootState) =>
  * @param caption of each
  */
 export const addPictures =
-  (pictures: readonly Named[], caption = '', onProgress: (done: number) => void = () => undefined) =>
-  (dispatch: AppDispatch, getState: () => RootState): Promise<Added> => {
+  (
+    pictures: readonly Named[],
+    caption = '',
+    onProgress: (done: number) => void = () => undefined,
+  ): Thunk<Promise<Added>> =>
+  (dispatch, getState, { keeper }) => {
     const ids: string[] = [];
     const refused: string[] = [];
     return whilePicturesStay(() =>
@@ -64,7 +67,7 @@ export const addPictures =
           if (known || dispatch(recordEvent({ type: 'picturePut', picture }))) ids.push(id);
         }
         const ticket = openTicketOf(getState());
-        if (ticket) await whenKept(ticket.id);
+        if (ticket) await keeper.whenKept(ticket.id);
         return { ids, refused };
       }),
     );

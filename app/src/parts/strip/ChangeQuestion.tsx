@@ -2,7 +2,7 @@ import { forbidding } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { sayMoment } from '../../state/persistence/moments';
 import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Button, CommitButton } from '../ui/Button';
 import { CloseChange } from './CloseChange';
 

@@ -1,6 +1,6 @@
 import type { TemporaryChange } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 
 /** Says that a temporary state is over. */

@@ -1,6 +1,6 @@
 import type { FoundPart } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { PictureAdd } from '../pictures/PictureAdd';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

@@ -13,7 +13,7 @@ import {
   type StepKind,
 } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';

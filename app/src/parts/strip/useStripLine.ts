@@ -12,7 +12,7 @@ import {
 import { recordEvent } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 
 /** Does what a typed line says. @returns whether it was done; a refusal is said in the strip below */

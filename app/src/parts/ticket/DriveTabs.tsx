@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';
 

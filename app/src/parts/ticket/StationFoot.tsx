@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Choice } from '../ui/Choice';
 import { TextArea } from '../ui/TextLine';
 import { useTicket } from './useTicket';

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { loadTicket } from '../../state/persistence/tickets';
-import { selectSummaries, useAppSelector } from '../../state/store/store';
+import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from './useTicket';
 
 const SHOWN = 3;

@@ -1,4 +1,4 @@
-import * as ToggleGroup from '@radix-ui/react-toggle-group';
+import { useId } from 'react';
 import { cx } from './cx';
 
 interface Props<T extends string> {
@@ -10,26 +10,32 @@ interface Props<T extends string> {
   readonly className?: string;
 }
 
-/** One of a few, all in sight. The chosen one is filled, and said. */
-export function Choice<T extends string>({ label, value, options, onChoose, disabled, className }: Props<T>) {
+/** One of a few, all in sight: the platform's own radio buttons. The chosen one is filled, and said. */
+export function Choice<T extends string>({ label, value, options, onChoose, disabled = false, className }: Props<T>) {
+  const name = useId();
   return (
-    <ToggleGroup.Root
-      type="single"
-      aria-label={label}
-      value={value}
-      disabled={disabled ?? false}
-      onValueChange={(next) => next && onChoose(next as T)}
-      className={cx('inline-flex flex-wrap border border-ink', className)}
-    >
+    <div role="radiogroup" aria-label={label} className={cx('inline-flex flex-wrap border border-ink', className)}>
       {options.map(([option, text]) => (
-        <ToggleGroup.Item
+        <label
           key={option}
-          value={option}
-          className="min-h-11 grow px-3 text-[15px] data-[state=on]:bg-ink data-[state=on]:text-paper disabled:opacity-60"
+          className={cx(
+            'relative flex min-h-11 grow items-center justify-center px-3 text-[15px] has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-live',
+            option === value && 'bg-ink text-paper',
+            disabled ? 'opacity-60' : 'cursor-pointer',
+          )}
         >
+          <input
+            type="radio"
+            name={name}
+            value={option}
+            checked={option === value}
+            disabled={disabled}
+            onChange={() => onChoose(option)}
+            className="absolute inset-0 m-0 size-full cursor-[inherit] appearance-none opacity-0"
+          />
           {text}
-        </ToggleGroup.Item>
+        </label>
       ))}
-    </ToggleGroup.Root>
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { useAppSelector } from '../../state/store/store';
+import { useAppSelector } from '../../state/store/hooks';
 
 const query = matchMedia('(prefers-color-scheme: dark)');
 const subscribe = (listener: () => void): (() => void) => {

@@ -1,5 +1,5 @@
 import { DEFAULT_KEYS, keyBound, singleKeysSwitched, type KeyAction } from '../../state/store/settings';
-import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Sheet } from '../../parts/ui/Sheet';
 

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { redo, undo } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { themeChosen, unitChosen } from '../../state/store/settings';
-import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/store';
+import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { cx } from '../../parts/ui/cx';
 import { Sheet } from '../../parts/ui/Sheet';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';

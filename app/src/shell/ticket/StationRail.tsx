@@ -2,7 +2,7 @@ import { NavLink, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
 import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { cx } from '../../parts/ui/cx';
 import { Mark } from '../../parts/ui/Mark';
 import { MARK_NAMES, STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';

@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { headline } from '@loose-pulley/core/ticket';
 import { openTicket, takeOver } from '../../state/persistence/actions';
-import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useTitle } from '../../parts/ui/title';
 import { Words } from '../../parts/ui/Words';

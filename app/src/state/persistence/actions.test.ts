@@ -1,10 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { configureStore } from '@reduxjs/toolkit';
 import { summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
-import { benchReducer } from '../store/bench';
-import { openTicketReducer } from '../store/openTicket';
-import { settingsReducer } from '../store/settings';
+import type { Thunk } from '../store/types';
 import type { TabMessage } from './tabs';
 
 /* One tab of a bench: the store and the other tabs are stood in for; everything between is real. */
@@ -21,7 +18,10 @@ vi.mock('./tickets', () => ({
     return summarise(record);
   },
 }));
-vi.mock('./storage', () => ({ storeProblem: (error: unknown) => ({ kind: 'full', sentence: String(error) }) }));
+vi.mock('./storage', () => ({
+  storeProblem: (error: unknown) => ({ kind: 'full', sentence: String(error) }),
+  settingsTable: { setItem: () => Promise.resolve() },
+}));
 
 /** Who holds which ticket, and how a holder is told that it lost it. */
 const holders = new Map<string, () => void>();
@@ -50,16 +50,11 @@ vi.mock('./tabs', () => ({
   },
 }));
 const actions = await import('./actions');
-const { startKeeper } = await import('./keeper');
+const { makeStore } = await import('../store/store');
 
-const make = () =>
-  configureStore({
-    reducer: { settings: settingsReducer, bench: benchReducer, openTicket: openTicketReducer },
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
-  });
-type Bench = ReturnType<typeof make>;
+type Bench = ReturnType<typeof makeStore>['store'];
 let store: Bench;
-const run = <T>(thunk: (dispatch: never, getState: never) => T): T => store.dispatch(thunk as never) as T;
+const run = <T>(thunk: Thunk<T>): T => store.dispatch(thunk);
 const ticket = () => store.getState().openTicket.ticket;
 const said = () => store.getState().openTicket.said?.text;
 const story = () => {
@@ -76,8 +71,7 @@ beforeEach(() => {
   told.length = 0;
   saving = () => Promise.resolve();
   stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as EventBody]));
-  store = make();
-  startKeeper(store as never);
+  store = makeStore().store;
 });
 
 describe('a ticket on the screen', () => {
@@ -159,7 +153,7 @@ describe('undo', () => {
     await run(actions.undo());
     expect(said()).toMatch(/^Undone: .*, on Find\.$/);
     await run(actions.redo());
-    expect(said()).toMatch(/^Brought back: .*, on Find\.$/);
+    expect(said()).toMatch(/^Redone: .*, on Find\.$/);
     const open = ticket();
     expect(open.status === 'open' && open.record.ticket.notes.find).toBe('motor heard');
   });
@@ -168,7 +162,7 @@ describe('undo', () => {
     await run(actions.undo());
     expect(said()).toBe('Nothing to undo.');
     await run(actions.redo());
-    expect(said()).toBe('Nothing to bring back.');
+    expect(said()).toBe('Nothing to redo.');
   });
   test('what core refuses is said in its words, and nothing changes', async () => {
     await run(actions.openTicket('t1'));

@@ -1,22 +1,13 @@
 import { nanoid } from 'nanoid';
-import {
-  append,
-  openRecord,
-  redoTarget,
-  undoTarget,
-  type EventBody,
-  type TicketEvent,
-} from '@loose-pulley/core/ticket';
+import { STATION_NAMES, type Details } from '@loose-pulley/core/stations';
+import { append, type EventBody, type TicketEvent } from '@loose-pulley/core/ticket';
 import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from '../store/bench';
+import { selectSummaries } from '../store/selectors';
 import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
-import { selectSummaries, type AppDispatch, type RootState } from '../store/store';
-import { markKept, unkeptRecord, whenKept } from './keeper';
+import type { RootState, Thunk } from '../store/types';
 import { storeProblem } from './storage';
 import { holdTicket, onTabMessage, tellTabs, type Hold } from './tabs';
 import { finishImport, loadSummaries, loadTicket, removeTicket, saveTicket } from './tickets';
-import { newComplaint, STATION_NAMES, type Details } from '@loose-pulley/core/stations';
-
-type Thunk<T = void> = (dispatch: AppDispatch, getState: () => RootState) => T;
 
 const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
   ...body,
@@ -24,22 +15,6 @@ const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
   at: new Date().toISOString(),
   ...(gesture !== undefined && { gesture }),
 });
-
-/** The hold on the open ticket, and how to stop waiting for it. Not state: nothing is drawn from it. */
-let hold: Hold | undefined;
-let waiting: AbortController | undefined;
-/** Holds of tickets that left the screen with something still to be written: nobody else may write them before. */
-const lingering = new Map<string, Hold>();
-
-/** Releases a hold once what was written under it is in the store. */
-function releaseWhenKept(id: string, held: Hold): void {
-  lingering.set(id, held);
-  void whenKept(id).then(() => {
-    if (lingering.get(id) !== held) return;
-    lingering.delete(id);
-    held.release();
-  });
-}
 
 export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
   try {
@@ -53,42 +28,40 @@ export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
 /** Brings the stored ticket onto the screen again. */
 const reload =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch, getState) => {
+  async (dispatch, getState, { keeper }) => {
     const record = await loadTicket(id).catch(() => null);
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open' || ticket.id !== id) return;
-    if (record) dispatch(recordChanged(markKept(record)));
+    if (record) dispatch(recordChanged(keeper.markKept(record)));
   };
 
 /** Stands in line for the ticket, and writes once the other tab has gone. */
 const standInLine =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch) => {
-    waiting?.abort();
-    waiting = new AbortController();
-    const got = await holdTicket(id, () => dispatch(lost(id)), 'wait', waiting.signal);
+  async (dispatch, _, { rights }) => {
+    const got = await holdTicket(id, () => dispatch(lost(id)), 'wait', rights.beginWaiting());
     if (got) await dispatch(becomeWriter(id, got));
   };
 
 const becomeWriter =
   (id: string, got: Hold): Thunk<Promise<void>> =>
-  async (dispatch, getState) => {
+  async (dispatch, getState, { rights }) => {
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open' || ticket.id !== id) {
       got.release();
       return;
     }
-    hold = got;
+    rights.set(got);
     await dispatch(reload(id));
     dispatch(accessChanged('writer'));
   };
 
 const lost =
   (id: string): Thunk =>
-  (dispatch, getState) => {
+  (dispatch, getState, { rights }) => {
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open' || ticket.id !== id) return;
-    hold = undefined;
+    rights.set(undefined);
     dispatch(accessChanged('reader'));
     dispatch(saidAloud({ text: 'Another tab writes this ticket now. Here it is shown live.', to: null }));
     void dispatch(standInLine(id));
@@ -97,18 +70,16 @@ const lost =
 /** Puts a ticket on the screen, for writing where no other tab writes it. */
 export const openTicket =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch, getState) => {
+  async (dispatch, getState, { keeper, rights }) => {
     const now = getState().openTicket.ticket;
     if (now.status !== 'none' && now.id === id && now.status !== 'missing' && now.status !== 'failed') return;
     dispatch(leaveTicket());
     dispatch(ticketStatus({ status: 'loading', id }));
     try {
-      const still = lingering.get(id);
-      lingering.delete(id);
-      const got = still ?? (await holdTicket(id, () => dispatch(lost(id)), 'try'));
-      const unkept = unkeptRecord(id);
+      const got = rights.takeLingering(id) ?? (await holdTicket(id, () => dispatch(lost(id)), 'try'));
+      const unkept = keeper.unkeptRecord(id);
       const stored = unkept ? null : await loadTicket(id);
-      const record = unkept ?? (stored && markKept(stored));
+      const record = unkept ?? (stored && keeper.markKept(stored));
       const current = getState().openTicket.ticket;
       if (current.status === 'none' || current.id !== id) {
         got?.release();
@@ -119,7 +90,7 @@ export const openTicket =
         dispatch(ticketStatus({ status: 'missing', id }));
         return;
       }
-      hold = got;
+      rights.set(got);
       dispatch(
         ticketStatus({
           status: 'open',
@@ -137,26 +108,33 @@ export const openTicket =
   };
 
 /** Lets go of the open ticket, once the keeper has written what is left of it. */
-export const leaveTicket = (): Thunk => (dispatch, getState) => {
-  const { ticket } = getState().openTicket;
-  waiting?.abort();
-  waiting = undefined;
-  if (hold && ticket.status !== 'none') releaseWhenKept(ticket.id, hold);
-  hold = undefined;
-  dispatch(ticketStatus({ status: 'none' }));
-  dispatch(saidAloud(null));
-};
+export const leaveTicket =
+  (): Thunk =>
+  (dispatch, getState, { keeper, rights }) => {
+    const { ticket } = getState().openTicket;
+    rights.stopWaiting();
+    if (ticket.status !== 'none') void rights.releaseWhen(ticket.id, keeper.whenKept(ticket.id));
+    dispatch(ticketStatus({ status: 'none' }));
+    dispatch(saidAloud(null));
+  };
 
 /** Takes the ticket over from another tab. */
 export const takeOver =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch) => {
+  async (dispatch, _, { rights }) => {
     dispatch(accessChanged('asking'));
-    waiting?.abort();
+    rights.stopWaiting();
     const got = await holdTicket(id, () => dispatch(lost(id)), 'take').catch(() => undefined);
     if (got) await dispatch(becomeWriter(id, got));
     else dispatch(accessChanged('reader'));
   };
+
+const mayWrite = (ticket: RootState['openTicket']['ticket']): string | null => {
+  if (ticket.status !== 'open') return '';
+  return ticket.access === 'writer'
+    ? null
+    : 'This ticket is being written in another tab. Take it over to change it here.';
+};
 
 /**
  * Makes something happen to the open ticket: the only way a ticket changes.
@@ -168,11 +146,9 @@ export const recordEvent =
   (body: EventBody, gesture?: string): Thunk<boolean> =>
   (dispatch, getState) => {
     const { ticket } = getState().openTicket;
-    if (ticket.status !== 'open') return false;
-    if (ticket.access !== 'writer') {
-      dispatch(
-        saidAloud({ text: 'This ticket is being written in another tab. Take it over to change it here.', to: null }),
-      );
+    const refusal = mayWrite(ticket);
+    if (refusal !== null || ticket.status !== 'open') {
+      if (refusal) dispatch(saidAloud({ text: refusal, to: null }));
       return false;
     }
     const next = append(ticket.record, stampNow(body, gesture));
@@ -184,24 +160,36 @@ export const recordEvent =
     return true;
   };
 
+const WORDS = {
+  undone: { done: 'Undone', none: 'Nothing to undo.' },
+  redone: { done: 'Redone', none: 'Nothing to redo.' },
+} as const;
+
 const step =
   (way: 'undone' | 'redone'): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
+    // Walking the history is fetched when it is asked for: most changes only append.
+    const { appendAny, describeEvent, eventPlace, redoTarget, undoTarget } = await import('../history');
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open') return;
     const target = way === 'undone' ? undoTarget(ticket.record) : redoTarget(ticket.record);
-    if (!target) {
-      dispatch(saidAloud({ text: way === 'undone' ? 'Nothing to undo.' : 'Nothing to bring back.', to: null }));
+    const refusal = target ? mayWrite(ticket) : WORDS[way].none;
+    if (refusal !== null || !target) {
+      dispatch(saidAloud({ text: refusal ?? '', to: null }));
       return;
     }
-    if (!dispatch(recordEvent({ type: way, eventId: target.id }))) return;
-    const { describeEvent, eventPlace } = await import('../describe');
+    const next = appendAny(ticket.record, stampNow({ type: way, eventId: target.id }));
+    if (!next.ok) {
+      dispatch(saidAloud({ text: next.problem, to: null }));
+      return;
+    }
+    dispatch(recordChanged(next.value));
     const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
     const place = eventPlace(target);
     const drive = ticket.record.ticket.drives.find(({ id }) => id === place.driveId);
     dispatch(
       saidAloud({
-        text: `${way === 'undone' ? 'Undone' : 'Brought back'}: ${what}, on ${STATION_NAMES[place.station]}${drive ? `, drive ${drive.name}` : ''}.`,
+        text: `${WORDS[way].done}: ${what}, on ${STATION_NAMES[place.station]}${drive ? `, drive ${drive.name}` : ''}.`,
         to: `/t/${ticket.id}/${place.station}${drive ? `?drive=${drive.name}` : ''}`,
       }),
     );
@@ -224,7 +212,8 @@ export const newTicket =
     { complaint, ...details }: Omit<Details, 'number'> & { readonly complaint: string },
     then: (driveId: string) => readonly EventBody[] = () => [],
   ): Thunk<Promise<string>> =>
-  async (dispatch, getState) => {
+  async (dispatch, getState, { rights }) => {
+    const { newComplaint, openRecord } = await import('../history');
     const ticketId = nanoid(12);
     const driveId = nanoid(12);
     const opened = openRecord(
@@ -250,7 +239,7 @@ export const newTicket =
     } catch (error) {
       // The work goes on in memory; the keeper says so and tries again.
       dispatch(leaveTicket());
-      hold = await holdTicket(ticketId, () => dispatch(lost(ticketId)), 'try').catch(() => undefined);
+      rights.set(await holdTicket(ticketId, () => dispatch(lost(ticketId)), 'try').catch(() => undefined));
       dispatch(
         ticketStatus({
           status: 'open',
@@ -286,9 +275,9 @@ export const listenToTabs = (): Thunk => (dispatch, getState) => {
 /** Lets another tab have the ticket, once what is written here is kept. */
 const letGo =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch) => {
-    await whenKept(id);
-    hold?.release();
+  async (dispatch, _, { keeper, rights }) => {
+    await keeper.whenKept(id);
+    rights.release();
     dispatch(lost(id));
   };
 

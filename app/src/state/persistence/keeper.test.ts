@@ -1,10 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { configureStore } from '@reduxjs/toolkit';
-import { append, summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
+import { appendAny, summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
-import { benchReducer } from '../store/bench';
-import { openTicketReducer, recordChanged, ticketStatus } from '../store/openTicket';
-import { settingsReducer } from '../store/settings';
+import { recordChanged, ticketStatus } from '../store/openTicket';
 
 const written: TicketRecord[] = [];
 let write: (record: TicketRecord) => Promise<void> = () => Promise.resolve();
@@ -18,23 +15,21 @@ vi.mock('./tickets', () => ({
 vi.mock('./tabs', () => ({ tellTabs: () => undefined }));
 vi.mock('./storage', () => ({
   storeProblem: (error: unknown) => ({ kind: 'full', sentence: String(error) }),
+  settingsTable: { setItem: () => Promise.resolve() },
 }));
-const { markKept, startKeeper, unkeptRecord, whenKept } = await import('./keeper');
+const { makeStore } = await import('../store/store');
 
 /** A bench with one ticket on screen, as it came out of the store. */
 function bench(id: string, access: 'writer' | 'reader' = 'writer') {
-  const store = configureStore({
-    reducer: { settings: settingsReducer, bench: benchReducer, openTicket: openTicketReducer },
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
-  });
-  startKeeper(store as never);
-  const first = markKept(recordOf([{ ...opening, ticketId: id } as EventBody]));
+  const { store, services } = makeStore();
+  const { keeper } = services;
+  const first = keeper.markKept(recordOf([{ ...opening, ticketId: id } as EventBody]));
   store.dispatch(ticketStatus({ status: 'open', id, record: first, access, saving: 'kept', problem: null }));
   let count = 0;
   const note = (text: string): TicketRecord => {
     const { ticket } = store.getState().openTicket;
     if (ticket.status !== 'open') throw new Error('no ticket is open');
-    const next = append(ticket.record, {
+    const next = appendAny(ticket.record, {
       type: 'noteWritten',
       station: 'find',
       text,
@@ -49,7 +44,7 @@ function bench(id: string, access: 'writer' | 'reader' = 'writer') {
     const { ticket } = store.getState().openTicket;
     return ticket.status === 'open' ? ticket.saving : ticket.status;
   };
-  return { store, note, saving };
+  return { store, keeper, note, saving };
 }
 const notes = () => written.map(({ ticket }) => ticket.notes.find);
 
@@ -60,59 +55,59 @@ beforeEach(() => {
 
 describe('the keeper', () => {
   test('writes nothing for a ticket as it came out of the store', async () => {
-    bench('a');
-    await whenKept('a');
+    const { keeper } = bench('a');
+    await keeper.whenKept('a');
     expect(written).toEqual([]);
   });
   test('writes a change at once, and says that it is kept', async () => {
-    const { note, saving } = bench('b');
+    const { keeper, note, saving } = bench('b');
     note('one');
     expect(saving()).toBe('saving');
-    await whenKept('b');
+    await keeper.whenKept('b');
     expect(notes()).toEqual(['one']);
     expect(saving()).toBe('kept');
   });
   test('while one write runs, only the newest of the later changes is written', async () => {
     let release = () => {};
     write = () => new Promise((done) => (release = done));
-    const { note } = bench('c');
+    const { keeper, note } = bench('c');
     note('one');
     note('two');
     note('three');
     write = () => Promise.resolve();
     release();
-    await whenKept('c');
+    await keeper.whenKept('c');
     expect(notes()).toEqual(['one', 'three']);
   });
   test('a ticket that leaves the screen is written to its end', async () => {
     let release = () => {};
     write = () => new Promise((done) => (release = done));
-    const { note, store } = bench('d');
+    const { keeper, note, store } = bench('d');
     note('one');
     note('two');
     store.dispatch(ticketStatus({ status: 'none' }));
-    expect(unkeptRecord('d')?.ticket.notes.find).toBe('two');
+    expect(keeper.unkeptRecord('d')?.ticket.notes.find).toBe('two');
     write = () => Promise.resolve();
     release();
-    await whenKept('d');
+    await keeper.whenKept('d');
     expect(notes()).toEqual(['one', 'two']);
-    expect(unkeptRecord('d')).toBeUndefined();
+    expect(keeper.unkeptRecord('d')).toBeUndefined();
   });
   test('a failed write is said, holds nothing up, and is tried again by the next change', async () => {
     write = () => Promise.reject(new Error('QuotaExceededError'));
-    const { note, saving } = bench('e');
+    const { keeper, note, saving } = bench('e');
     note('one');
     await vi.waitFor(() => expect(saving()).toBe('failed'));
     write = () => Promise.resolve();
     note('two');
-    await whenKept('e');
+    await keeper.whenKept('e');
     expect(notes()).toEqual(['two']);
     expect(saving()).toBe('kept');
   });
   test('a failed write is tried again by itself after a while', async () => {
     vi.useFakeTimers();
     write = () => Promise.reject(new Error('QuotaExceededError'));
-    const { note } = bench('f');
+    const { keeper, note } = bench('f');
     note('one');
     await vi.advanceTimersByTimeAsync(10);
     write = () => Promise.resolve();
@@ -121,9 +116,9 @@ describe('the keeper', () => {
     vi.useRealTimers();
   });
   test('a tab that only reads writes nothing', async () => {
-    const { note } = bench('g', 'reader');
+    const { keeper, note } = bench('g', 'reader');
     note('one');
-    await whenKept('g');
+    await keeper.whenKept('g');
     expect(written).toEqual([]);
   });
 });

@@ -1,82 +1,91 @@
-import type { TicketRecord } from '@loose-pulley/core/ticket';
-import { summaryChanged } from '../store/bench';
-import { savingChanged } from '../store/openTicket';
-import type { AppDispatch, RootState } from '../store/store';
-import { storeProblem } from './storage';
+import type { TicketRecord, TicketSummary } from '@loose-pulley/core/ticket';
+import { storeProblem, type StoreProblem } from './storage';
 import { tellTabs } from './tabs';
 import { saveTicket } from './tickets';
 
 const RETRY_MS = 4000;
 
-/** Records known to be in the store, by identity. */
-const keptRecords = new WeakSet<TicketRecord>();
-/** The newest record of each ticket that is not in the store yet. Outlives the ticket's being on screen. */
-const unkept = new Map<string, TicketRecord>();
-const waiters = new Map<string, Array<() => void>>();
-
-/** Says that a record came out of the store and needs no writing. */
-export function markKept(record: TicketRecord): TicketRecord {
-  keptRecords.add(record);
-  return record;
+export interface SavingStatus {
+  readonly saving: 'kept' | 'saving' | 'failed';
+  readonly problem: StoreProblem | null;
 }
 
-/** What of a ticket is still to be written, where it is. */
-export const unkeptRecord = (id: string): TicketRecord | undefined => unkept.get(id);
-
-/** Resolves once nothing of the ticket is left to be written. */
-export function whenKept(id: string): Promise<void> {
-  if (!unkept.has(id)) return Promise.resolve();
-  return new Promise((resolve) => waiters.set(id, [...(waiters.get(id) ?? []), resolve]));
+/** Told what came of keeping. */
+export interface KeeperListener {
+  saved(summary: TicketSummary): void;
+  status(id: string, status: SavingStatus): void;
 }
 
 /**
  * Writes tickets after every change: at once, one write at a time, always the newest of each. A failed write is said
  * and tried again with the next change or after a while. A ticket that leaves the screen is written to its end.
  */
-export function startKeeper(store: {
-  getState(): RootState;
-  dispatch: AppDispatch;
-  subscribe(listener: () => void): () => void;
-}): void {
-  let writing = false;
-  let retry: ReturnType<typeof setTimeout> | undefined;
-  const say = (id: string, status: Parameters<typeof savingChanged>[0]): void => {
-    const { ticket } = store.getState().openTicket;
-    if (ticket.status === 'open' && ticket.id === id) store.dispatch(savingChanged(status));
-  };
+export class Keeper {
+  /** Records known to be in the store, by identity. */
+  readonly #kept = new WeakSet<TicketRecord>();
+  /** The newest record of each ticket that is not in the store yet. Outlives the ticket's being on screen. */
+  readonly #unkept = new Map<string, TicketRecord>();
+  readonly #waiters = new Map<string, Array<() => void>>();
+  readonly #on: KeeperListener;
+  #writing = false;
+  #retry: ReturnType<typeof setTimeout> | undefined;
 
-  async function drain(): Promise<void> {
-    if (writing) return;
-    writing = true;
-    clearTimeout(retry);
-    for (let next = unkept.entries().next(); !next.done; next = unkept.entries().next()) {
+  constructor(on: KeeperListener) {
+    this.#on = on;
+  }
+
+  /** Says that a record came out of the store and needs no writing. */
+  markKept(record: TicketRecord): TicketRecord {
+    this.#kept.add(record);
+    return record;
+  }
+
+  /** What of a ticket is still to be written, where it is. */
+  unkeptRecord(id: string): TicketRecord | undefined {
+    return this.#unkept.get(id);
+  }
+
+  /** Resolves once nothing of the ticket is left to be written. */
+  whenKept(id: string): Promise<void> {
+    if (!this.#unkept.has(id)) return Promise.resolve();
+    return new Promise((resolve) => this.#waiters.set(id, [...(this.#waiters.get(id) ?? []), resolve]));
+  }
+
+  /** Keeps a record, unless it is known to be in the store or on its way there. */
+  keep(record: TicketRecord): void {
+    const { id } = record.ticket;
+    if (this.#kept.has(record) || this.#unkept.get(id) === record) return;
+    this.#unkept.set(id, record);
+    void this.#drain();
+  }
+
+  async #drain(): Promise<void> {
+    if (this.#writing) return;
+    this.#writing = true;
+    clearTimeout(this.#retry);
+    for (let next = this.#unkept.entries().next(); !next.done; next = this.#unkept.entries().next()) {
       const [id, record] = next.value;
-      say(id, { saving: 'saving', problem: null });
+      this.#on.status(id, { saving: 'saving', problem: null });
       try {
-        const summary = await saveTicket(record);
-        keptRecords.add(record);
-        store.dispatch(summaryChanged(summary));
-        tellTabs({ type: 'saved', id });
-        if (unkept.get(id) !== record) continue;
-        unkept.delete(id);
-        say(id, { saving: 'kept', problem: null });
-        waiters.get(id)?.forEach((resolve) => resolve());
-        waiters.delete(id);
+        this.#on.saved(await this.#write(id, record));
+        if (this.#unkept.get(id) !== record) continue;
+        this.#unkept.delete(id);
+        this.#on.status(id, { saving: 'kept', problem: null });
+        this.#waiters.get(id)?.forEach((resolve) => resolve());
+        this.#waiters.delete(id);
       } catch (error) {
-        say(id, { saving: 'failed', problem: storeProblem(error) });
-        retry = setTimeout(() => void drain(), RETRY_MS);
+        this.#on.status(id, { saving: 'failed', problem: storeProblem(error) });
+        this.#retry = setTimeout(() => void this.#drain(), RETRY_MS);
         break;
       }
     }
-    writing = false;
+    this.#writing = false;
   }
 
-  store.subscribe(() => {
-    const { ticket } = store.getState().openTicket;
-    if (ticket.status !== 'open' || ticket.access !== 'writer') return;
-    const { id, record } = ticket;
-    if (keptRecords.has(record) || unkept.get(id) === record) return;
-    unkept.set(id, record);
-    void drain();
-  });
+  async #write(id: string, record: TicketRecord): Promise<TicketSummary> {
+    const summary = await saveTicket(record);
+    this.#kept.add(record);
+    tellTabs({ type: 'saved', id });
+    return summary;
+  }
 }

@@ -1,6 +1,6 @@
 import { forbidding, type ChangeLimit } from '@loose-pulley/core/strip';
 import { momentAsked } from '../store/openTicket';
-import type { AppDispatch, RootState } from '../store/store';
+import type { AppDispatch, RootState } from '../store/types';
 import { recordEvent } from './actions';
 
 /** What the bench can say of power and lid, since the app cannot see them. */

@@ -1,5 +1,5 @@
-import { settingsLoaded } from '../store/settings';
-import type { AppDispatch, RootState } from '../store/store';
+import { settingsLoaded, type Settings } from '../store/settings';
+import type { AppDispatch } from '../store/types';
 import { settingsTable } from './storage';
 
 const KEY = 'bench';
@@ -10,14 +10,7 @@ export async function loadSettings(dispatch: AppDispatch): Promise<void> {
   if (kept) dispatch(settingsLoaded(kept));
 }
 
-/** Keeps the settings whenever they change. */
-export function keepSettings(store: { getState(): RootState; subscribe(listener: () => void): () => void }): void {
-  let kept = store.getState().settings;
-  store.subscribe(() => {
-    const { settings } = store.getState();
-    if (settings === kept) return;
-    kept = settings;
-    // Lost settings are a nuisance, not a loss; the tickets' own keeper says when the store is refused.
-    settingsTable.setItem(KEY, settings).catch(() => undefined);
-  });
+/** Keeps the settings. Lost ones are a nuisance, not a loss; the tickets' own keeper says when the store is refused. */
+export async function keepSettings(settings: Settings): Promise<void> {
+  await settingsTable.setItem(KEY, settings).catch(() => undefined);
 }

@@ -1,26 +1,46 @@
-import { configureStore, createSelector } from '@reduxjs/toolkit';
-import type { Bench } from '@loose-pulley/core/driveView';
-import { useDispatch, useSelector } from 'react-redux';
-import { benchReducer, summaryAdapter } from './bench';
-import { openTicketReducer } from './openTicket';
-import { settingsReducer } from './settings';
+import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
+import { Keeper } from '../persistence/keeper';
+import { WritingRights } from '../persistence/rights';
+import { keepSettings } from '../persistence/settings';
+import { summaryChanged } from './bench';
+import { savingChanged } from './openTicket';
+import { rootReducer, type AppDispatch, type RootState, type Services } from './types';
 
-export const store = configureStore({
-  reducer: { settings: settingsReducer, bench: benchReducer, openTicket: openTicketReducer },
-  // Records are large and replaced whole; walking them on every action would cost a frame.
-  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
-});
+/** Records are large and replaced whole; in development they are walked all the same, and this is not worth a word. */
+const SLOW_CHECK_MS = 250;
 
-export type RootState = ReturnType<typeof store.getState>;
-export type AppDispatch = typeof store.dispatch;
-export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
-export const useAppSelector = useSelector.withTypes<RootState>();
-
-export const { selectAll: selectSummaries } = summaryAdapter.getSelectors((state: RootState) => state.bench);
-const selectBench = createSelector(
-  [({ settings }: RootState) => settings.priors, ({ settings }: RootState) => settings.requirements],
-  (priors, requirements): Bench => ({ priors, requirements }),
-);
-/** What this bench believes and demands. */
-export const useBench = () => useAppSelector(selectBench);
-export const useUnit = () => useAppSelector(({ settings }) => settings.unit);
+/** A store with what works beside it: whatever changes of the open ticket or of the settings is kept. */
+export function makeStore() {
+  const services: Services = {
+    keeper: new Keeper({
+      saved: (summary) => void store.dispatch(summaryChanged(summary)),
+      status: (id, status) => {
+        const { ticket } = store.getState().openTicket;
+        if (ticket.status === 'open' && ticket.id === id) store.dispatch(savingChanged(status));
+      },
+    }),
+    rights: new WritingRights(),
+  };
+  const listeners = createListenerMiddleware<RootState, AppDispatch>();
+  const store = configureStore({
+    reducer: rootReducer,
+    middleware: (defaults) =>
+      defaults({
+        thunk: { extraArgument: services },
+        serializableCheck: { warnAfter: SLOW_CHECK_MS },
+        immutableCheck: { warnAfter: SLOW_CHECK_MS },
+      }).prepend(listeners.middleware),
+  });
+  listeners.startListening({
+    predicate: (_, now, before) => now.openTicket.ticket !== before.openTicket.ticket,
+    effect: (_, { getState }) => {
+      const { ticket } = getState().openTicket;
+      if (ticket.status === 'open' && ticket.access === 'writer') services.keeper.keep(ticket.record);
+    },
+  });
+  listeners.startListening({
+    predicate: (action, now, before) => now.settings !== before.settings && action.type !== 'settings/settingsLoaded',
+    effect: (_, { getState }) => keepSettings(getState().settings),
+  });
+  return { store, services };
+}

@@ -57,7 +57,8 @@ describe('settings', () => {
     // Out of bounds, so that no belt could be judged by it: the app's own stands in.
     expect(now.priors.trayPullN).toEqual(DEFAULT_PRIORS.trayPullN);
     expect(now.keys).toEqual(DEFAULT_KEYS);
-    for (const broken of [null, 7, [], { priors: null, keys: [] }]) expect(checkSettings(broken)).toEqual(DEFAULT_SETTINGS);
+    for (const broken of [null, 7, [], { priors: null, keys: [] }])
+      expect(checkSettings(broken)).toEqual(DEFAULT_SETTINGS);
   });
   test('each is set alone', () => {
     const after = [

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { testName, type BenchTest } from '@loose-pulley/core/diagnosis';
 import { usePageKey } from '../../parts/keys/useKeys';
-import { useAppSelector } from '../../state/store/store';
+import { useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { KeyCap } from '../../parts/ui/KeyCap';
 import type { Advice } from './useAdviser';

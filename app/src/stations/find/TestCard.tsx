@@ -11,7 +11,7 @@ import {
 import { recordEvent } from '../../state/persistence/actions';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { ANSWER_KEYS, type KeyAction } from '../../state/store/settings';
-import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';

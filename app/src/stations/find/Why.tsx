@@ -11,7 +11,7 @@ import {
   type Evidence,
 } from '@loose-pulley/core/diagnosis';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import type { Advice } from './useAdviser';

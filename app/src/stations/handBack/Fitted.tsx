@@ -1,6 +1,6 @@
 import { beltLabel } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch, useUnit } from '../../state/store/store';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';

@@ -6,7 +6,7 @@ import { openEnds } from '@loose-pulley/core/handback';
 import { recordEvent } from '../../state/persistence/actions';
 import { loadPictures } from '../../state/persistence/pictures';
 import { today } from '../../parts/clock/useNow';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';

@@ -1,6 +1,6 @@
 import { parseNumber, SECTION_SHAPES } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Choice } from '../../parts/ui/Choice';
 import { SurfaceSelect } from './SurfaceSelect';
 import type { DriveRecord, DriveSettings, GrooveRecord } from '@loose-pulley/core/stations';

@@ -4,7 +4,7 @@ import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { capital } from '../../parts/ui/capital';
 import { Caution } from '../../parts/ui/Caution';

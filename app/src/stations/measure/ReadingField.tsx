@@ -1,7 +1,15 @@
 import { lazy, Suspense, useId, useState } from 'react';
-import { AUX, figureSpread, isForce, methodsFor, type AuxKey, type DriveFacts, type Reading } from '@loose-pulley/core/measuring';
+import {
+  AUX,
+  figureSpread,
+  isForce,
+  methodsFor,
+  type AuxKey,
+  type DriveFacts,
+  type Reading,
+} from '@loose-pulley/core/measuring';
 import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/units';
-import { useUnit } from '../../state/store/store';
+import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
 import { echoOf, useReading, type ReadingControl } from '../../parts/measuring/useReading';

@@ -1,10 +1,10 @@
 import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/proving';
-import type { DriveView } from '@loose-pulley/core/driveView';
+import { judgedFitted, type DriveView } from '@loose-pulley/core/driveView';
 import { torqueWords } from '@loose-pulley/core/sizing';
 import { parseForce, parseNumber } from '@loose-pulley/core/units';
 import { CONDITIONS } from '../../parts/cycles/conditions';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useDrives, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
@@ -15,8 +15,9 @@ import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 
 /** The pull at which the belt that is in should slip, of the first drive that says it: for a hand or a scale to be held against. */
 function pullWords(views: readonly DriveView[]): string {
-  for (const { drive, driven, fitted } of views) {
-    const running = fitted?.tried.verdict === 'right' ? fitted.judgement?.running : undefined;
+  for (const view of views) {
+    const { drive, driven, fitted } = view;
+    const running = fitted?.verdict === 'right' ? judgedFitted(view)?.running : undefined;
     if (!running) continue;
     const pull = torqueWords(running.grip.slipTorqueNmm, running.gearing, true);
     return `By calculation the belt of drive ${drive.name} slips at ${pull} at the ${DRIVEN_WORDS[driven]}${running.travelAssumed ? ', its travel assumed' : ''}.`;

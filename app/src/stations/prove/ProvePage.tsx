@@ -13,7 +13,7 @@ import {
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';

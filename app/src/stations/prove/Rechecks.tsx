@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { RECHECK_NAMES, RECHECK_RESULTS } from '@loose-pulley/core/proving';
 import { recheckTargets } from '@loose-pulley/core/ticket';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Choice } from '../../parts/ui/Choice';
 

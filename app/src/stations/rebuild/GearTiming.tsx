@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
 import { formatLength } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';

@@ -13,7 +13,7 @@ import {
   type Step,
 } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { BalloonMark } from '../../parts/strip/StepList';
 import { SmallPicture } from '../../parts/pictures/SmallPicture';
 import { PlugMark } from '../../parts/strip/PlugMark';

@@ -21,7 +21,7 @@ import { capital } from '../../parts/ui/capital';
 import { Caution } from '../../parts/ui/Caution';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch, useAppSelector } from '../../state/store/store';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
 import type { Sizing } from './useSizing';

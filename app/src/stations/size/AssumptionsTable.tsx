@@ -16,7 +16,7 @@ import {
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { priorsSet, requirementsSet } from '../../state/store/settings';
-import { useAppDispatch, useBench } from '../../state/store/store';
+import { useAppDispatch, useBench } from '../../state/store/hooks';
 
 const SPREAD_KEYS = Object.keys(PRIOR_SPREADS) as SpreadKey[];
 const FIGURE_KEYS = Object.keys(PRIOR_FIGURES) as FigureKey[];

@@ -8,7 +8,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 
 const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
 const months = (count: number): string =>

@@ -9,7 +9,7 @@ import { StretchRuler } from '../../parts/draw/StretchRuler';
 import { drawingFields } from '../../parts/measuring/DrawingFields';
 import { driveGeometry } from '../../parts/measuring/driveGeometry';
 import { useMovePulley } from '../../parts/measuring/useMovePulley';
-import { useBench, useUnit } from '../../state/store/store';
+import { useBench, useUnit } from '../../state/store/hooks';
 import { Fold } from '../../parts/ui/Fold';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';

@@ -4,7 +4,7 @@ import { drivenSpeed } from '@loose-pulley/core/speed';
 import type { Ranking, Situation } from '@loose-pulley/core/sizing';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';

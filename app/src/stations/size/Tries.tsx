@@ -5,7 +5,7 @@ import { sameWay, type DriveFacts } from '@loose-pulley/core/measuring';
 import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { SectionSign } from '../../parts/ui/SectionSign';

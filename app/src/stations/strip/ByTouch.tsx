@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { blankStep } from '@loose-pulley/core/strip';
 import { addPictures } from '../../parts/pictures/addPictures';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useStripLine } from '../../parts/strip/useStripLine';
 

@@ -7,7 +7,7 @@ import {
   type TemporaryChangeKind,
 } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { useStripLine } from '../../parts/strip/useStripLine';

@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { countsOf } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

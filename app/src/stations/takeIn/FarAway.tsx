@@ -4,7 +4,7 @@ import { questionsFor, type Question } from '@loose-pulley/core/remoteIntake';
 import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
 import { recordEvent } from '../../state/persistence/actions';
 import { addPictures } from '../../parts/pictures/addPictures';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { download, fileName } from '../../parts/ui/download';

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { carryOver, knownFrom } from '@loose-pulley/core/ticket';
 import { beltLabel } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch, useUnit } from '../../state/store/store';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

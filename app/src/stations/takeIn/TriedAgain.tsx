@@ -1,5 +1,5 @@
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/store';
+import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Choice } from '../../parts/ui/Choice';
 import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/stations';

@@ -1,12 +1,8 @@
-import { firstValue } from '../../schema';
 import { ok, refuse, type Result } from '../../units';
 import type { StateOf } from '../module';
-import { driveRecord, type DriveRecord, type drivesState } from './schema';
+import type { DriveRecord, drivesState } from './schema';
 
 export type DrivesState = StateOf<typeof drivesState>;
-
-/** A drive as it is before anything is known of it. */
-export const newDrive = (id: string, name: string): DriveRecord => ({ ...firstValue(driveRecord), id, name });
 
 /** Replaces one drive. Refuses where the ticket has none of that id. */
 export function onDrive(

@@ -1,5 +1,6 @@
 import { refuse } from '../../units';
-import { newDrive, onDrive, type DrivesState } from '../drives/onDrive';
+import { newDrive } from '../drives/newDrive';
+import { onDrive, type DrivesState } from '../drives/onDrive';
 import { changes, upsert, without, type Reducers } from '../module';
 import type { measureEvents } from './schema';
 

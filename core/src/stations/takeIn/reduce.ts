@@ -1,10 +1,6 @@
-import { firstValue } from '../../schema';
 import { refuse } from '../../units';
 import { changes, upsert, without, type Reducers, type StateOf } from '../module';
-import { complaint, type Complaint, type takeInEvents, type takeInState } from './schema';
-
-/** A complaint as it is when the owner has just said it. @example newComplaint('k1', 'dead drawer').state // 'open' */
-export const newComplaint = (id: string, words: string): Complaint => ({ ...firstValue(complaint), id, words });
+import type { takeInEvents, takeInState } from './schema';
 
 export const takeInReducers: Reducers<StateOf<typeof takeInState>, typeof takeInEvents> = {
   complaintPut: ({ complaints }, event) => changes({ complaints: upsert(complaints, event.complaint) }),

@@ -1,0 +1,15 @@
+import { useDispatch, useSelector, useStore } from 'react-redux';
+import { selectBench } from './selectors';
+import type { AppDispatch, RootState } from './types';
+
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();
+
+/** Reads the state as it is at the moment of an event, without drawing anew when it changes. */
+export const useNowState = (): (() => RootState) => useStore<RootState>().getState;
+
+/** What this bench believes and demands. */
+export const useBench = () => useAppSelector(selectBench);
+export const useUnit = () => useAppSelector(({ settings }) => settings.unit);
+
+export { selectSummaries } from './selectors';

@@ -1,0 +1,3 @@
+export const TICKET_FORMAT = 'loose-pulley/ticket';
+export const TICKET_VERSION = 4;
+export const EVENTS_MAX = 100_000;
