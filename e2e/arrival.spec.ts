@@ -81,7 +81,7 @@ test('an owner far away answers alone: the page goes out, its answers and a pict
   await station(page, 1);
   await page.getByRole('radio', { name: 'slot, rollers' }).click();
   await page.getByText('The owner is far away').click();
-  await page.getByLabel('A question of your own').fill('Is the <blue> lamp lit?');
+  await page.getByLabel('Another question').fill('Is the <blue> lamp lit?');
   await page.getByRole('button', { name: 'Ask it too' }).click();
   await page.getByLabel(/Does it do better after/).uncheck();
   const [out] = await Promise.all([
@@ -122,7 +122,7 @@ test('an owner far away answers alone: the page goes out, its answers and a pict
   await take.setInputFiles({ name: 'cut.json', mimeType: 'application/json', buffer: answers.subarray(0, 90) });
   await expect(page.getByText('“cut.json” is broken or cut short.')).toBeVisible();
   await take.setInputFiles({ name: 'answers-0001.json', mimeType: 'application/json', buffer: answers });
-  await expect(page.getByText('2 answers taken in.')).toBeVisible();
+  await expect(page.getByText('2 answers imported.')).toBeVisible();
   const taken = page.getByRole('region', { name: 'The owner’s answers' });
   await expect(taken).toContainText('Is the <blue> lamp lit? no');
   await expect(taken).toContainText('no words (picture 1)');

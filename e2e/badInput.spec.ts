@@ -55,7 +55,7 @@ test('a 90 mm “inner diameter” is plainly a length; a length typed as its ha
   await field.fill('64');
   await field.press('Enter');
   await expect(page.getByText(/It looks like a doubled length/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it all the same' }).click();
+  await page.getByRole('button', { name: 'Keep it anyway' }).click();
   await expect(page.getByText(/Lies more than two standard uncertainties/).first()).toBeVisible();
 });
 

@@ -144,9 +144,9 @@ test('every number can be changed, kept as the bench’s own, handed on, and ref
     'a sound machine: the row adds up to 95, not to 100. Not kept yet.',
   );
   await page.getByLabel('a sound machine, and any cause not named: works in the dark').fill('10');
-  await expect(page.getByText('Kept as this bench’s own.')).toBeVisible();
+  await expect(page.getByText('Saved as this bench’s own.')).toBeVisible();
   await page.getByLabel('Share of Belt slack').fill('60');
-  await expect(page.getByText('Kept as this bench’s own.')).toBeVisible();
+  await expect(page.getByText('Saved as this bench’s own.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Share of Belt slack')).toHaveValue('60');
   const [file] = await Promise.all([

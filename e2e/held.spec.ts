@@ -24,7 +24,7 @@ test('the tray held while the motor drives: in grams, never in mm; by a slipping
   await expect(odds(page)).toContainText('loading the motor');
   await page.keyboard.press('Alt+4');
   await page.getByLabel(`${HELD}, how it is measured`).selectOption({ label: 'held, the belt slips' });
-  await expect(readings(page).getByText('the motor has at least 0.10 N: the belt let go first')).toBeVisible();
+  await expect(readings(page).getByText('the motor has at least 0.10 N: the belt slipped first')).toBeVisible();
   await page.keyboard.press('Alt+5');
   await expect(async () => expect(await worksIn(page)).toBeGreaterThan(weak)).toPass();
   await kept(page);

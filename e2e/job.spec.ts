@@ -8,7 +8,7 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
   await page.getByLabel(/As you would say it/).fill('doubled flat 66.4, section 1.2');
   await expect(page.getByText('128.0')).toHaveCount(2);
   await expect(page.getByText('2 × 66.4 − 4 × 1.2 = 128.0')).toBeVisible();
-  await expect(page.getByText('Taken outright it would have been 132.8, 4.8 mm too long.')).toBeVisible();
+  await expect(page.getByText('Uncorrected it would have been 132.8, 4.8 mm too long.')).toBeVisible();
 
   // Turn it into a ticket.
   await page.getByRole('button', { name: 'Open a ticket with this' }).click();

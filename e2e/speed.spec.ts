@@ -100,7 +100,7 @@ test('why measure: every way of choosing, played from a seed', async ({ page }) 
   await expect(page.getByRole('img', { name: /How often the first belt bought is right/ })).toBeVisible({
     timeout: 20_000,
   });
-  const table = page.getByRole('table', { name: 'The same in numbers' });
+  const table = page.getByRole('table', { name: 'As numbers' });
   const first = await table.innerText();
   await page.getByLabel('Seed, the same gives the same').fill('7');
   await expect(async () => expect(await table.innerText()).not.toBe(first)).toPass({ timeout: 20_000 });

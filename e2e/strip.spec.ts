@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, openTicket, test } from './bench';
 
-const line = (page: Page) => page.getByLabel('Off it comes: one line, one step');
+const line = (page: Page) => page.getByLabel('What came off (one line per step)');
 async function type(page: Page, ...lines: string[]): Promise<void> {
   for (const text of lines) {
     await line(page).fill(text);
@@ -14,7 +14,7 @@ async function toStrip(page: Page, machine: string): Promise<void> {
   await page.keyboard.press('Alt+3');
   await expect(page.getByRole('heading', { name: 'Strip', exact: true })).toBeVisible();
 }
-const back = (page: Page) => page.getByRole('list', { name: 'The way back' });
+const back = (page: Page) => page.getByRole('list', { name: 'Rebuild order' });
 /** Does whatever stands first on the way back. */
 async function nextBack(page: Page): Promise<string> {
   const first = back(page).getByRole('listitem').first();
@@ -87,9 +87,9 @@ test('a carousel stripped to its third belt in typed lines, left for a week, reb
       await later.reload();
       await expect(back(later)).toBeVisible();
     }
-    if ((await later.getByText('Everything is back, and every loop has ended.').count()) > 0) break;
+    if ((await later.getByText('Everything is back, and every temporary change is reversed.').count()) > 0) break;
   }
-  await expect(later.getByText('Everything is back, and every loop has ended.')).toBeVisible();
+  await expect(later.getByText('Everything is back, and every temporary change is reversed.')).toBeVisible();
   const place = (words: string) => order.findIndex((one) => one.includes(words));
   expect(place('belt clamp')).toBeLessThan(place('plug 6 grey'));
   // The pads are freed only once the plug is back, and before anything else that could be powered.
@@ -209,7 +209,7 @@ test('a plain guide is ticked off instead of typed, its tools first; a machine i
   await page.keyboard.press('Alt+7');
   await page.getByRole('button', { name: 'Number 2 back' }).click();
   await page.getByRole('button', { name: 'All 4 of number 1 back' }).click();
-  await expect(page.getByText('Everything is back, and every loop has ended.')).toBeVisible();
+  await expect(page.getByText('Everything is back, and every temporary change is reversed.')).toBeVisible();
   await page.keyboard.press('Alt+3');
   await page.getByRole('button', { name: 'It is opened once more' }).click();
   await type(page, 'again 1');

@@ -51,5 +51,5 @@ test('nothing left of the belt: pulleys alone give a belt, and what is not known
   await expect(page.getByText('Why not the old belt’s size?')).toHaveCount(0);
   const keep = page.getByRole('listitem').filter({ hasText: 'keep and clean' });
   await expect(keep.getByRole('button')).toBeDisabled();
-  await expect(page.getByRole('row', { name: /a tenth off/ })).toContainText('Wants the old belt doubled flat.');
+  await expect(page.getByRole('row', { name: /a tenth off/ })).toContainText('Needs the old belt doubled flat.');
 });

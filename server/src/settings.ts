@@ -25,7 +25,7 @@ export function readSettings(args: readonly string[]): ServerSettings {
     const index = args.indexOf(option);
     if (index < 0) return undefined;
     const value = args[index + 1];
-    if (value === undefined || value.startsWith('--')) throw new RangeError(`${option} wants a value after it.`);
+    if (value === undefined || value.startsWith('--')) throw new RangeError(`${option} needs a value after it.`);
     return value;
   };
   const known = new Set(['--demo', '--host', '--port']);
@@ -35,7 +35,7 @@ export function readSettings(args: readonly string[]): ServerSettings {
   const portText = valueAfter('--port');
   const port = portText === undefined ? (mode === 'demo' ? DEMO_PORT : BENCH_PORT) : Number(portText);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new RangeError(`--port wants a whole number from 0 to 65535; read “${portText}”.`);
+    throw new RangeError(`--port needs a whole number from 0 to 65535; read “${portText}”.`);
   }
   return { mode, host: valueAfter('--host') ?? LOOPBACK, port, mayMove: mode === 'demo' };
 }

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { counted } from '@loose-pulley/core/units';
 import { redoTarget, undoTarget } from '@loose-pulley/core/ticket';
 import { LidLine, MainsLine } from '../parts/clock/MainsLine';
 import { ChangeStrip } from '../parts/clock/ChangeStrip';
@@ -8,7 +9,7 @@ import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 import { useDescribe } from './useDescribe';
 
-const SAVING = { kept: 'Kept', saving: 'Keeping…', failed: 'Not kept' } as const;
+const SAVING = { kept: 'Saved', saving: 'Saving…', failed: 'Not saved' } as const;
 
 /** The strip along the bottom of every page: whether all is kept, undo, and what was last said. */
 export function Foot() {
@@ -22,11 +23,7 @@ export function Foot() {
   const back = open && redoTarget(open.record);
   return (
     <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
-      {!open && count > 0 && (
-        <span>
-          {count} {count === 1 ? 'ticket' : 'tickets'} kept on this machine
-        </span>
-      )}
+      {!open && count > 0 && <span>{counted(count, 'ticket')} saved on this computer</span>}
       {open && (
         <>
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
@@ -40,7 +37,7 @@ export function Foot() {
           </Button>
           {back && open.access === 'writer' && (
             <Button look="quiet" onClick={() => void dispatch(redo())}>
-              Bring back
+              Redo
             </Button>
           )}
         </>

@@ -45,7 +45,7 @@ export function pictureKind(head: Uint8Array, sizeBytes: number, name: string): 
         `“${name}” is in a phone’s own format (HEIC), which browsers cannot read. Set the camera to JPEG (“most compatible”), or share the picture as JPEG.`,
       );
     }
-    return refuse(`“${name}” is a film, not a picture. Take a still.`);
+    return refuse(`“${name}” is a video, not a picture. Take a still.`);
   }
   return refuse(`“${name}” is no picture that can be read here. JPEG, PNG and WebP can.`);
 }

@@ -31,10 +31,21 @@ describe('the letter to the owner', () => {
       { type: 'cycleLogged', cycle: cycle('c3', 'good', 'p1') },
       { type: 'cycleLogged', cycle: cycle('c4', 'slow', 'p1') },
     ]).get('What we saw it do');
-    expect(saw).toEqual([
-      'As it came it failed 1 times out of 2.',
-      'Since the repair it ran 2 times in a row without failing.',
+    expect(saw).toEqual(['As it came it failed 1 time out of 2.', 'Since the repair it ran 2 times without failing.']);
+  });
+  test('one of each is said as one, and a day as it is written out', () => {
+    const told = parts([
+      { type: 'cycleLogged', cycle: cycle('c1', 'bad') },
+      cleanRun,
+      { type: 'cycleLogged', cycle: cycle('c2', 'good', 'p1') },
+      { type: 'handBackWritten', changes: { minutes: 1, provisional: 'The belt is a stopgap', dueOn: '2027-05-01' } },
     ]);
+    expect(told.get('What we saw it do')).toEqual([
+      'As it came it failed 1 time out of 1.',
+      'Since the repair it ran 1 time without failing.',
+    ]);
+    expect(told.get('Time and cost')).toEqual(['1 minute at the bench.']);
+    expect(told.get('What will not last')).toEqual(['The belt is a stopgap.', 'Please bring it back by 1 May 2027.']);
   });
   test('says what was offered and who declined it, and the time it took', () => {
     const told = parts([
@@ -49,7 +60,12 @@ describe('the letter to the owner', () => {
     expect(saw).toEqual(['Since the repair it failed again, at try 1. It is not cured.']);
   });
   test('names the belt that was judged right, the last one only, and leaves out what there is nothing to say of', () => {
-    const tried = (id: string, innerLengthMm: number, verdict: 'right' | 'tooLoose'): EventBody => ({
+    const tried = (
+      id: string,
+      innerLengthMm: number,
+      verdict: 'right' | 'tooLoose',
+      source = 'own stock',
+    ): EventBody => ({
       type: 'tryLogged',
       driveId: 'drive-a',
       try: {
@@ -58,7 +74,7 @@ describe('the letter to the owner', () => {
         thicknessMm: 1.2,
         widthMm: null,
         innerLengthMm,
-        source: 'own stock',
+        source,
         label: '',
         because: 'unknown',
         verdict,
@@ -70,7 +86,11 @@ describe('the letter to the owner', () => {
       tried('t2', 116, 'right'),
       { type: 'handBackWritten', changes: { done: 'Belt renewed' } },
     ]);
-    expect(all.get('What is in it now')).toEqual(['The belt: 1.2 × 116.0 (square, inner length mm), own stock.']);
+    expect(all.get('What is in it now')).toEqual(['The belt: square 1.2 mm, 116.0 mm inner length, own stock.']);
+    // A belt of which nobody wrote where it came from ends its sentence all the same.
+    expect(parts([tried('t3', 116, 'right', '')]).get('What is in it now')).toEqual([
+      'The belt: square 1.2 mm, 116.0 mm inner length.',
+    ]);
     expect(all.get('What we did')).toEqual(['Belt renewed.']);
     expect(all.has('What we noticed and left')).toBe(false);
   });

@@ -1,5 +1,5 @@
 import { cleanRunState, tally } from '../proving';
-import { beltLabel, type LengthUnit } from '../units';
+import { beltLabel, counted, formatDay, type LengthUnit } from '../units';
 import { type Ticket } from '../ticket';
 import { OFFER_NAMES, type ComplaintState } from '../stations';
 
@@ -33,8 +33,8 @@ function shown(ticket: Ticket): string[] {
   if (before.n > 0) {
     said.push(
       before.failures === 0
-        ? `As it came it was run ${before.n} times and did not fail once.`
-        : `As it came it failed ${before.failures} times out of ${before.n}.`,
+        ? `As it came it was run ${counted(before.n, 'time')} and did not fail once.`
+        : `As it came it failed ${counted(before.failures, 'time')} out of ${before.n}.`,
     );
   }
   if (cleanRun) {
@@ -42,7 +42,9 @@ function shown(ticket: Ticket): string[] {
     said.push(
       failedAt !== undefined
         ? `Since the repair it failed again, at try ${failedAt}. It is not cured.`
-        : `Since the repair it ran ${clean} times in a row without failing.`,
+        : clean === 0
+          ? 'Since the repair it was not run yet.'
+          : `Since the repair it ran ${counted(clean, 'time')} without failing.`,
     );
   }
   return said;
@@ -62,7 +64,8 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
       .slice(-1)
       .map((one) => {
         const label = beltLabel(one, unit);
-        return `${role === '' ? 'The' : `The ${role}`} belt: ${label.size} (${label.words}), ${one.source}.`;
+        const source = one.source.trim() === '' ? '' : `, ${one.source.trim()}`;
+        return `${role === '' ? 'The' : `The ${role}`} belt: ${label.words}${source}.`;
       }),
   );
   const parts: LetterPart[] = [
@@ -87,7 +90,7 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
       heading: 'What will not last',
       sentences: [
         ...lines(handBack.provisional),
-        ...(handBack.dueOn === '' ? [] : [`Please bring it back by ${handBack.dueOn}.`]),
+        ...(handBack.dueOn === '' ? [] : [`Please bring it back by ${formatDay(handBack.dueOn)}.`]),
       ],
     },
     { heading: 'What we noticed and left', sentences: lines(handBack.left) },
@@ -95,7 +98,7 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
     {
       heading: 'Time and cost',
       sentences: [
-        ...(handBack.minutes === null ? [] : [`${handBack.minutes} minutes at the bench.`]),
+        ...(handBack.minutes === null ? [] : [`${counted(handBack.minutes, 'minute')} at the bench.`]),
         ...(handBack.cost.trim() === '' ? [] : [`It costs ${handBack.cost.trim()}.`]),
       ],
     },

@@ -1,4 +1,5 @@
 import { CHECKS, checksFor, circumstanceWords, failedUnder, cleanRunState, tally } from '../proving';
+import { counted, listed, plural } from '../units';
 import { isOpen, leftOvers, openRemoval } from '../strip';
 import { recheckTargets, type Ticket } from '../ticket';
 import { STATION_NAMES, STATIONS, type StationId } from '../stations';
@@ -54,8 +55,8 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   for (const sentence of leftOvers(ticket.strip)) end(sentence, 'rebuild');
   const off = ticket.strip.steps.filter((step) => openRemoval(step));
   if (off.length > 0) {
-    const numbers = off.map(({ number }) => number).join(', ');
-    end(`Not back yet: ${off.length === 1 ? 'number' : 'numbers'} ${numbers}.`, 'rebuild');
+    const numbers = listed(off.map(({ number }) => String(number)));
+    end(`Not back yet: ${plural(off.length, 'number')} ${numbers}.`, 'rebuild');
   }
   if (ticket.lid?.state === 'off') end('The lid is off.', 'handBack');
   if (ticket.lid?.state === 'on' && !ticket.cycles.some(({ at }) => at >= (ticket.lid?.since ?? ''))) {
@@ -66,9 +67,9 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     const asked = checksFor(ticket.loader).map(
       (kind) => ticket.checks.find((check) => check.kind === kind) ?? { kind, state: 'notDone' },
     );
-    const blank = asked.filter(({ state }) => state === 'notDone').length;
+    const notDone = asked.filter(({ state }) => state === 'notDone').length;
     for (const { kind, state } of asked) if (state === 'failed') end(`Failed: ${CHECKS[kind].name}.`, 'prove');
-    if (blank > 0) end(`${blank} of ${asked.length} cleanRuns are blank.`, 'prove');
+    if (notDone > 0) end(`${notDone} of ${counted(asked.length, 'check')} not done.`, 'prove');
   }
   if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
     end('No cycle was counted with a disc in since the last treatment.', 'prove');

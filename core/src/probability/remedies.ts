@@ -46,12 +46,12 @@ export const REMEDIES: Readonly<Record<RemedyId, RemedyKnown>> = {
     known: 'It takes a set of a twentieth to a fifth of what it is held at; the rubber is none the better for it.',
   },
   band: {
-    name: 'an office band, for now',
+    name: 'an office band, provisionally',
     how: 'To see the tray move, or until the belt comes. Not where speed matters.',
     monthsMin: 0.5,
     monthsMax: 3,
     dueMonths: 1,
-    known: 'Uneven, and of unknown rubber: no odds can be given.',
+    known: 'Uneven, and of unknown rubber: no chance can be given.',
   },
 };
 

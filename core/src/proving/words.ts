@@ -14,7 +14,7 @@ export function tallyWords({ n, failures }: Tally): string {
   if (n === 0) return 'Nothing counted yet.';
   const { low, high } = exactInterval(failures, n);
   if (failures === 0) {
-    return `None of ${n} failed: under ${formatPercent(noneFailedBound(n))} by the one-sided bound, 19 in 20.`;
+    return `None of ${n} failed; it could still fail up to ${Math.round(100 * noneFailedBound(n))} times in 100 (95 % confidence).`;
   }
   return `${failures} of ${n} failed: ${formatPercent(failures / n)}, between ${(low * 100).toFixed(1)} and ${formatPercent(high)} (exact, 19 in 20).`;
 }
@@ -60,7 +60,7 @@ export function wantedWords(
  */
 export function cleanRunWords({ clean, slow, failedAt }: CleanRunState): string {
   if (failedAt !== undefined) return `failed at cycle ${failedAt}: not cured.`;
-  return `${clean} clean in a row${slow > 0 ? `, ${slow} of them slow` : ''}.`;
+  return `${clean} clean${slow > 0 ? `, ${slow} of them slow` : ''}.`;
 }
 
 /** Says that a fault is too rare to be proved cured at a bench, where it is. */

@@ -82,19 +82,19 @@ export function rulesOfThumb(
       { id: 'tenthOff', name: 'a tenth off', restsOn: 'nine tenths of twice the doubled length' },
       tenthMm,
       tenthMm === undefined ? undefined : nearest(stock, tenthMm),
-      'Wants the old belt doubled flat.',
+      'Needs the old belt doubled flat.',
     ),
     buy(
       { id: 'oneUnderBelt', name: 'one size down', restsOn: 'one catalogue size under the old belt as read' },
       oldMm,
       oneUnder(oldMm),
-      'Wants a reading of the old belt.',
+      'Needs a reading of the old belt.',
     ),
     buy(
       { id: 'oneUnderString', name: 'one under the string', restsOn: 'one catalogue size under the string’s length' },
       stringMm,
       oneUnder(stringMm),
-      'Wants a string round the pulleys.',
+      'Needs a string round the pulleys.',
     ),
     buy(
       {
@@ -104,7 +104,7 @@ export function rulesOfThumb(
       },
       slightlyMm,
       slightlyMm === undefined ? undefined : nearest(stock, slightlyMm),
-      'Wants a reading of the old belt.',
+      'Needs a reading of the old belt.',
     ),
     buy(
       {
@@ -114,14 +114,14 @@ export function rulesOfThumb(
       },
       likeMm,
       likeMm === undefined ? undefined : nearest(stock, likeMm),
-      'Wants a printed size or a reading of the old belt.',
+      'Needs a printed size or a reading of the old belt.',
     ),
     {
       id: 'keepAndClean',
       name: 'keep and clean',
       restsOn: 'the old belt as it is, washed, on clean pulleys',
       ...(facts.oldBelt && { aimMm: facts.oldBelt.value }),
-      ...(keep ? { judgement: keep } : { remark: 'Wants the old belt, its section and the path.' }),
+      ...(keep ? { judgement: keep } : { remark: 'Needs the old belt, its section and the path.' }),
     },
     {
       id: 'warm',

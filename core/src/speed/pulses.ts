@@ -50,7 +50,7 @@ export function readPulses(text: string, unit: TimeUnit, perTurn = 1): Result<Pu
   if (!read.ok) return read;
   const times = read.value.map((time) => time * TIME_UNITS[unit]);
   if (times.length < MIN_PULSES * perTurn) {
-    return refuse(`${times.length} times were read; at least ${MIN_PULSES} turns are wanted.`);
+    return refuse(`${times.length} times were read; at least ${MIN_PULSES} turns are needed.`);
   }
   if (times.length > MAX_PULSES) return refuse(`${times.length} times are more than ${MAX_PULSES}. Cut the file.`);
   for (let i = 1; i < times.length; i++) {

@@ -27,10 +27,10 @@ export function strobeRing(rpm: number, mainsHz: MainsHz): Result<StrobeRing> {
   const bars = Math.round((120 * mainsHz) / rpm);
   if (bars < MIN_BARS) {
     return refuse(
-      `${rpm} rpm would want ${((120 * mainsHz) / rpm).toFixed(1)} bars at ${mainsHz} Hz: too fast for a printed disc. Take the index pulses instead.`,
+      `${rpm} rpm would need ${((120 * mainsHz) / rpm).toFixed(1)} bars at ${mainsHz} Hz: too fast for a printed disc. Take the index pulses instead.`,
     );
   }
-  if (bars > MAX_BARS) return refuse(`${rpm} rpm would want ${bars} bars at ${mainsHz} Hz: too many to print.`);
+  if (bars > MAX_BARS) return refuse(`${rpm} rpm would need ${bars} bars at ${mainsHz} Hz: too many to print.`);
   return ok({ mainsHz, bars, rpm: (120 * mainsHz) / bars });
 }
 

@@ -11,5 +11,5 @@ export const STEP_CAUTIONS: Readonly<Partial<Record<StepKind, string>>> = {
   wire: 'Count its turns before it comes off.',
   gear: 'Mark where it stands. Turn trains by hand as little as possible. Clips fly: eyes.',
   part: 'Note which way round. A tray must clear its switch.',
-  moved: 'How many turns, which way, seen from where.',
+  moved: 'How many turns, which way, viewed from where.',
 };

@@ -47,7 +47,7 @@ export const FACT_NAMES: Readonly<Record<StepFact, string>> = {
   leaves: 'What it leaves before, or after',
   parkedAt: 'Parked where',
   mark: 'Its mark',
-  viewedFrom: 'Seen from where',
+  viewedFrom: 'Viewed from where',
   homes: 'How it comes home',
 };
 

@@ -96,7 +96,7 @@ export function driveWords(drive: string): string {
   const name = size.startsWith('PH')
     ? `cross-head ${size.slice(2)}`
     : size.startsWith('PZ')
-      ? `cross-head with ribs ${size.slice(2)}`
+      ? `cross recess type Z ${size.slice(2)}`
       : size.startsWith('T')
         ? `hexalobular ${size.slice(1)}`
         : size;

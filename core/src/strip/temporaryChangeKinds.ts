@@ -61,7 +61,7 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
       ['laser', 'moved'],
       ['sled', 'moved'],
     ],
-    caution: 'Write down how many turns, and which way seen from where.',
+    caution: 'Write down how many turns, and which way, viewed from where.',
   },
   switchLeversOff: {
     name: 'Switch levers off',
@@ -112,7 +112,7 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     words: [['no', 'belt']],
     caution: 'A motor without its belt tells nothing.',
   },
-  own: { name: 'A state of one’s own', closes: 'end it', before: 'handBack', words: [], caution: '' },
+  own: { name: 'Another temporary change', closes: 'end it', before: 'handBack', words: [], caution: '' },
 };
 
 /** The kind of change that a typed line names, where it names one. @example changeNamed('laser pads bridged') // 'laserBridged' */

@@ -4,10 +4,10 @@ import { formatLength } from './format';
 
 /**
  * Section × size as the trade writes it: an O-ring by inner diameter, another belt by inner length. The shape's sign
- * is for the eye; the words say it too.
+ * is for the eye; the words say all of it, each figure with what it is and its unit.
  *
  * @example beltLabel({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }, 'mm')
- * // { sign: '□', size: '1.2 × 116.0', words: 'square, inner length mm' }
+ * // { sign: '□', size: '1.2 × 116.0', words: 'square 1.2 mm, 116.0 mm inner length' }
  */
 export function beltLabel(
   belt: { readonly shape: SectionShape; readonly thicknessMm: number; readonly innerLengthMm: number },
@@ -16,9 +16,10 @@ export function beltLabel(
   const ring = belt.shape === 'round';
   const size = ring ? belt.innerLengthMm / Math.PI : belt.innerLengthMm;
   const thickness = unit === 'in' ? (belt.thicknessMm / MM_PER_INCH).toFixed(3) : formatLength(belt.thicknessMm, 'mm');
+  const figure = ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit);
   return {
     sign: ring ? '○' : belt.shape === 'square' ? '□' : '▭',
-    size: `${thickness} × ${ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit)}`,
-    words: `${ring ? 'O-ring, inner diameter' : `${belt.shape}, inner length`} ${unit}`,
+    size: `${thickness} × ${figure}`,
+    words: `${ring ? 'O-ring' : belt.shape} ${thickness} ${unit}, ${figure} ${unit} inner ${ring ? 'diameter' : 'length'}`,
   };
 }

@@ -12,10 +12,10 @@ const waitOf = (summary: TicketSummary): 'nothing' | 'clock' | 'parts' | 'owner'
   summary.timers.length > 0 ? 'clock' : summary.waiting.for;
 
 const GROUPS = [
-  ['nothing', 'Wants hands'],
+  ['nothing', 'Ready to work on'],
   ['clock', 'On the clock'],
-  ['parts', 'Waits for the post'],
-  ['owner', 'Waits for the owner'],
+  ['parts', 'Waiting for parts'],
+  ['owner', 'Waiting for the owner'],
 ] as const;
 
 /** More than a bench can hold; past it the Log searches better than a list. */
@@ -79,7 +79,7 @@ export function BenchPage() {
             </div>
           </div>
         ) : open.length > 0 ? (
-          <h1 className="mb-5 text-[30px] leading-tight font-bold">Nothing wants a hand just now</h1>
+          <h1 className="mb-5 text-[30px] leading-tight font-bold">Nothing is ready to work on</h1>
         ) : (
           <EmptyBench loading={status === 'loading'} />
         )}
@@ -154,7 +154,7 @@ function CameDue({ summaries }: { readonly summaries: readonly TicketSummary[] }
   return (
     <section aria-labelledby="came-due" className="mt-8 grid gap-1">
       <h2 id="came-due" className="border-b border-ink pb-1 text-base">
-        Came back due
+        Follow-ups due
       </h2>
       <ul>
         {due.map((one) => (

@@ -105,7 +105,7 @@ export function MeasureNow() {
             <p>{value.arithmetic(write)}</p>
             {value.uncorrected !== undefined && (
               <p className="text-soft">
-                Taken outright it would have been {write(value.uncorrected)},{' '}
+                Uncorrected it would have been {write(value.uncorrected)},{' '}
                 {formatSpread(Math.abs(value.uncorrected - value.value), unit)} {unit} too{' '}
                 {value.uncorrected > value.value ? 'long' : 'short'}.
               </p>

@@ -51,7 +51,7 @@ export function KnowledgePage() {
     const named = { ...next, name: 'this bench’s own' };
     const checked = checkKnowledge(named);
     setKnowledge(named);
-    if (checked.ok) void keep(named, 'Kept as this bench’s own.');
+    if (checked.ok) void keep(named, 'Saved as this bench’s own.');
     else {
       setSaid('');
       setProblem(`${checked.problem} Not kept yet.`);
@@ -102,7 +102,7 @@ export function KnowledgePage() {
         aria-label="Its keeping"
         className="grid content-start gap-3 border-hair px-5 py-5 max-lg:border-t lg:border-l"
       >
-        <h2 className="text-lg">{own ? 'This bench’s own' : 'As it comes with the app'}</h2>
+        <h2 className="text-lg">{own ? 'This bench’s own' : 'The app’s defaults'}</h2>
         <p role="status" className="empty:hidden">
           {said}
         </p>

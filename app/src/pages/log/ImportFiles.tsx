@@ -64,10 +64,10 @@ export function ImportFiles() {
       const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
       setState({
         status: 'done',
-        words: `${count(records.length, 'ticket')} taken in${left > 0 ? `, ${left} left as they were` : ''}.`,
+        words: `${count(records.length, 'ticket')} imported${left > 0 ? `, ${left} left as they were` : ''}.`,
       });
     } catch (error) {
-      setState({ status: 'refused', problem: `Nothing was taken in. ${storeProblem(error).sentence}` });
+      setState({ status: 'refused', problem: `Nothing was imported. ${storeProblem(error).sentence}` });
     }
   };
 
@@ -149,7 +149,7 @@ export function ImportFiles() {
       </h2>
       <input {...getInputProps({ 'aria-label': 'Ticket or archive files', accept: '.json,.zip' })} />
       <p className="my-2">
-        Drop a ticket’s .json or an archive’s .zip here, or choose it. It is taken in whole or not at all.
+        Drop a ticket’s .json or an archive’s .zip here, or choose it. It is imported whole or not at all.
       </p>
       <Button onClick={open} disabled={state.status === 'reading'}>
         {state.status === 'reading' ? 'Reading…' : 'Choose files'}

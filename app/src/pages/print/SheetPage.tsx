@@ -163,7 +163,7 @@ export function SheetPage() {
         )}
         {ticket.closedDespite !== '' && (
           <p className="break-inside-avoid border-b border-hair py-2">
-            <strong>Handed back with ends open, because:</strong> {ticket.closedDespite}
+            <strong>Handed back anyway, because:</strong> {ticket.closedDespite}
           </p>
         )}
         {notes.length > 0 && (

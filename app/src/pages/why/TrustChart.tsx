@@ -10,7 +10,7 @@ export function TrustChart({ bands }: { readonly bands: readonly Calibration[] }
   const y = scaleLinear([0.4, 1], [SIDE_PX - EDGE_PX, 12]);
   const shown = bands.filter(({ count, stated }) => count >= 5 && stated >= 0.4);
   return (
-    <svg width={SIDE_PX} height={SIDE_PX} role="img" aria-label="Stated odds against the share that worked">
+    <svg width={SIDE_PX} height={SIDE_PX} role="img" aria-label="Stated chances against the share that worked">
       {x.ticks(4).map((tick) => (
         <g key={tick}>
           <text x={x(tick)} y={SIDE_PX - 20} textAnchor="middle" className="fill-soft text-sm">

@@ -79,7 +79,7 @@ export function WhyPage() {
               {percent(population.closed.held)} of the gap; the rest is mostly friction, and the rubber that will come.
             </p>
             <table className="sr-only">
-              <caption>The same in numbers</caption>
+              <caption>As numbers</caption>
               <tbody>
                 {PLAYERS.map(([player, name]) => (
                   <tr key={player}>
@@ -92,7 +92,7 @@ export function WhyPage() {
           </section>
           <section aria-labelledby="trust">
             <h2 id="trust" className="border-b border-ink pb-1 text-xl">
-              What the stated odds are worth
+              What the stated chances are worth
             </h2>
             <div className="flex flex-wrap gap-8">
               <TrustChart bands={population.calibration} />

@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import { counted } from '@loose-pulley/core/units';
 import { Link } from 'react-router';
 import { isOpen } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
@@ -27,11 +28,11 @@ export function ChangeStrip({ ticket, canWrite }: { readonly ticket: Ticket; rea
           <span aria-hidden className="text-live">
             ↺
           </span>
-          {open.length} {open.length === 1 ? 'loop' : 'loops'} open
+          {counted(open.length, 'temporary change')} to reverse
         </Link>
       )}
       {open.length > 0 && (
-        <ul aria-label="Open loops" className="flex flex-wrap items-center gap-x-4 max-sm:hidden">
+        <ul aria-label="To reverse" className="flex flex-wrap items-center gap-x-4 max-sm:hidden">
           {open.slice(0, 3).map((change) => (
             <li key={change.id}>
               <Link

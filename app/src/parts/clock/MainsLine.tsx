@@ -28,7 +28,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
       >
         {mains === null && (
           <option value={NOT_SAID} disabled className="bg-sheet text-ink">
-            not said
+            unknown
           </option>
         )}
         {MAINS_STATES.map((state) => (
@@ -64,7 +64,7 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
       >
         {ticket.lid === null && (
           <option value={NOT_SAID} disabled className="bg-sheet text-ink">
-            not said
+            unknown
           </option>
         )}
         {LID_STATES.map((state) => (

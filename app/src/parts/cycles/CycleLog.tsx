@@ -113,8 +113,8 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
           );
         })}
         <input
-          aria-label="A condition of your own, Enter adds it"
-          placeholder="one’s own"
+          aria-label="Another condition, Enter adds it"
+          placeholder="Other…"
           value={own}
           maxLength={40}
           className="field w-32"
@@ -130,7 +130,8 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
       {setting.disc === 'owners' &&
         ownersDiscTooEarly(ticket.cycles, ticket.treatments[ticket.treatments.length - 1]?.at ?? '') && (
           <p role="alert" className="border-l-4 border-live pl-3">
-            No worthless disc has run clean since the last treatment. Junk first, one’s own next, the owner’s last.
+            No worthless disc has run clean since the last treatment. Junk first, the bench’s own next, the owner’s
+            last.
           </p>
         )}
       <Caution>Fingers out of the moving tray. Counting needs power: nothing open that can be touched live.</Caution>

@@ -156,7 +156,7 @@ function PictureFrame({
             onClick={() => dispatch(recordEvent({ type: 'pictureRemoved', pictureId: picture.id }))}
             aria-label={`Take picture ${number} out`}
           >
-            Take it out
+            Remove
           </Button>
         )}
       </figcaption>

@@ -37,7 +37,7 @@ export default function ChangeQuestion({
         <Button look="strong" onClick={() => dispatch(momentAsked(null))}>
           Not yet
         </Button>
-        <CommitButton onClick={() => dispatch(sayMoment(asked, true))}>All the same</CommitButton>
+        <CommitButton onClick={() => dispatch(sayMoment(asked, true))}>Do it anyway</CommitButton>
       </div>
     </div>
   ) : (

@@ -39,14 +39,14 @@ export function FoundParts() {
           />
           <div className="flex gap-2">
             <Button aria-pressed={one.homed} disabled={!canWrite} onClick={() => put({ ...one, homed: !one.homed })}>
-              {one.homed ? 'It is placed' : 'Not placed yet'}
+              {one.homed ? 'Placed' : 'Say where it belongs'}
             </Button>
             <Button
               look="quiet"
               disabled={!canWrite}
               onClick={() => dispatch(recordEvent({ type: 'foundRemoved', foundId: one.id }))}
             >
-              Take it out
+              Remove
             </Button>
           </div>
         </div>

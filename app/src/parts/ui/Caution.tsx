@@ -5,7 +5,7 @@ export function Caution({ children }: { readonly children: ReactNode }) {
   return (
     <p role="note" className="flex gap-2 border-l-4 border-live pl-3 text-[15px]">
       <span>
-        <strong>Mind.</strong> {children}{' '}
+        <strong>Caution:</strong> {children}{' '}
         <span className="text-soft">Local rules and licensed practice come first.</span>
       </span>
     </p>

@@ -100,7 +100,7 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
             )
           }
         >
-          As they came
+          Restore defaults
         </Button>
         <Button look="strong" onClick={onClose}>
           Close

@@ -147,7 +147,7 @@ describe('a ticket on the screen', () => {
 });
 
 describe('undo', () => {
-  test('says what it took back and where; brought back, the same', async () => {
+  test('says what it took back and where; redone, the same', async () => {
     await run(actions.openTicket('t1'));
     run(actions.recordEvent({ type: 'noteWritten', station: 'find', text: 'motor heard' }));
     await run(actions.undo());

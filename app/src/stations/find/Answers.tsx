@@ -17,7 +17,7 @@ export function Answers({ advice }: { readonly advice: Advice }) {
       </h3>
       {!fit.fits && (
         <div role="alert" className="border-l-4 border-live pl-3">
-          <p>Nothing that the adviser knows fits all of this. Doubt, before anything else:</p>
+          <p>The answers do not fit together. Check first:</p>
           <ul className="list-disc pl-5">
             {fit.doubt.slice(0, 3).map((one) => (
               <li key={one.testId}>{answerWords(advice, one)}</li>

@@ -39,7 +39,9 @@ export function FindPage() {
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 className="text-2xl">Find</h2>
-          <p className="text-sm text-soft">{picked ? 'The test you asked for' : 'The test that says most a minute'}</p>
+          <p className="text-sm text-soft">
+            {picked ? 'The test you asked for' : 'Next test: the most information per minute'}
+          </p>
         </div>
         <PluggedCaution ticket={ticket} />
         {first && sure && (

@@ -94,13 +94,13 @@ export function Why({ advice, cause }: { readonly advice: Advice; readonly cause
       <p>{cause.remedy}</p>
       {speaksFor.length > 0 && (
         <div>
-          <p className="text-sm text-soft">Speaks for it, times as likely with it as without</p>
+          <p className="text-sm text-soft">Evidence for: times as likely with it as without</p>
           <EvidenceList advice={advice} list={speaksFor} sign="×" />
         </div>
       )}
       {against.length > 0 && (
         <div>
-          <p className="text-sm text-soft">Speaks against it, times less likely</p>
+          <p className="text-sm text-soft">Evidence against: times less likely</p>
           <EvidenceList advice={advice} list={against} sign="÷" />
         </div>
       )}

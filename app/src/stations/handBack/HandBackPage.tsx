@@ -85,8 +85,8 @@ export function HandBackPage() {
           />
         </div>
       </div>
-      <aside aria-label="Papers and closing" className="grid content-start gap-3 border-hair px-5 py-5 lg:border-l">
-        <h3 className="text-lg">Papers</h3>
+      <aside aria-label="Print, share and close" className="grid content-start gap-3 border-hair px-5 py-5 lg:border-l">
+        <h3 className="text-lg">Print and share</h3>
         <Link
           to={`/t/${ticket.id}/sheet`}
           className="inline-flex min-h-12 items-center border border-ink bg-ink px-4 font-semibold text-paper"
@@ -128,7 +128,7 @@ export function HandBackPage() {
             <p>
               On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
             </p>
-            {ticket.closedDespite !== '' && <p>With ends open, because: {ticket.closedDespite}</p>}
+            {ticket.closedDespite !== '' && <p>Handed back anyway, because: {ticket.closedDespite}</p>}
             <CommitButton disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'ticketReopened' }))}>
               Open it again
             </CommitButton>
@@ -137,7 +137,7 @@ export function HandBackPage() {
           <>
             {ends.length > 0 && (
               <label className="grid gap-1 text-sm text-soft">
-                It may go all the same: write why, it is printed
+                Hand back anyway, because… (this is printed)
                 <textarea
                   rows={2}
                   value={despite}

@@ -47,7 +47,7 @@ export function Offers() {
               className="justify-self-start"
               onClick={() => dispatch(recordEvent({ type: 'offerRemoved', offerId: offer.id }))}
             >
-              Take it out
+              Remove
             </Button>
           )}
         </div>

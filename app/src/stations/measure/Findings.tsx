@@ -26,7 +26,7 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
           value={facts.path}
           write={write}
           unit={unit}
-          empty="wants both pulleys and their distance, or a string"
+          empty="needs both pulleys and their distance, or a string"
         />
         <Figure
           name="Old belt, inner length"
@@ -36,10 +36,10 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
           empty={
             facts.oldBeltAtLeastMm
               ? `at least ${write(facts.oldBeltAtLeastMm)} ${unit}`
-              : 'wants any way of measuring it'
+              : 'needs any way of measuring it'
           }
         />
-        <Figure name="Section" value={facts.section} write={write} unit={unit} empty="wants calipers across the bend" />
+        <Figure name="Section" value={facts.section} write={write} unit={unit} empty="needs calipers across the bend" />
       </dl>
       {seats.length > 0 && facts.section && (
         <p className="text-soft">
@@ -67,7 +67,7 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
             <tr className="border-b border-ink text-left">
               <th className="py-1 font-semibold">Measured</th>
               <th className="font-semibold">Arithmetic</th>
-              <th className="hidden text-right font-semibold sm:table-cell">Taken outright</th>
+              <th className="hidden text-right font-semibold sm:table-cell">Uncorrected</th>
             </tr>
           </thead>
           <tbody>
@@ -94,7 +94,7 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
         </table>
       )}
       <p className="text-sm text-soft">
-        ± is two standard uncertainties, 19 in 20. “Taken outright” is what common practice would have read as the inner
+        ± is two standard uncertainties, 19 in 20. “Uncorrected” is what common practice would have read as the inner
         length.
       </p>
     </div>

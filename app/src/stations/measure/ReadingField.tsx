@@ -204,7 +204,7 @@ export function ReadingField({
             look="quiet"
             disabled={!canWrite}
             onClick={control.remove}
-            aria-label={`Take out ${method.label} ${control.text}`}
+            aria-label={`Remove ${method.label} ${control.text}`}
           >
             out
           </Button>
@@ -234,7 +234,7 @@ export function ReadingField({
             {control.refusal}{' '}
             {control.mayKeep && (
               <Button look="quiet" className="text-ink" onClick={() => control.commit(undefined, true)}>
-                Keep it all the same
+                Keep it anyway
               </Button>
             )}
           </p>

@@ -18,7 +18,7 @@ const RESULT_NAMES: Readonly<Record<GearTrial['result'], string>> = {
 };
 
 const END_NAMES: Readonly<Record<GearTrial['parkedAt'], string>> = {
-  unknown: 'not said',
+  unknown: 'unknown',
   in: 'tray in',
   out: 'tray out',
 };
@@ -64,12 +64,12 @@ export function GearTiming() {
           ))}
         </ol>
         <label className="grid gap-1 text-sm text-soft">
-          Which wheel, seen from where
+          Which gear, viewed from where
           <input
             value={what}
             maxLength={400}
             disabled={!canWrite}
-            placeholder="rack pinion, seen from above"
+            placeholder="rack pinion, viewed from above"
             onChange={(event) => setWhat(event.target.value)}
             className="field text-ink"
           />

@@ -64,7 +64,7 @@ export function Orders() {
             <Button
               look="quiet"
               disabled={!canWrite}
-              aria-label={`Take out: ${nameOf(firstId)} before ${nameOf(thenId)}`}
+              aria-label={`Remove: ${nameOf(firstId)} before ${nameOf(thenId)}`}
               onClick={() => dispatch(recordEvent({ type: 'orderRemoved', orderId: id }))}
             >
               out

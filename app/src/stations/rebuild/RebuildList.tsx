@@ -47,7 +47,7 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
     dispatch(recordEvent({ type: 'orderSaid', order: { id: nanoid(10), firstId, thenId, why: '' } }));
   };
   return (
-    <ol aria-label="The way back" className="grid">
+    <ol aria-label="Rebuild order" className="grid">
       {items.map((item, index) => {
         if (item.type === 'try') {
           return (

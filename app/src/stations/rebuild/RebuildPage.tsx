@@ -42,7 +42,7 @@ export function RebuildPage() {
                 makes this list by itself.
               </>
             ) : (
-              'Everything is back, and every loop has ended.'
+              'Everything is back, and every temporary change is reversed.'
             )}
           </p>
         ) : (

@@ -85,7 +85,7 @@ export function Changes() {
       </ul>
       {canWrite && (
         <details>
-          <summary className="flex min-h-11 cursor-pointer items-center">Open a loop</summary>
+          <summary className="flex min-h-11 cursor-pointer items-center">Note a temporary change</summary>
           <div className="grid gap-2">
             {TEMPORARY_CHANGE_KINDS.filter((kind) => kind !== 'own').map((kind) => (
               <Button key={kind} onClick={() => choose(kind)}>
@@ -94,8 +94,8 @@ export function Changes() {
             ))}
             <div className="flex gap-2">
               <input
-                aria-label="A loop of your own"
-                placeholder="one’s own"
+                aria-label="Another temporary change"
+                placeholder="Other…"
                 value={own}
                 maxLength={400}
                 onChange={(event) => setOwn(event.target.value)}

@@ -41,7 +41,7 @@ export function StripLine({
   return (
     <section aria-label="A step" className="grid gap-2">
       <label htmlFor={`${list}-field`} className="text-sm text-soft">
-        Off it comes: one line, one step
+        What came off (one line per step)
       </label>
       {before && (
         <p className="flex flex-wrap items-center justify-between gap-3 border-l-4 border-ink pl-3">

@@ -54,7 +54,7 @@ export function StripPage() {
         </div>
         {asked !== null && !labelled && (
           <p role="alert" className="border-l-4 border-live pl-3">
-            There is no number {asked} on this strip. Its step was taken out, or the label is of another ticket.
+            There is no number {asked} on this strip. Its step was removed, or the label is of another ticket.
           </p>
         )}
         <PluggedCaution ticket={ticket} />

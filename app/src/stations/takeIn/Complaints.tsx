@@ -120,7 +120,7 @@ function ComplaintLine({
               disabled={!canWrite}
               onClick={() => dispatch(recordEvent({ type: 'complaintRemoved', complaintId: complaint.id }))}
             >
-              Take it out
+              Remove
             </Button>
           </div>
         </div>

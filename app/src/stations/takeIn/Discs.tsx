@@ -45,7 +45,7 @@ export function Discs() {
                 disabled={!canWrite}
                 onClick={() => dispatch(recordEvent({ type: 'discRemoved', discId: disc.id }))}
               >
-                Take it out
+                Remove
               </Button>
             </div>
           </div>

@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import { counted } from '@loose-pulley/core/units';
 import { useState } from 'react';
 import { questionsFor, type Question } from '@loose-pulley/core/remoteIntake';
 import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
@@ -68,7 +69,7 @@ export function FarAway() {
       }),
     );
     setProblem(refused.join(' '));
-    setSaid(`${answers.length} answers taken in.`);
+    setSaid(`${counted(answers.length, 'answer')} imported.`);
   };
 
   return (
@@ -99,8 +100,8 @@ export function FarAway() {
         </fieldset>
         <div className="flex flex-wrap gap-2">
           <input
-            aria-label="A question of your own"
-            placeholder="a question of your own"
+            aria-label="Another question"
+            placeholder="Another question…"
             value={own}
             maxLength={1000}
             disabled={!canWrite}

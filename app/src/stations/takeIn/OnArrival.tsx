@@ -52,7 +52,7 @@ export function OnArrival() {
             onText={(words, gesture) => put({ ...one, words }, `${gesture}-words`)}
           />
           <TextLine
-            label="How old it looks"
+            label="Condition"
             value={one.age}
             maxLength={80}
             disabled={!canWrite}
@@ -63,7 +63,7 @@ export function OnArrival() {
             disabled={!canWrite}
             onClick={() => dispatch(recordEvent({ type: 'evidenceRemoved', evidenceId: one.id }))}
           >
-            Take it out
+            Remove
           </Button>
         </div>
       ))}

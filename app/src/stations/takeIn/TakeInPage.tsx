@@ -88,19 +88,19 @@ export function TakeInPage() {
         <Pictures />
         <StationFoot station="takeIn" note />
       </div>
-      <aside aria-label="What it waits for" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
+      <aside aria-label="Waiting for" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
         <PluggedCaution ticket={ticket} />
         <UnplugFirst />
         <TriedAgain />
         <Discs />
-        <h3 className="text-lg">It waits for</h3>
+        <h3 className="text-lg">Waiting for</h3>
         <Choice
-          label="It waits for"
+          label="Waiting for"
           value={ticket.waiting.for}
           disabled={!canWrite}
           options={[
-            ['nothing', 'a hand'],
-            ['parts', 'the post'],
+            ['nothing', 'nothing'],
+            ['parts', 'parts'],
             ['owner', 'the owner'],
           ]}
           onChoose={(value) =>
@@ -108,7 +108,7 @@ export function TakeInPage() {
           }
         />
         <TextLine
-          label="Namely"
+          label="Details"
           value={ticket.waiting.what}
           maxLength={200}
           disabled={!canWrite}

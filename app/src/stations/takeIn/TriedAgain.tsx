@@ -23,7 +23,9 @@ export function TriedAgain() {
         }
       />
       {afterUnplugging?.result === 'works' && (
-        <p className="text-sm">Then it was latched electronics, perhaps: count some cycles before believing it.</p>
+        <p className="text-sm">
+          Then it was electronics that need a power reset, perhaps: count some cycles before believing it.
+        </p>
       )}
     </div>
   );

@@ -9,7 +9,7 @@ import { Button } from '../../parts/ui/Button';
 const MIN_MIN = 0.1;
 const MAX_MIN = 10_080;
 
-/** First of all unplugged for a few minutes: latched electronics cure for nothing. Other waits start here too. */
+/** First of all unplugged for a few minutes: electronics that need a power reset cure for nothing. Other waits start here too. */
 export function UnplugFirst() {
   const { canWrite } = useTicket();
   const dispatch = useAppDispatch();
@@ -47,7 +47,10 @@ export function UnplugFirst() {
       <h3 id="first-of-all" className="text-lg">
         First of all
       </h3>
-      <p>Unplugged for a few minutes, then tried again before it is opened: latched electronics cure for nothing.</p>
+      <p>
+        Unplugged for a few minutes, then tried again before it is opened: electronics that need a power reset cure for
+        nothing.
+      </p>
       <div className="flex items-end gap-2">
         <label className="grid gap-1 text-sm text-soft">
           What waits

@@ -32,7 +32,7 @@ const cause = (
 export const CAUSES: readonly Cause[] = [
   cause(
     'latched',
-    'Latched electronics',
+    'Electronics that need a power reset',
     'none',
     [5, 5, 5, 5, 4, 4, 4],
     'Leave it unplugged for some minutes, then count cycles before believing it.',
@@ -106,7 +106,7 @@ export const CAUSES: readonly Cause[] = [
     'Tray off its track',
     'rebuild',
     [4, 4, 4, 0, 4, 0, 4],
-    'Take it out and put it into its track square; never force it.',
+    'Remove it and put it into its track square; never force it.',
   ),
   cause(
     'pastLock',
@@ -181,7 +181,7 @@ export const CAUSES: readonly Cause[] = [
     'An object or a loose part in the path',
     'strip',
     [2, 2, 3, 3, 2, 2, 2],
-    'Take it out, and find where it belongs: nothing left over.',
+    'Remove it, and find where it belongs: nothing left over.',
   ),
   cause('clampMagnet', 'Clamp or its magnet', 'strip', [3, 3, 3, 2, 3, 0, 3], 'Seat it, or renew what holds it.'),
   cause('motorWeak', 'Motor weak', 'strip', [3, 3, 3, 3, 3, 5, 3], 'Try it alone, belt off; renew it.'),

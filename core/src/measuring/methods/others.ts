@@ -85,7 +85,7 @@ export const stalledSlipping: Method = {
       perReading: 1,
       perAux: {},
       lowerBound: true,
-      arithmetic: () => `the motor has at least ${reading.toFixed(2)} N: the belt let go first`,
+      arithmetic: () => `the motor has at least ${reading.toFixed(2)} N: the belt slipped first`,
     }),
 };
 
