@@ -66,7 +66,7 @@ describe('settings', () => {
   });
   test.each([
     [['--port', 'x'], 'read “x”'],
-    [['--port'], 'wants a value'],
+    [['--port'], 'needs a value'],
     [['--colour'], '--colour is not known'],
   ])('%j is refused in words', (args, words) => expect(() => readSettings(args)).toThrow(words));
 });

@@ -65,7 +65,7 @@ test('a size says what it is', () => {
   expect(beltLabel({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }, 'mm')).toEqual({
     sign: '□',
     size: '1.2 × 116.0',
-    words: 'square, inner length mm',
+    words: 'square 1.2 mm, 116.0 mm inner length',
   });
   const ring = AS568_BELTS.find(({ id }) => id === 'as568-024');
   expect(ring && beltLabel(ring, 'mm').size).toBe('1.78 × 28.30');

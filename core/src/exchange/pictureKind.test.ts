@@ -24,7 +24,7 @@ describe('a picture is known by its first bytes, whatever its name', () => {
   test.each([
     ['a phone’s own format', head(0, 0, 0, 24, 'ftypheic'), 'HEIC'],
     ['the same by its other brand', head(0, 0, 0, 24, 'ftypmif1'), 'JPEG'],
-    ['a film', head(0, 0, 0, 24, 'ftypisom'), 'film'],
+    ['a film', head(0, 0, 0, 24, 'ftypisom'), 'video'],
     ['a page', head('<svg xmlns'), 'no picture that can be read'],
   ])('refuses %s in words', (_, bytes, words) => expect(kind(bytes)).toContain(words));
   test('refuses an empty file and one of 50 MB before reading it', () => {

@@ -39,12 +39,12 @@ describe('what speaks against handing back', () => {
       'The last clean run failed: not cured.',
     ]);
   });
-  test('cleanRuns that are blank or failed; none where Prove is not needed', () => {
+  test('checks that are not done or failed; none where Prove is not needed', () => {
     const base: EventBody[] = [opening, ...stationsDone, answered, done];
     const failed: EventBody = { type: 'checkPut', check: { ...newCheck('trayHeld'), state: 'failed', note: '' } };
     expect(words([...base, failed])).toEqual(['Failed: A hand cannot stall it.']);
     const blank: EventBody = { type: 'checkPut', check: { ...newCheck('trayHeld'), state: 'notDone', note: '' } };
-    expect(words([...base, blank])).toEqual(['1 of 6 cleanRuns are blank.']);
+    expect(words([...base, blank])).toEqual(['1 of 6 checks not done.']);
     const notNeeded: EventBody = { type: 'stationMarked', station: 'prove', mark: 'notNeeded' };
     expect(words([...base, blank, notNeeded])).toEqual([]);
     const notShown: EventBody = {

@@ -98,7 +98,7 @@ describe('counting', () => {
     expect(tallyWords({ n: 12, failures: 4, slow: 0 })).toBe(
       '4 of 12 failed: 33.3 %, between 9.9 and 65.1 % (exact, 19 in 20).',
     );
-    expect(tallyWords({ n: 20, failures: 0, slow: 0 })).toContain('under 13.9 % by the one-sided bound');
+    expect(tallyWords({ n: 20, failures: 0, slow: 0 })).toContain('up to 14 times in 100 (95 % confidence)');
     expect(tallyWords({ n: 0, failures: 0, slow: 0 })).toBe('Nothing counted yet.');
   });
 });
