@@ -37,7 +37,7 @@ test('overlapping pulleys are drawn as far as they can be, refused in words, and
   await page.getByLabel(/Motor pulley diameter on the drawing/).press('Enter');
   await page.getByLabel(/Centre distance on the drawing/).fill('38.2');
   await page.getByLabel(/Centre distance on the drawing/).press('Enter');
-  await expect(page.getByText('Fit this one')).toBeVisible();
+  await expect(page.getByText('Recommended belt')).toBeVisible();
 });
 
 test('a 90 mm “inner diameter” is plainly a length; a length typed as its half may be kept on purpose', async ({
@@ -72,14 +72,14 @@ test('a belt no longer than its own section, or shorter than can stretch, is sai
   await expect(page.getByText(/It would have to stretch to \d\.\d times its length/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
   await page.getByRole('slider', { name: /Stretch ruler/ }).press('Home');
-  await expect(page.getByRole('complementary', { name: 'The belt to fit' })).toContainText(/too tight|firm/i);
+  await expect(page.getByRole('complementary', { name: 'Recommended belt' })).toContainText(/too tight|firm/i);
 });
 
-test('limits that cannot be are refused in words, and the odds go on by those before', async ({ page }) => {
+test('limits that cannot be are refused in words, and the chance go on by those before', async ({ page }) => {
   await measureBoothDeck(page);
   await page.keyboard.press('Alt+5');
   const before = await worksIn(page);
-  await page.getByText('What it is judged by').click();
+  await page.getByText('Assumptions and limits').click();
   for (const [label, text, problem] of [
     [/^Friction, clean/, '3', /Read 3\. Allowed:/],
     [/^Motor stall over the healthy need/, '-2', /Read -2\. Allowed:/],

@@ -47,7 +47,7 @@ export async function take(page: Page, label: string, text: string): Promise<voi
 }
 
 /** Waits until the ticket is in the store. */
-export const kept = (page: Page) => expect(page.getByText('Kept on this machine')).toBeVisible();
+export const kept = (page: Page) => expect(page.getByText('Saved on this computer')).toBeVisible();
 
 /** The booth deck of the worked example, measured. */
 export async function measureBoothDeck(page: Page): Promise<void> {
@@ -57,17 +57,36 @@ export async function measureBoothDeck(page: Page): Promise<void> {
   await kept(page);
 }
 
-/** What the answer says of the picked belt's odds. */
-export const odds = (page: Page) => page.getByRole('region', { name: 'SuccessProbability', exact: true });
+/** What the answer says of the picked belt's chance. */
+export const chance = (page: Page) => page.getByRole('region', { name: 'Chance', exact: true });
 
-/** The picked belt's odds, in 100, once they are worked out. */
+/** The picked belt's chance, in 100, once they are worked out. */
 export async function worksIn(page: Page): Promise<number> {
-  await oddsSettled(page);
-  const words = await odds(page).innerText();
+  await chanceSettled(page);
+  const words = await chance(page).innerText();
   const share = /(\d+) in 100/.exec(words)?.[1];
-  if (!share) throw new Error(`no odds in “${words}”`);
+  if (!share) throw new Error(`no chance in “${words}”`);
   return Number(share);
 }
 
-/** Waits until the odds of the belts are worked out to the last draw. */
-export const oddsSettled = (page: Page): Promise<void> => expect(odds(page)).toHaveAttribute('aria-busy', 'false');
+/** Waits until the chance of the belts are worked out to the last draw. */
+export const chanceSettled = (page: Page): Promise<void> => expect(chance(page)).toHaveAttribute('aria-busy', 'false');
+
+/** What the browser's store holds under a key, as it is. */
+export const stored = (page: Page, table: string): Promise<unknown[]> =>
+  page.evaluate(
+    (name) =>
+      new Promise<unknown[]>((resolve, reject) => {
+        const opening = indexedDB.open('loose-pulley');
+        opening.onerror = () => reject(new Error('not opened'));
+        opening.onsuccess = () => {
+          const all = opening.result.transaction(name).objectStore(name).getAll();
+          all.onerror = () => reject(new Error('not read'));
+          all.onsuccess = () => {
+            opening.result.close();
+            resolve(all.result as unknown[]);
+          };
+        };
+      }),
+    table,
+  );

@@ -1,8 +1,13 @@
 import { existsSync } from 'node:fs';
 
-/** Ports of the tests' own, so that a bench that is running is left alone. */
-export const BENCH_URL = 'http://127.0.0.1:4781';
-export const DEMO_URL = 'http://127.0.0.1:4791';
+/**
+ * Ports of this run's own, so that a bench that is running, and another run of the tests, are left alone. The runner
+ * chooses them once; its workers are told by the environment.
+ */
+process.env.LOOSE_PULLEY_TEST_PORT ??= String(20_000 + (process.pid % 20_000) * 2);
+const port = Number(process.env.LOOSE_PULLEY_TEST_PORT);
+export const BENCH_URL = `http://127.0.0.1:${port}`;
+export const DEMO_URL = `http://127.0.0.1:${port + 1}`;
 
 /** Debian's Chromium; as root it runs without its sandbox, and it is kept from calling home. */
 const places = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];

@@ -64,8 +64,8 @@ test('something provisional comes back on the Bench when its day has come; a dis
   await kept(page);
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'The bench is clear' })).toBeVisible();
-  await expect(page.getByText('Came back due')).toHaveCount(0);
+  await expect(page.getByText('Follow-ups due')).toHaveCount(0);
   await page.clock.setSystemTime(new Date('2026-12-24T09:00:00Z'));
   await page.goto('/');
-  await expect(page.getByRole('region', { name: 'Came back due' })).toContainText('a band is in');
+  await expect(page.getByRole('region', { name: 'Follow-ups due' })).toContainText('a band is in');
 });

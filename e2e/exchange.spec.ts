@@ -35,7 +35,7 @@ test('a ticket goes to another bench as a file, and the whole archive too', asyn
   ] as const) {
     const other = await browser.newPage({ baseURL: baseURL ?? '' });
     await importFile(other, file, name);
-    await expect(inDialog(other)).toContainText('1 ticket taken in.');
+    await expect(inDialog(other)).toContainText('1 ticket imported.');
     await other.getByRole('link', { name: /Pennerley T9 booth deck/ }).click();
     await other.getByRole('link', { name: /^4 Measure/ }).click();
     await expect(reading(other, 'Shafts')).toHaveValue('38.2');
@@ -63,18 +63,18 @@ test('one already here: what differs is shown; keep mine, theirs or both', async
   await importFile(page, before);
   await page.getByRole('radio', { name: 'keep both' }).click();
   await page.getByRole('button', { name: 'Take in as chosen' }).click();
-  await expect(inDialog(page)).toContainText('1 ticket taken in.');
+  await expect(inDialog(page)).toContainText('1 ticket imported.');
   await expect(page.getByRole('link', { name: /Pennerley T9 booth deck/ })).toHaveCount(2);
 
   await importFile(page, before);
   await page.getByRole('radio', { name: 'keep mine' }).click();
   await page.getByRole('button', { name: 'Take in as chosen' }).click();
-  await expect(inDialog(page)).toContainText('0 tickets taken in, 1 left as they were.');
+  await expect(inDialog(page)).toContainText('0 tickets imported, 1 left as they were.');
 
   await importFile(page, before);
   await page.getByRole('radio', { name: 'take theirs' }).click();
   await page.getByRole('button', { name: 'Take in as chosen' }).click();
-  await expect(inDialog(page)).toContainText('1 ticket taken in.');
+  await expect(inDialog(page)).toContainText('1 ticket imported.');
   await importFile(page, before);
   await expect(inDialog(page)).toContainText('Nothing new');
 });
@@ -126,7 +126,7 @@ test('a ticket replaced from a file while another tab writes it: the other tab l
   await importFile(other, before);
   await other.getByRole('radio', { name: 'take theirs' }).click();
   await other.getByRole('button', { name: 'Take in as chosen' }).click();
-  await expect(inDialog(other)).toContainText('1 ticket taken in.');
+  await expect(inDialog(other)).toContainText('1 ticket imported.');
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
   await expect(reading(page, 'Motor pulley')).toBeEnabled();
   await take(page, 'Driven pulley', '24.8');
@@ -136,7 +136,7 @@ test('a ticket replaced from a file while another tab writes it: the other tab l
   await expect(reading(page, 'Driven pulley')).toHaveValue('24.8');
 });
 
-test('a tab that dies while an archive is taken in leaves all of it, or nothing', async ({
+test('a tab that dies while an archive is imported leaves all of it, or nothing', async ({
   page,
   browser,
   baseURL,

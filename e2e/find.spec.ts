@@ -15,8 +15,7 @@ async function answer(page: Page, word: string, outcome: RegExp): Promise<void> 
   await expect(button).toBeVisible();
   const key = await button.locator('kbd').innerText();
   const before = await page.getByRole('button', { name: /^Take back/ }).count();
-  await page.waitForTimeout(80);
-  await page.keyboard.press(key);
+  await page.keyboard.press(key, { delay: 80 });
   await expect(page.getByRole('button', { name: /^Take back/ })).toHaveCount(before + 1);
 }
 /** Walks by Tab until the named thing has the focus, then presses a key on it. */

@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, odds, oddsSettled, openTicket, reading, take, test, worksIn } from './bench';
+import {
+  expect,
+  kept,
+  measureBoothDeck,
+  chance,
+  chanceSettled,
+  openTicket,
+  reading,
+  take,
+  test,
+  worksIn,
+} from './bench';
 
 const HELD = 'Tray held back';
 const readings = (page: Page) => page.getByRole('complementary', { name: 'Readings' });
@@ -21,7 +32,7 @@ test('the tray held while the motor drives: in grams, never in mm; by a slipping
   // A motor that a hand can stop at 0.1 N has next to nothing left: every belt that grips stops it.
   const weak = await worksIn(page);
   expect(weak).toBeLessThan(75);
-  await expect(odds(page)).toContainText('loading the motor');
+  await expect(chance(page)).toContainText('loading the motor');
   await page.keyboard.press('Alt+4');
   await page.getByLabel(`${HELD}, how it is measured`).selectOption({ label: 'held, the belt slips' });
   await expect(readings(page).getByText('the motor has at least 0.10 N: the belt slipped first')).toBeVisible();
@@ -29,7 +40,7 @@ test('the tray held while the motor drives: in grams, never in mm; by a slipping
   await expect(async () => expect(await worksIn(page)).toBeGreaterThan(weak)).toPass();
   await kept(page);
   await page.reload();
-  await oddsSettled(page);
+  await chanceSettled(page);
   await page.keyboard.press('Alt+4');
   await expect(reading(page, HELD)).toHaveValue('0.1');
 });
@@ -45,7 +56,7 @@ test('a string round a crossed drive: what its thickness adds is worked out from
   await expect(readings(page).getByText(/^131\.6 − 3\.9\d × 0\.8 = 128\.\d/)).toBeVisible();
 });
 
-test('a idler that drives something may be oily by itself, and the odds say so', async ({ page }) => {
+test('an idler that drives something may be oily by itself, and the chance say so', async ({ page }) => {
   await openTicket(page, 'Orrismere L12 lift player', 'doubled flat 80, section 1.2');
   await measureBoothDeck(page);
   await page.getByText('More than two pulleys').click();
@@ -74,11 +85,11 @@ test('on a disk drive there is no tray: its need is a torque, and nothing asks f
   await expect(page.getByText('never force the spindle')).toBeVisible();
   await expect(page.getByText(/travel and pull/)).toHaveCount(0);
   await page.keyboard.press('Alt+5');
-  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
+  const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await expect(answer).toContainText(/Needed at the spindle assumed\s*0\.55 N·mm/);
   await worksIn(page);
   await expect(answer).not.toContainText(/tray/i);
-  // A carousel's drawer is called so, and its pull is taken in newtons.
+  // A carousel's drawer is called so, and its pull is imported newtons.
   await page.keyboard.press('Alt+1');
   await page.getByRole('radio', { name: 'carousel' }).click();
   await page.keyboard.press('Alt+4');

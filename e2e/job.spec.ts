@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, kept, measureBoothDeck, openTicket, take, test, oddsSettled } from './bench';
+import { expect, kept, measureBoothDeck, openTicket, take, test, chanceSettled } from './bench';
 
 test('a drive measured on the bench becomes the right belt, on a ticket that is kept', async ({ page, context }) => {
   // Measure now, without a ticket.
@@ -37,23 +37,25 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
   for (const label of ['old belt, doubled flat 66.4', 'old belt, over a cap 40.8', 'string 129.8']) {
     await expect(ruler.getByText(label, { exact: true })).toBeVisible();
   }
-  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
-  await expect(answer).toContainText('Fit this one');
+  const answer = page.getByRole('complementary', { name: 'Recommended belt' });
+  await expect(answer).toContainText('Recommended belt');
   await expect(answer).toContainText(/1\.2 × 11[26]\.0/);
-  for (const line of ['Stretch, fitted', 'Belt lets go at', 'Load on motor shaft'])
+  for (const line of ['Stretch, fitted', 'Belt slips at', 'Load on motor shaft'])
     await expect(answer.getByText(line)).toBeVisible();
-  await oddsSettled(page);
-  const odds = answer.getByRole('region', { name: 'SuccessProbability', exact: true });
-  await expect(odds).toContainText(/Works in9\d in 100/);
-  await expect(odds).toContainText(/If not, most likely by/);
-  const rulesOfThumb = page.getByRole('region', { name: 'What each rule of the trade would do' });
+  await chanceSettled(page);
+  const chance = answer.getByRole('region', { name: 'Chance', exact: true });
+  await expect(chance).toContainText(/Chance it works9\d in 100/);
+  await expect(chance).toContainText(/If not, most likely by/);
+  const rulesOfThumb = page.getByRole('region', { name: 'What the rules of thumb would buy' });
   await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText('1.2 × 120.0');
   await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText(/\d\d in 100/);
-  const others = page.getByRole('region', { name: 'Not only a new belt' });
+  const others = page.getByRole('region', { name: 'Instead of a new belt' });
   await expect(others.getByRole('listitem').filter({ hasText: 'keep and clean' })).toContainText(
-    /works in (under 1|\d) in 100/,
+    /chance it works (under 1|\d) in 100/,
   );
-  await expect(others.getByRole('listitem').filter({ hasText: 'warm to shrink' })).toContainText(/works in \d+ in 100/);
+  await expect(others.getByRole('listitem').filter({ hasText: 'warm to shrink' })).toContainText(
+    /chance it works \d+ in 100/,
+  );
 
   // Fit, log, judge.
   await answer.getByRole('button', { name: 'Fit and log this try' }).click();
@@ -122,8 +124,8 @@ test('the way back is the browser’s own, and every page has its title', async 
 test('a string alone gives a belt by its stretch, and says what it cannot know', async ({ page }) => {
   await openTicket(page, 'Orrismere L12 lift player', 'string 129.8');
   await page.goto(page.url().replace('/measure', '/size'));
-  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
-  await expect(answer).toContainText('Fit this one');
+  const answer = page.getByRole('complementary', { name: 'Recommended belt' });
+  await expect(answer).toContainText('Recommended belt');
   await answer.getByText('The reasons').click();
   await expect(answer).toContainText('measure both pulleys for that');
   await expect(answer.getByText('Load on motor shaft')).toHaveCount(0);

@@ -1,4 +1,5 @@
-import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from './bench';
+import { expect, kept, measureBoothDeck, openTicket, reading, take, test, stored } from './bench';
+import type { TicketRecord } from '@loose-pulley/core/ticket';
 
 test('a tab that dies in mid-work loses nothing that was taken', async ({ page, context }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
@@ -20,7 +21,9 @@ test('words being typed are kept within a second, without leaving the field', as
   const address = page.url().replace('/measure', '/find');
   await page.goto(address);
   await page.getByLabel('Note on Find').pressSequentially('Motor heard, tray still.');
-  await page.waitForTimeout(1000);
+  await expect
+    .poll(() => stored(page, 'tickets').then(([kept]) => (kept as TicketRecord | undefined)?.ticket.notes.find))
+    .toBe('Motor heard, tray still.');
   const session = await context.newCDPSession(page);
   await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
   const again = await context.newPage();
@@ -129,7 +132,7 @@ test('undo takes back step by step to the opening, forward again, and the histor
     await expect(reading(page, label)).toHaveValue('');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('Nothing to undo.')).toBeVisible();
-  for (let step = 0; step < 5; step++) await page.getByRole('button', { name: 'Bring back' }).click();
+  for (let step = 0; step < 5; step++) await page.getByRole('button', { name: 'Redo' }).click();
   await expect(reading(page, 'Shafts')).toHaveValue('38.2');
   await page.keyboard.press('Control+z');
   await page.getByRole('link', { name: /its history/ }).click();

@@ -45,8 +45,8 @@ for (const [name, motor, drive, shafts, section, doubled, string] of drives) {
       for (const width of [1280, 1600, 820, 390]) {
         await page.setViewportSize({ width, height: 844 });
         await expect(page.getByRole('img', { name: /^Drive drawing/ })).toBeVisible();
-        await page.waitForTimeout(150);
-        expect(await collisions(page), `${station} at ${width}`).toEqual([]);
+        // The sheet is laid anew once it knows its width.
+        await expect.poll(() => collisions(page), `${station} at ${width}`).toEqual([]);
       }
     }
     // The same in inches, whose figures are longer.
@@ -54,8 +54,7 @@ for (const [name, motor, drive, shafts, section, doubled, string] of drives) {
     await page.getByRole('radio', { name: 'in', exact: true }).click();
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 844 });
-      await page.waitForTimeout(150);
-      expect(await collisions(page), `inches at ${width}`).toEqual([]);
+      await expect.poll(() => collisions(page), `inches at ${width}`).toEqual([]);
     }
   });
 }

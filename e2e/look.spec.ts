@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { DEMO_URL } from './browser';
-import { expect, test } from './bench';
+import { expect, test, kept } from './bench';
 
 test.use({ baseURL: DEMO_URL });
 
@@ -35,7 +35,7 @@ for (const [name, path] of views) {
     await page.goto(path);
     await expect(page.getByRole('main')).not.toContainText('One moment');
     for (const lamp of [false, true]) {
-      if (lamp) await page.getByRole('button', { name: 'Lamp', exact: true }).click();
+      if (lamp) await page.getByRole('button', { name: 'Dark', exact: true }).click();
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
       expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
@@ -66,7 +66,7 @@ for (const [name, path] of views) {
 
 test('every control shows its focus', async ({ page }) => {
   await page.goto('/t/demo-0147/measure');
-  await expect(page.getByText('Kept on this machine')).toBeVisible();
+  await expect(page.getByText('Saved on this computer')).toBeVisible();
   for (let stop = 0; stop < 25; stop++) {
     await page.keyboard.press('Tab');
     const outline = await page.evaluate(() => {
@@ -92,11 +92,11 @@ test('the sheet prints without the screen around it, on A4 and Letter', async ({
 
 test('the demo has its tickets in every state, and can be put back', async ({ page }) => {
   await page.goto('/');
-  for (const group of ['Wants hands', 'Waits for the post', 'Waits for the owner'])
+  for (const group of ['Ready to work on', 'Waiting for parts', 'Waiting for the owner'])
     await expect(page.getByRole('region', { name: group })).toBeVisible();
   await page.goto('/t/demo-0150/takeIn');
   await page.getByLabel('Machine', { exact: true }).fill('changed');
-  await page.waitForTimeout(800);
+  await kept(page);
   await page.goto('/log');
   await expect(page.getByText('10 of 10 tickets')).toBeVisible();
   await page.getByRole('button', { name: 'Put the demo back as it was' }).click();

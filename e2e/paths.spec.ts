@@ -1,4 +1,4 @@
-import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from './bench';
+import { expect, kept, measureBoothDeck, openTicket, reading, take, test, stored } from './bench';
 
 test('three drives on a carousel keep their readings, tries and belts apart', async ({ page }) => {
   await openTicket(page, 'Oberquist C5 carousel');
@@ -64,7 +64,7 @@ test('crossed, vee and oily: what is seen changes what is chosen', async ({ page
   await page.getByLabel('Motor pulley’s surface').selectOption('oily');
   await kept(page);
   await page.keyboard.press('Alt+5');
-  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
+  const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await answer.getByText('The reasons').click();
   await expect(answer).toContainText('the motor pulley');
   await expect(answer).not.toContainText('1.2 × 116.0');
@@ -106,7 +106,7 @@ test('tray travel and pull, measured, take the place of the assumptions', async 
   await take(page, 'Tray pull', '120 g');
   await expect(reading(page, 'Tray pull')).toHaveValue('1.18');
   await page.keyboard.press('Alt+5');
-  const answer = page.getByRole('complementary', { name: 'The belt to fit' });
+  const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await expect(answer.getByText('assumed')).toHaveCount(0);
   await expect(answer.getByText('measured')).toBeVisible();
 });
@@ -149,8 +149,8 @@ test('the ruler is walked by finger, a rule’s pick is looked at, and the way b
     .click();
   await expect(ruler).toHaveAttribute('aria-valuetext', /120\.0/);
   await expect(page).toHaveURL(/belt=square-1\.2-120/);
-  await page.getByRole('button', { name: 'Back to the one recommended' }).click();
-  await expect(page.getByText('Fit this one')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the recommended belt' }).click();
+  await expect(page.getByText('Recommended belt')).toBeVisible();
 });
 
 test('the Bench groups by what is waited for; the Log finds by any word; handed back leaves the Bench', async ({
@@ -158,12 +158,12 @@ test('the Bench groups by what is waited for; the Log finds by any word; handed 
 }) => {
   await openTicket(page, 'Orrismere L12 lift player');
   await page.getByRole('link', { name: /^1 Take in/ }).click();
-  await page.getByRole('radio', { name: 'the post' }).click();
-  await page.getByLabel('Namely').fill('O-ring, due Friday');
+  await page.getByRole('radio', { name: 'parts' }).click();
+  await page.getByLabel('Details').fill('O-ring, due Friday');
   await page.getByLabel('Drive A: its mechanism').fill('L12 lift');
   await page.getByLabel('Whose, or where it stands').fill('Lecture hall');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Waits for the post' })).toContainText('O-ring, due Friday');
+  await expect(page.getByRole('region', { name: 'Waiting for parts' })).toContainText('O-ring, due Friday');
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   await page.getByLabel(/Number, machine/).fill('lecture l12');
   await expect(page.getByText('1 of 1 tickets')).toBeVisible();
@@ -186,9 +186,11 @@ test('the Bench groups by what is waited for; the Log finds by any word; handed 
 test('unit and lamp are kept', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('radio', { name: 'in', exact: true }).click();
-  await page.getByRole('button', { name: 'Lamp', exact: true }).click();
-  await page.waitForTimeout(300);
+  await page.getByRole('button', { name: 'Dark', exact: true }).click();
+  await expect
+    .poll(() => stored(page, 'settings').then(([kept]) => (kept as { theme: string } | undefined)?.theme))
+    .toBe('dark');
   await page.reload();
   await expect(page.getByRole('radio', { name: 'in', exact: true })).toBeChecked();
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
 });

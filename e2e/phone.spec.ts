@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, oddsSettled, openTicket, take, test } from './bench';
+import { expect, kept, measureBoothDeck, chanceSettled, openTicket, take, test } from './bench';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -17,7 +17,7 @@ test('by touch on a phone: a reading, both pulleys, the belt, fitted and right, 
   await take(page, 'Tray held back', '2.4');
   await fits(page);
   await page.getByRole('link', { name: /^On to Size/ }).tap();
-  await oddsSettled(page);
+  await chanceSettled(page);
   await fits(page);
   // A finger on the ruler chooses the belt that lies nearest.
   const ruler = page.getByRole('slider', { name: /Stretch ruler/ });
@@ -27,7 +27,7 @@ test('by touch on a phone: a reading, both pulleys, the belt, fitted and right, 
   if (!box) throw new Error('no ruler');
   await page.touchscreen.tap(box.x + box.width * 0.8, box.y + box.height / 2);
   await expect(ruler).not.toHaveAttribute('aria-valuetext', before ?? '');
-  await page.getByRole('button', { name: 'Back to the one recommended' }).tap();
+  await page.getByRole('button', { name: 'Back to the recommended belt' }).tap();
   await page.getByRole('button', { name: 'Fit and log this try' }).tap();
   const tries = page.getByRole('region', { name: 'Belts tried' });
   await tries.getByRole('radio', { name: 'right' }).tap();
@@ -44,5 +44,5 @@ test('the strip along the bottom leaves most of a phone to the work', async ({ p
   const foot = await page.getByRole('contentinfo').boundingBox();
   expect(foot?.height).toBeLessThan(110);
   // What it says stays whole for a screen reader, though a phone shows one word of it.
-  await expect(page.getByRole('status').filter({ hasText: 'Kept on this machine' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Saved on this computer' })).toBeVisible();
 });

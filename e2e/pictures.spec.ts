@@ -85,7 +85,7 @@ test('a picture is scaled, freed of its place, kept beside the ticket, and goes 
   await other
     .getByLabel('Ticket or archive files')
     .setInputFiles({ name: file.suggestedFilename(), mimeType: 'application/zip', buffer: zip });
-  await expect(other.getByText('1 ticket taken in.')).toBeVisible();
+  await expect(other.getByText('1 ticket imported.')).toBeVisible();
   await other.goto(new URL(page.url()).pathname.replace('handBack', 'takeIn'));
   await expect(pictures(other).getByRole('img', { name: 'the front, link off' })).toHaveJSProperty(
     'naturalWidth',
@@ -141,9 +141,7 @@ test('two hundred pictures go on one ticket, which stays at hand', async ({ page
   expect(await stored(page)).toHaveLength(200);
 });
 
-test('a picture that a dying tab left without a ticket is swept, one that undo can bring back is not', async ({
-  page,
-}) => {
+test('a picture that a dying tab left without a ticket is swept, one that undo can Redo is not', async ({ page }) => {
   await toTakeIn(page);
   const [one = Buffer.alloc(0)] = await jpegs(page, 1, 100, 100);
   await choose(page, [{ name: 'a.jpg', buffer: one }]);

@@ -6,8 +6,8 @@ const station = (page: Page, number: number) => page.keyboard.press(`Alt+${numbe
 /** Counts by the keys alone, as a hand does: far slower than a caliper. */
 const count = async (page: Page, keys: string): Promise<void> => {
   for (const key of keys) {
-    await page.keyboard.press(key);
-    await page.waitForTimeout(100);
+    // As long as a hand holds a key, and longer than a caliper's burst.
+    await page.keyboard.press(key, { delay: 100 });
   }
 };
 
@@ -48,9 +48,8 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
   // The watch: a press at eject, a press for the verdict.
   await count(page, 'e');
   await expect(log.getByRole('button', { name: /The watch runs/ })).toBeVisible();
-  await page.waitForTimeout(400);
   await count(page, 'g');
-  await expect(log.getByRole('img', { name: 'Times of 1 cycles, in seconds' })).toBeVisible();
+  await expect(log.getByRole('img', { name: 'Time of 1 cycle, in seconds' })).toBeVisible();
 
   await page.getByLabel('Complaint 1 is').selectOption('cured');
   await station(page, 9);
@@ -87,7 +86,7 @@ test('a clean run that fails on its 9th cycle is not cured, and is redone only a
   await count(page, 'gggggggg');
   await expect(aside.getByText('8 of 8 · shown')).toBeVisible();
   await count(page, 'x');
-  await expect(page.getByText('CleanRun 1: failed at cycle 9: not cured.')).toBeVisible();
+  await expect(page.getByText('Clean run 1: failed at cycle 9: not cured.')).toBeVisible();
   const begin = page.getByRole('button', { name: 'Begin a clean run' });
   await expect(begin).toBeDisabled();
   await aside.getByLabel(/A treatment/).fill('belt renewed, pulleys cleaned');
@@ -95,11 +94,11 @@ test('a clean run that fails on its 9th cycle is not cured, and is redone only a
   await begin.click();
   await page.getByRole('heading', { level: 1 }).click();
   await count(page, 'gggggggggggg');
-  await expect(page.getByText('CleanRun 2: 12 clean in a row.')).toBeVisible();
+  await expect(page.getByText('Clean run 2: 12 clean.')).toBeVisible();
   await expect(aside.getByText('12 of 12 · shown')).toBeVisible();
   await kept(page);
   await page.reload();
-  await expect(page.getByText('CleanRun 2: 12 clean in a row.')).toBeVisible();
+  await expect(page.getByText('Clean run 2: 12 clean.')).toBeVisible();
 });
 
 test('a fault never seen here is said to be unprovable', async ({ page }) => {
@@ -108,7 +107,7 @@ test('a fault never seen here is said to be unprovable', async ({ page }) => {
   await expect(page.getByText('It never failed here, so no count can prove it cured.')).toBeVisible();
 });
 
-test('cleanRuns follow the kind of loader, are shown, failed or not shown and why, and hold the gate', async ({
+test('checks follow the kind of loader, are shown, failed or not shown and why, and hold the gate', async ({
   page,
 }) => {
   await openTicket(page, 'Tarnbeck K3 data drive');
@@ -130,7 +129,7 @@ test('cleanRuns follow the kind of loader, are shown, failed or not shown and wh
   await checks.getByLabel('What was felt or read').fill('strobe');
   await station(page, 9);
   await expect(page.getByText('Failed: Spindle speed.')).toBeVisible();
-  await expect(page.getByText('4 of 5 cleanRuns are blank.')).toBeVisible();
+  await expect(page.getByText('4 of 5 checks not done.')).toBeVisible();
   await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
   await expect(page.getByRole('article', { name: 'Bench sheet' })).toContainText(
     'Spindle speed: failed, 288 rpm, 4.0 % under 300, warm, strobe',

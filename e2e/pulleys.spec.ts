@@ -1,4 +1,4 @@
-import { expect, kept, measureBoothDeck, oddsSettled, openTicket, take, test } from './bench';
+import { expect, kept, measureBoothDeck, chanceSettled, openTicket, take, test } from './bench';
 
 test('a three-pulley lift drive: put in, typed, moved by key and hand, on its back; what cannot be is named', async ({
   page,
@@ -41,7 +41,7 @@ test('a three-pulley lift drive: put in, typed, moved by key and hand, on its ba
   await page.reload();
   await expect(page.getByLabel('Further pulley 1', { exact: true })).toHaveValue('lift cam');
   await page.keyboard.press('Alt+5');
-  await oddsSettled(page);
+  await chanceSettled(page);
   await expect(page.getByRole('slider', { name: /Stretch ruler/ })).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Alt+4');

@@ -1,10 +1,10 @@
-import { expect, measureBoothDeck, oddsSettled, openTicket, test } from './bench';
+import { expect, measureBoothDeck, chanceSettled, openTicket, test } from './bench';
 
 test.beforeEach(async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
   await measureBoothDeck(page);
   await page.keyboard.press('Alt+5');
-  await oddsSettled(page);
+  await chanceSettled(page);
 });
 
 test('the ruler is dragged through every length between the belts, and each says what it would do', async ({

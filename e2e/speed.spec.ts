@@ -1,13 +1,13 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, measureBoothDeck, oddsSettled, openTicket, take, test } from './bench';
+import { expect, measureBoothDeck, chanceSettled, openTicket, take, test } from './bench';
 
 async function toSize(page: Page): Promise<void> {
   await openTicket(page, 'Duncarrow D3 disk drive');
   await measureBoothDeck(page);
   await take(page, 'Belt section', '1.2');
   await page.keyboard.press('Alt+5');
-  await oddsSettled(page);
+  await chanceSettled(page);
 }
 
 test('a data drive by rpm: what each belt would give, a strobe disc, and the pulses that were measured', async ({
@@ -23,13 +23,13 @@ test('a data drive by rpm: what each belt would give, a strobe disc, and the pul
   const row = page.getByRole('row').filter({ hasText: 'rpm' }).first();
   await expect(row).toContainText(/6[56]\d\.\d rpm/);
   await expect(row).toContainText('within');
-  await oddsSettled(page);
+  await chanceSettled(page);
   const within = Number(
-    /(\d+) in 100/.exec(await page.getByRole('region', { name: 'SuccessProbability', exact: true }).innerText())?.[1],
+    /(\d+) in 100/.exec(await page.getByRole('region', { name: 'Chance', exact: true }).innerText())?.[1],
   );
   await page.getByLabel('Wanted of the driven pulley, rpm').fill('500');
   await expect(row).toContainText('too fast');
-  await expect(page.getByRole('region', { name: 'SuccessProbability', exact: true })).toContainText(
+  await expect(page.getByRole('region', { name: 'Chance', exact: true })).toContainText(
     'most likely by turning at the wrong speed',
   );
   expect(within).toBeGreaterThan(30);

@@ -102,7 +102,7 @@ test('a carousel stripped to its third belt in typed lines, left for a week, reb
 test('a bridged laser and power asked for: it asks first, everywhere', async ({ page }) => {
   await toStrip(page, 'Pennerley T9 booth deck');
   await type(page, 'lid', 'laser pads bridged');
-  await expect(page.getByRole('list', { name: 'Open loops' })).toContainText('laser pads bridged before power');
+  await expect(page.getByRole('list', { name: 'To reverse' })).toContainText('laser pads bridged before power');
   await page.keyboard.press('Alt+4');
   await page.getByLabel('Mains', { exact: true }).selectOption('plugged in');
   const asks = page.getByRole('alert').filter({ hasText: 'Power, with this still open' });
@@ -123,7 +123,7 @@ test('a bridged laser and power asked for: it asks first, everywhere', async ({ 
   await expect(page.getByRole('alert').filter({ hasText: 'The lid, with this still open' })).toContainText(
     'stop pin out',
   );
-  await page.getByRole('button', { name: 'All the same' }).click();
+  await page.getByRole('button', { name: 'Do it anyway' }).click();
   await expect(page.getByLabel('Lid', { exact: true })).toHaveValue('on');
   await page.keyboard.press('Alt+9');
   await expect(page.getByText(/Still open: stop pin out/)).toBeVisible();

@@ -29,7 +29,7 @@ export function Foot() {
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
             {open.access === 'writer' ? SAVING[open.saving] : 'Read only'}
             {open.access === 'writer' && open.saving === 'kept' && (
-              <span className="max-sm:sr-only"> on this machine</span>
+              <span className="max-sm:sr-only"> on this computer</span>
             )}
           </span>
           <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => void dispatch(undo())}>

@@ -1,7 +1,7 @@
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { innerPath, type Drive } from '../drive';
+import { fitBelt, innerPath, type Drive } from '../drive';
 import { draftBar, draftBelt, draftDrive, extentOf, tiles, writeDxf, writeSvg, type Drafting, type Figure } from '.';
 
 const flat = { form: 'flat' } as const;
@@ -42,6 +42,25 @@ describe('the drive drawn', () => {
     const path = innerPath(of);
     expect(path.ok).toBe(true);
     expect(lengthOf(drafted(of).figures)).toBeCloseTo(path.ok ? path.value.lengthMm : 0, 6);
+  });
+  test('a third pulley in a vee, and a belt in it: no arc is lost, on paper and in both files', () => {
+    const vee = { form: 'vee', angleRad: Math.PI / 3 } as const;
+    const of: Drive = {
+      ...drive,
+      motorPulley: { bottomDiameterMm: 6, groove: vee },
+      idlers: [
+        { name: 'cam', xMm: 22, yMm: -18, bottomDiameterMm: 8, groove: vee, back: false, driven: true, after: 'motor' },
+      ],
+    };
+    const belt = { shape: 'round', thicknessMm: 1.78, innerLengthMm: 118 } as const;
+    const fitted = fitBelt(of, belt);
+    if (!fitted.ok) throw new Error(fitted.problem);
+    const done = drafted(of, belt);
+    expect(done.figures.filter(({ type }) => type === 'arc')).toHaveLength(3);
+    expect(lengthOf(done.figures)).toBeCloseTo(fitted.value.centreLine.lengthMm, 6);
+    const arcs = new DxfParser().parseSync(writeDxf(done))?.entities.filter(({ type }) => type === 'ARC');
+    expect(arcs).toHaveLength(3);
+    expect(writeSvg(done).match(/A\d/g)).toHaveLength(3);
   });
   test('with a belt its line runs half a section outside the bottoms', () => {
     const { figures } = drafted(drive, { shape: 'square', thicknessMm: 1.2, innerLengthMm: 118 });

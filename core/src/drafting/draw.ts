@@ -1,5 +1,5 @@
-import { fitBelt, innerPath, type Belt, type Drive } from '../drive';
-import type { BeltPath } from '../geometry';
+import { fitBelt, innerPath, pulleysInOrder, seatedRadiusMm, type Belt, type Drive } from '../drive';
+import type { BeltPath, PathPulley } from '../geometry';
 import { ok, type Result } from '../units';
 import type { Drafting, Extent, Figure } from './types';
 
@@ -7,27 +7,17 @@ const circle = (x: number, y: number, r: number): Figure => ({ type: 'circle', x
 const line = (x1: number, y1: number, x2: number, y2: number): Figure => ({ type: 'line', x1, y1, x2, y2 });
 const label = (x: number, y: number, text: string, heightMm = 3): Figure => ({ type: 'text', x, y, heightMm, text });
 
-/** Spans as lines, and between two spans the arc on the wheel that joins them. */
-function pathFigures(
-  path: BeltPath,
-  wheels: ReadonlyArray<{ x: number; y: number; r: number; side: number }>,
-): Figure[] {
-  const { spans } = path;
+/** Spans as lines, and between two spans the arc on the pulley that joins them. Pulleys in belt order, at the line's radius. */
+function pathFigures({ spans }: BeltPath, pulleys: readonly PathPulley[]): Figure[] {
   return spans.flatMap((span, index): Figure[] => {
     const next = spans[(index + 1) % spans.length];
+    const pulley = pulleys[(index + 1) % pulleys.length];
     const straight = line(span.fromX, span.fromY, span.toX, span.toY);
-    // The wheel between this span and the next is the one that both touch.
-    const wheel = wheels.find(
-      ({ x, y, r }) =>
-        next !== undefined &&
-        Math.abs(Math.hypot(span.toX - x, span.toY - y) - r) < 1e-6 &&
-        Math.abs(Math.hypot(next.fromX - x, next.fromY - y) - r) < 1e-6,
-    );
-    if (!wheel || !next) return [straight];
-    const arriving = Math.atan2(span.toY - wheel.y, span.toX - wheel.x);
-    const leaving = Math.atan2(next.fromY - wheel.y, next.fromX - wheel.x);
-    const [fromRad, toRad] = wheel.side === 1 ? [arriving, leaving] : [leaving, arriving];
-    return [straight, { type: 'arc', x: wheel.x, y: wheel.y, r: wheel.r, fromRad, toRad }];
+    if (!pulley || !next) return [straight];
+    const arriving = Math.atan2(span.toY - pulley.yMm, span.toX - pulley.xMm);
+    const leaving = Math.atan2(next.fromY - pulley.yMm, next.fromX - pulley.xMm);
+    const [fromRad, toRad] = pulley.side === 1 ? [arriving, leaving] : [leaving, arriving];
+    return [straight, { type: 'arc', x: pulley.xMm, y: pulley.yMm, r: pulley.radiusMm, fromRad, toRad }];
   });
 }
 
@@ -37,36 +27,21 @@ function pathFigures(
  * @returns the drawing, or the drive's own refusal
  */
 export function draftDrive(drive: Drive, belt: Belt | undefined, name: string): Result<Drafting> {
-  const fitted = belt && fitBelt(drive, belt);
-  if (fitted && !fitted.ok) return fitted;
   const inner = innerPath(drive);
   if (!inner.ok) return inner;
-  const path = fitted ? fitted.value.centreLine : inner.value;
-  const c = drive.centreDistanceMm;
-  const crossed = drive.crossed ? -1 : 1;
-  const grown = (bottomMm: number, seatedMm: number | undefined): number => seatedMm ?? bottomMm / 2;
-  const others = drive.idlers ?? [];
-  const bottoms = [
-    { x: 0, y: 0, r: drive.motorPulley.bottomDiameterMm / 2 },
-    { x: c, y: 0, r: drive.drivenPulley.bottomDiameterMm / 2 },
-    ...others.map(({ xMm, yMm, bottomDiameterMm }) => ({ x: xMm, y: yMm, r: bottomDiameterMm / 2 })),
-  ];
-  const line0 = [
-    { x: 0, y: 0, r: grown(drive.motorPulley.bottomDiameterMm, fitted?.value.motorRadiusMm), side: 1 },
-    { x: c, y: 0, r: grown(drive.drivenPulley.bottomDiameterMm, fitted?.value.drivenRadiusMm), side: crossed },
-    ...others.map(({ xMm, yMm, bottomDiameterMm, back, after }) => {
-      const turn = after === 'motor' ? 1 : crossed;
-      const half = (fitted?.value.thicknessMm ?? 0) / 2;
-      return { x: xMm, y: yMm, r: bottomDiameterMm / 2 + half, side: back ? -turn : turn };
-    }),
-  ];
+  const fitted = belt && fitBelt(drive, belt);
+  if (fitted && !fitted.ok) return fitted;
+  const bottoms = pulleysInOrder(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2);
+  const thicknessMm = fitted?.value.thicknessMm;
+  const line0 =
+    thicknessMm === undefined ? bottoms : pulleysInOrder(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm));
   return ok({
     name,
     figures: [
-      ...bottoms.map(({ x, y, r }) => circle(x, y, r)),
-      ...bottoms.flatMap(({ x, y }) => [line(x - 2, y, x + 2, y), line(x, y - 2, x, y + 2)]),
-      ...pathFigures(path, line0),
-      label(0, -Math.max(...bottoms.map(({ r }) => r)) - 8, name),
+      ...bottoms.map(({ xMm, yMm, radiusMm }) => circle(xMm, yMm, radiusMm)),
+      ...bottoms.flatMap(({ xMm, yMm }) => [line(xMm - 2, yMm, xMm + 2, yMm), line(xMm, yMm - 2, xMm, yMm + 2)]),
+      ...pathFigures(fitted?.value.centreLine ?? inner.value, line0),
+      label(0, -Math.max(...bottoms.map(({ radiusMm }) => radiusMm)) - 8, name),
     ],
   });
 }

@@ -1,4 +1,4 @@
-import { ok, refuse, type Result } from '../units';
+import { formatLength, ok, refuse, type Result } from '../units';
 import type { Aux } from './types';
 import type { AuxKey } from './schema';
 
@@ -33,6 +33,17 @@ export function auxOr(aux: Aux, key: AuxKey): number {
 }
 
 /**
+ * What is said of a tool size that cannot be: what was read, in millimetres as they are written, and what is allowed.
+ *
+ * @example auxRefusal('pinDiameterMm', 99) // 'Read pin Ø 99.0 mm. Allowed: 0.3 to 30 mm.'
+ */
+export function auxRefusal(key: AuxKey, value: number): string {
+  const { label, min, max, unit } = AUX[key];
+  const read = unit === 'mm' ? formatLength(value, 'mm') : String(Number(value.toFixed(2)));
+  return `Read ${label} ${read} ${unit}. Allowed: ${min} to ${max} ${unit}.`;
+}
+
+/**
  * Checks that all of `keys` are there and within bounds.
  *
  * @returns the first thing wrong, in a sentence.
@@ -44,8 +55,7 @@ export function needAux(aux: Aux, keys: readonly AuxKey[]): Result<true> {
     const value = auxOr(aux, key);
     if (Number.isNaN(value)) return refuse(`Type the ${fact.label} too: this way of measuring needs it.`);
     if (value < fact.min || value > fact.max) {
-      const allowed = `${fact.min} to ${fact.max} ${fact.unit}`;
-      return refuse(`Read ${fact.label} ${value} ${fact.unit}. Allowed: ${allowed}.`);
+      return refuse(auxRefusal(key, value));
     }
   }
   return ok(true);

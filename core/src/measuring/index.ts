@@ -1,4 +1,4 @@
-export { AUX, type AuxFact } from './aux';
+export { AUX, auxRefusal, type AuxFact } from './aux';
 export { METHODS, findMethod, methodsFor } from './methods';
 export { checkAmount, parseAmount, readAmount, readReading, type ReadReading } from './read';
 export { suspectLength } from './suspect';

@@ -3,14 +3,15 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { innerPath, type Drive } from '../drive';
 import {
+  auxRefusal,
   driveFacts,
+  readAmount,
   findMethod,
   METHODS,
   howTo,
   oddReason,
   parseAmount,
   parseBenchLine,
-  readAmount,
   sameWay,
   suspectLength,
   type Aux,
@@ -371,4 +372,13 @@ test('a force and its uncertainty are newtons in inches too', () => {
   expect(figureSpread('stallPull', 0.3, 'mm')).toBe('0.30');
   expect(figureSpread('oldBelt', 0.9, 'in')).toBe('0.035');
   expect([figureUnit('trayPull', 'in'), figureUnit('oldBelt', 'in')]).toEqual(['N', 'in']);
+});
+
+test('a tool size that cannot be is refused in millimetres as they are written', () => {
+  // 0.3 in, typed: 7.619999999999999 mm.
+  expect(auxRefusal('threadDiameterMm', 0.3 * 25.4)).toBe('Read thread Ø 7.6 mm. Allowed: 0.02 to 2 mm.');
+  expect(auxRefusal('veeAngleDeg', 7)).toBe('Read vee, full angle 7 °. Allowed: 20 to 120 °.');
+  const over = findMethod('onPins');
+  const read = over && readAmount(over, 60, { pinDiameterMm: 1.5 * 25.4 });
+  expect(read && !read.ok && read.problem).toBe('Read pin Ø 38.1 mm. Allowed: 0.3 to 30 mm.');
 });

@@ -1,4 +1,5 @@
 import { memo, useMemo } from 'react';
+import { counted, plural } from '@loose-pulley/core/units';
 import { scaleLinear } from 'd3-scale';
 import { ACTION_NAMES, CYCLE_RESULTS, isFailure, type Cycle, type CycleAction } from '@loose-pulley/core/proving';
 import { useWidth } from '../draw/useWidth';
@@ -70,7 +71,12 @@ export const StripPlot = memo(function StripPlot({ cycles }: { readonly cycles: 
   const baseY = heightPx - 24;
   return (
     <div ref={ref} className="min-w-0 overflow-hidden">
-      <svg width={widthPx} height={heightPx} role="img" aria-label={`Times of ${timed.length} cycles, in seconds`}>
+      <svg
+        width={widthPx}
+        height={heightPx}
+        role="img"
+        aria-label={`${plural(timed.length, 'Time')} of ${counted(timed.length, 'cycle')}, in seconds`}
+      >
         {actions.map((action, row) => {
           const y = row * ROW_PX + ROW_PX / 2;
           return (

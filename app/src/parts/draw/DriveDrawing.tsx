@@ -1,9 +1,10 @@
 import { lazy, Suspense, type ReactNode } from 'react';
+import { beltOrder, touchedSide } from '@loose-pulley/core/drive';
 import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/geometry';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { beltOutline } from './beltOutline';
 import { driveLayout, type Box, type Circle } from './driveLayout';
-import type { DrawnOther } from './drawnIdler';
+import type { DrawnIdler } from './drawnIdler';
 import { useWidth } from './useWidth';
 
 // Few drives have more than two pulleys.
@@ -15,7 +16,7 @@ export interface DrawnDrive {
   readonly driveMm: number | undefined;
   readonly centreMm: number | undefined;
   readonly crossed: boolean;
-  readonly others: readonly DrawnOther[];
+  readonly others: readonly DrawnIdler[];
   /** The belt in the drive: thickness as fitted, and where its centre line runs. */
   readonly belt?:
     | {
@@ -109,24 +110,24 @@ function PulleyCircle({
   );
 }
 
-/** The idlers put between the two, each on its run and grown as the motor's line is. */
-function withOthers(
-  [motor, drive]: readonly PathPulley[],
-  others: readonly DrawnOther[],
+/** All pulleys in belt order, the idlers grown as the motor's line is. */
+function withIdlers(
+  [motor, driven]: readonly PathPulley[],
+  idlers: readonly DrawnIdler[],
   grownMm: number,
 ): PathPulley[] {
-  if (!motor || !drive) return [];
-  const on = (run: 'motor' | 'driven', turn: 1 | -1): PathPulley[] =>
-    others
-      .filter(({ after }) => after === run)
-      .map(({ name, xMm, yMm, radiusMm, back }) => ({
-        name,
-        xMm,
-        yMm,
-        radiusMm: radiusMm + grownMm,
-        side: back ? (-turn as 1 | -1) : turn,
-      }));
-  return [motor, ...on('motor', 1), drive, ...on('driven', drive.side)];
+  if (!motor || !driven) return [];
+  return beltOrder(motor, driven, idlers, ({ after }) => after).map((one) =>
+    'side' in one
+      ? one
+      : {
+          name: one.name,
+          xMm: one.xMm,
+          yMm: one.yMm,
+          radiusMm: one.radiusMm + grownMm,
+          side: touchedSide(driven.side === -1, one),
+        },
+  );
 }
 
 const at = (box: Box) => ({ left: box.x, top: box.y, width: box.w, height: box.h });
@@ -166,7 +167,7 @@ export function DriveDrawing({ drawn, unit, labels, heightPx = 370, onMove }: Pr
   const outline = (motorRadiusMm: number, drivenRadiusMm: number, excessMm: number) =>
     complete
       ? beltOutline(
-          withOthers(
+          withIdlers(
             asPathPulleys({ motorRadiusMm, drivenRadiusMm, centreDistanceMm: centreMm, crossed: drawn.crossed }),
             drawn.others,
             motorRadiusMm - motorMm / 2,

@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { DrawnOther } from './drawnIdler';
+import type { DrawnIdler } from './drawnIdler';
 import type { Circle } from './driveLayout';
 
 /** A step of an arrow key, mm; with Shift ten times that. */
@@ -14,7 +14,7 @@ export function IdlerDrawing({
   wrong,
   onMove,
 }: {
-  readonly other: DrawnOther;
+  readonly other: DrawnIdler;
   readonly circle: Circle;
   readonly pxPerMm: number;
   readonly wrong: boolean;

@@ -1,5 +1,5 @@
 /** An idler as drawn, told from the motor's shaft, y upwards. */
-export interface DrawnOther {
+export interface DrawnIdler {
   readonly id: string;
   readonly name: string;
   readonly xMm: number;

@@ -1,3 +1,4 @@
+import { useState, type KeyboardEvent } from 'react';
 import { DEFAULT_KEYS, keyBound, singleKeysSwitched, type KeyAction } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -29,7 +30,7 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
 };
 const FIXED = [
   ['Alt+1 … Alt+9', 'stations, in working order'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, bring back'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
   ['Ctrl+K', 'jump, also from within a field'],
   ['Enter', 'in a field: take the reading, go to the next'],
   ['Escape', 'in a field: give the old reading back'],
@@ -43,6 +44,22 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
   const { keys, singleKeys } = useAppSelector(({ settings }) => settings);
   const taken = (action: KeyAction, key: string) =>
     (Object.keys(keys) as KeyAction[]).find((other) => other !== action && keys[other] === key);
+  /** The action whose key is being changed: only then does a press bind one. */
+  const [listening, setListening] = useState<KeyAction | null>(null);
+  const bind = (event: KeyboardEvent, action: KeyAction): void => {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      setListening(null);
+      return;
+    }
+    if (event.key.length !== 1 || event.ctrlKey || event.altKey || event.metaKey || /[\d.,+\- ]/.test(event.key))
+      return;
+    event.preventDefault();
+    const key = event.key.toLowerCase();
+    if (taken(action, key)) return;
+    dispatch(keyBound({ action, key }));
+    setListening(null);
+  };
   return (
     <Sheet
       title="Keys"
@@ -59,34 +76,25 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
       </dl>
       <h3 className="mt-5 text-base">Single keys</h3>
       <p className="text-sm text-soft">
-        Press a key or a pedal in a box to bind it. A typing caliper never sets one off: its burst is always taken as a
-        reading, and Enter never fits a belt or hands a machine back.
+        To change a key, press its button, then the key or the pedal. A typing caliper never sets one off: its burst is
+        always taken as a reading, and Enter never fits a belt or hands a machine back.
       </p>
       <div className="mt-2">
         {(Object.keys(ACTIONS) as KeyAction[]).map((action) => (
-          <label key={action} className="flex min-h-11 items-center justify-between gap-4 border-b border-hair py-1">
+          <div key={action} className="flex min-h-11 items-center justify-between gap-4 border-b border-hair py-1">
             {ACTIONS[action]}
-            <input
-              value={keys[action]}
-              readOnly
+            <Button
               disabled={!singleKeys}
               aria-label={`Key for: ${ACTIONS[action]}`}
-              onKeyDown={(event) => {
-                if (
-                  event.key.length !== 1 ||
-                  event.ctrlKey ||
-                  event.altKey ||
-                  event.metaKey ||
-                  /[\d.,+\- ]/.test(event.key)
-                )
-                  return;
-                event.preventDefault();
-                const key = event.key.toLowerCase();
-                if (!taken(action, key)) dispatch(keyBound({ action, key }));
-              }}
-              className="field w-14 text-center text-lg font-semibold disabled:opacity-50"
-            />
-          </label>
+              aria-pressed={listening === action}
+              className="min-w-24 justify-center"
+              onClick={() => setListening(listening === action ? null : action)}
+              onBlur={() => setListening(null)}
+              onKeyDown={(event) => listening === action && bind(event, action)}
+            >
+              {listening === action ? 'press a key' : keys[action]}
+            </Button>
+          </div>
         ))}
       </div>
       <div className="mt-4 flex flex-wrap gap-2">

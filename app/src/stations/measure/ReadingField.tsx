@@ -1,6 +1,7 @@
 import { lazy, Suspense, useId, useState } from 'react';
 import {
   AUX,
+  auxRefusal,
   figureSpread,
   isForce,
   methodsFor,
@@ -52,30 +53,46 @@ function AuxField({
   const value = control.aux[auxKey] ?? fact.usual;
   const isLength = fact.unit === 'mm';
   const shown = value === undefined ? '' : isLength ? formatLength(value, unit) : String(value);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  /** Takes what was typed; what cannot be stays in the field, and is refused in words. */
+  const take = (text: string): void => {
+    if (text === shown) return setRefusal(null);
+    if (optional && text.trim() === '') {
+      setRefusal(null);
+      return control.setAux(auxKey, null);
+    }
+    const parsed = parseLength(text, isLength ? unit : 'mm');
+    if (!parsed.ok) return setRefusal(parsed.problem);
+    const { lengthMm } = parsed.value;
+    if (lengthMm < fact.min || lengthMm > fact.max) return setRefusal(auxRefusal(auxKey, lengthMm));
+    setRefusal(null);
+    return control.setAux(auxKey, lengthMm);
+  };
   return (
     <div className="flex items-center justify-between gap-2">
       <label htmlFor={id} className="text-sm">
         {optional ? 'only in a vee: its full angle' : fact.label}
         {fact.unit !== fact.label && `, ${isLength ? unit : fact.unit}`}
       </label>
-      <input
-        key={shown}
-        id={id}
-        inputMode="decimal"
-        disabled={disabled}
-        defaultValue={shown}
-        className="field w-24 text-base"
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        onBlur={(event) => {
-          const { value: text } = event.target;
-          if (text === shown) return;
-          if (optional && text.trim() === '') return control.setAux(auxKey, null);
-          const parsed = parseLength(text, isLength ? unit : 'mm');
-          if (parsed.ok && parsed.value.lengthMm >= fact.min && parsed.value.lengthMm <= fact.max)
-            control.setAux(auxKey, parsed.value.lengthMm);
-          else event.target.value = shown;
-        }}
-      />
+      <span className="grid justify-items-end">
+        <input
+          key={shown}
+          id={id}
+          inputMode="decimal"
+          disabled={disabled}
+          defaultValue={shown}
+          aria-invalid={refusal !== null}
+          aria-describedby={refusal ? `${id}-refusal` : undefined}
+          className="field w-24 text-base"
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          onBlur={({ target: { value: text } }) => take(text)}
+        />
+        {refusal && (
+          <span id={`${id}-refusal`} role="alert" className="text-sm text-live">
+            {refusal}
+          </span>
+        )}
+      </span>
     </div>
   );
 }

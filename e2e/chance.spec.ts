@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test';
-import { expect, measureBoothDeck, odds, oddsSettled, openTicket, take, test, worksIn } from './bench';
+import { expect, measureBoothDeck, chance, chanceSettled, openTicket, take, test, worksIn } from './bench';
 
-const others = (page: Page) => page.getByRole('region', { name: 'Not only a new belt' });
+const others = (page: Page) => page.getByRole('region', { name: 'Instead of a new belt' });
 
-test('odds move with a verdict, with a measurement and with the bench’s own limits', async ({ page }) => {
+test('chance move with a verdict, with a measurement and with the bench’s own limits', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   await measureBoothDeck(page);
   await page.keyboard.press('Alt+5');
@@ -25,7 +25,7 @@ test('odds move with a verdict, with a measurement and with the bench’s own li
   await expect(async () => expect(await worksIn(page)).toBeLessThan(before)).toPass();
   const stiff = await worksIn(page);
   // Softer rubber by this bench's own word; kept over a reload, and given back.
-  await page.getByText('What it is judged by').click();
+  await page.getByText('Assumptions and limits').click();
   await page.getByLabel('Hardness of a new belt, Shore A').fill('200');
   await expect(page.getByText('Read 200. Allowed: 20 to 80 Shore A.')).toBeVisible();
   await page.getByLabel('Hardness of a new belt, Shore A').fill('35');
@@ -33,20 +33,20 @@ test('odds move with a verdict, with a measurement and with the bench’s own li
   const soft = await worksIn(page);
   await page.reload();
   expect(await worksIn(page)).toBe(soft);
-  await page.getByText('What it is judged by, this bench’s own').click();
-  await page.getByRole('button', { name: 'Back to the app’s own' }).click();
+  await page.getByText('Assumptions and limits, this bench’s own').click();
+  await page.getByRole('button', { name: 'Restore defaults' }).click();
   await expect(async () => expect(await worksIn(page)).toBe(stiff)).toPass();
 });
 
-test('what is done for now has its odds, and comes back on the day it is due', async ({ page }) => {
+test('what is done for now has its chance, and comes back on the day it is due', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   await measureBoothDeck(page);
   await take(page, 'Belt section', '1.2');
   await take(page, 'Old belt', '62');
   await page.keyboard.press('Alt+5');
-  await oddsSettled(page);
+  await chanceSettled(page);
   const keep = others(page).getByRole('listitem').filter({ hasText: 'keep and clean' });
-  await expect(keep).toContainText(/works in \d+ in 100/);
+  await expect(keep).toContainText(/chance it works \d+ in 100/);
   await others(page).getByRole('radio', { name: 'keep it' }).click();
   await keep.getByRole('button', { name: /Do it for now/ }).click();
   await expect(page.getByRole('region', { name: 'Belts tried' })).toContainText('keep and clean');
@@ -77,5 +77,5 @@ test('a worker that dies is begun again, and that is said', async ({ page }) => 
   await measureBoothDeck(page);
   await page.keyboard.press('Alt+5');
   expect(await worksIn(page)).toBeGreaterThan(85);
-  await expect(odds(page)).toContainText('The working out had stopped and was begun again.');
+  await expect(chance(page)).toContainText('The calculation was restarted.');
 });
