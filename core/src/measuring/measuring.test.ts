@@ -8,7 +8,6 @@ import {
   readAmount,
   findMethod,
   METHODS,
-  howTo,
   oddReason,
   parseAmount,
   parseBenchLine,
@@ -59,7 +58,16 @@ describe('every method', () => {
     motorOutsideMm: 8,
     drivenOutsideMm: 27,
   };
-  test.each(METHODS.map((one) => [one.id, one] as const))('%s, inverted, gives its reading back', (_, one) => {
+  /** Where a method may read a vee, its laws must hold there too: the full angle enters the arithmetic. */
+  const ways = METHODS.flatMap((one) =>
+    one.aux.includes('veeAngleDeg')
+      ? ([
+          [one.id, one, aux],
+          [`${one.id} in a vee`, one, { ...aux, veeAngleDeg: 60 }],
+        ] as const)
+      : ([[one.id, one, aux]] as const),
+  );
+  test.each(ways)('%s, inverted, gives its reading back', (_, one, aux) => {
     fc.assert(
       fc.property(fc.double({ min: Math.min(20, one.min), max: Math.min(55, one.max), noNaN: true }), (amount) => {
         fc.pre(amount >= one.min);
@@ -69,7 +77,7 @@ describe('every method', () => {
       }),
     );
   });
-  test.each(METHODS.map((one) => [one.id, one] as const))('%s states its true sensitivities', (_, one) => {
+  test.each(ways)('%s states its true sensitivities', (_, one, aux) => {
     const amount = Math.min(Math.max(40, one.min), one.max);
     const at = (a: number, x: Aux) => {
       const result = one.convert(a, x);
@@ -340,10 +348,22 @@ describe('the odd one out', () => {
     ['Egg-shaped: lying free is not to be trusted then.', belt('lyingFree', 36, { secondDiameterMm: 38 })],
     [undefined, belt('printedLength', 119)],
   ])('%s', (reason, odd) => expect(reasonOf(odd)).toBe(reason));
-  test('every method says how it goes and what goes wrong', () => {
-    for (const { id } of METHODS) {
-      expect(howTo(id)?.how, id).toMatch(/\.$/);
-      expect(howTo(id)?.goesWrong, id).toMatch(/\.$/);
+  test('every method says how it goes and what goes wrong, and draws where the number is read', async () => {
+    for (const { id, guide } of METHODS) {
+      const { how, goesWrong, drawing } = await guide();
+      expect(how, id).toMatch(/\.$/);
+      expect(goesWrong, id).toMatch(/\.$/);
+      const [x1, y1, x2, y2] = drawing.read;
+      expect(Math.hypot(x2 - x1, y2 - y1), id).toBeGreaterThan(8);
+      for (const [at, size] of [
+        [x1, 132],
+        [x2, 132],
+        [y1, 66],
+        [y2, 66],
+      ] as const) {
+        expect(at, id).toBeGreaterThanOrEqual(0);
+        expect(at, id).toBeLessThanOrEqual(size);
+      }
     }
   });
 });

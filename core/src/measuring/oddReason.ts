@@ -1,4 +1,5 @@
 import type { ReadingResult } from './facts';
+import { findMethod } from './methods';
 
 /** How near an alternative must come to count as the likely reason, relative. */
 const NEAR = 0.015;
@@ -22,12 +23,6 @@ export function oddReason(odd: ReadingResult, othersMm: number, sectionMm: numbe
   if (would(value * 2)) return 'Half of it read, doubled flat?';
   if (would(value / 2)) return 'The whole length typed as the doubled one?';
   if (would(value * 25.4) || would(value / 25.4)) return 'Inches taken for millimetres, or the other way round?';
-  const folds = 4 * (sectionMm ?? 0);
-  if (folds > 0 && method === 'doubledInner' && would(value - folds)) return 'Read at the outer ends?';
-  if (folds > 0 && method === 'doubledOuter' && would(value + folds)) return 'Read at the inner ends?';
-  const string = Math.PI * (aux.stringDiameterMm ?? 0);
-  if (method === 'stringRound' && string > 0 && would(value + string)) return 'The string’s thickness taken off twice?';
-  if (method === 'stringRound' && value > othersMm) return 'The string not tight, or thicker than it was said to be?';
-  if (method === 'lyingFree') return 'Egg-shaped: lying free is not to be trusted then.';
-  return undefined;
+  const slips = findMethod(method)?.slips?.({ value, othersMm, sectionMm: sectionMm ?? 0, aux }) ?? [];
+  return slips.find(({ wouldBeMm }) => wouldBeMm === undefined || would(wouldBeMm))?.question;
 }

@@ -74,7 +74,7 @@ export function checkAmount(method: Method, amount: number): Result<true> {
   const allowed = `Allowed here: ${method.min} to ${method.max} ${unit}.`;
   if (amount < 0) return refuse(`Read ${shown} ${unit}. A measured size cannot be negative. ${allowed}`);
   if (amount === 0) return refuse(`Read 0. Nothing real measures 0; is the caliper zeroed on the part? ${allowed}`);
-  if (method.id === 'overCap' && amount > method.max) {
+  if (method.across && amount > method.max) {
     return refuse(
       `Read an inner diameter of ${shown} mm, a belt ${formatLength(Math.PI * amount, 'mm')} mm round. ` +
         `That looks like a length; choose “printed, as length” or “doubled flat” for it. ${allowed}`,
@@ -91,13 +91,13 @@ export function checkAmount(method: Method, amount: number): Result<true> {
  * @example parseAmount(doubledOuter, '2x66.4', 'mm') // 66.4
  */
 export function parseAmount(method: Method, text: string, assumed: LengthUnit): Result<number> {
-  if (isForce(method.measurand)) return parseForce(text);
+  if (method.takes === 'force') return parseForce(text);
   const doubled = /^\s*2\s*[x×*]\s*(.+)$/i.exec(text);
   if (doubled) {
-    if (method.id.startsWith('doubled')) return amountOf(doubled[1] ?? '', assumed);
+    if (method.takes === 'doubledLength') return amountOf(doubled[1] ?? '', assumed);
     return refuse(`Read “${text.trim()}”. 2 × is for a doubled length only; here type the number alone.`);
   }
-  const pieces = method.id === 'inPieces' ? text.split('+') : [text];
+  const pieces = method.takes === 'sum' ? text.split('+') : [text];
   let sum = 0;
   for (const piece of pieces) {
     const length = amountOf(piece, assumed);

@@ -16,8 +16,7 @@ export function suspectLength(method: Method, amount: number, valueMm: number, e
   const ratio = valueMm / expectedMm;
   if (ratio > 0.67 && ratio < 1.5) return undefined;
   const read = `Read ${formatLength(amount, 'mm')} mm as ${method.numberIs.split(':')[0]}: a belt ${formatLength(valueMm, 'mm')} mm round, where about ${formatLength(expectedMm, 'mm')} mm is expected.`;
-  const isDiameter = method.id === 'overCap' || method.id === 'twoCaps' || method.id === 'printedDiameter';
-  if (isDiameter && amount / expectedMm > 0.6 && amount / expectedMm < 1.5) {
+  if (method.across && amount / expectedMm > 0.6 && amount / expectedMm < 1.5) {
     return `${read} It looks like an inner length; choose a way that takes a length.`;
   }
   if (near(ratio, Math.PI)) return `${read} That is π times too much.`;

@@ -1,5 +1,5 @@
 import { nextInSeries, type CatalogueBelt } from '../catalogue';
-import type { DriveFacts, ReadingResult } from '../measuring';
+import { findMethod, type DriveFacts, type Method, type ReadingResult } from '../measuring';
 import { judge, type Judgement } from './judge';
 import type { Situation } from './situation';
 
@@ -42,16 +42,19 @@ export function rulesOfThumb(
   situation: Situation | undefined,
   stock: readonly CatalogueBelt[],
 ): RuleOfThumb[] {
-  const find = (test: (method: string) => boolean) =>
-    facts.results.find(({ reading, read }) => read && !read.lowerBound && test(reading.method));
-  const doubled = find((method) => method === 'doubledOuter');
-  const cap = find((method) => method === 'overCap') ?? find((method) => method === 'twoCaps');
+  const find = (test: (method: Method) => boolean) =>
+    facts.results.find(({ reading, read }) => {
+      const method = findMethod(reading.method);
+      return read && !read.lowerBound && method && test(method);
+    });
+  const doubled = find(({ ruleReading }) => ruleReading === 'doubled');
+  const cap = find(({ ruleReading }) => ruleReading === 'cap');
   const anyOld =
     cap ??
     doubled ??
     facts.results.find(({ reading, read }) => reading.measurand === 'oldBelt' && read && !read.lowerBound);
   const string = facts.results.find(({ reading, read }) => reading.measurand === 'stringPath' && read);
-  const printed = find((method) => method.startsWith('printed'));
+  const printed = find(({ nominal }) => nominal === true);
 
   const buy = (
     base: Pick<RuleOfThumb, 'id' | 'name' | 'restsOn'>,

@@ -104,10 +104,27 @@ test('every event says where it acted and what it did', () => {
   const record = recordOf(everything);
   for (const event of record.events) {
     expect(describeEvent(event, record.ticket, 'mm')).not.toBe('');
-    expect(eventPlace(event).station).toBeDefined();
   }
   const taken = record.events.find(({ type }) => type === 'readingTaken');
   expect(taken && describeEvent(taken, record.ticket, 'mm')).toBe('belt section 1.2 mm');
+});
+
+test.each([
+  ['storyTold', 'takeIn', undefined],
+  ['questionsSent', 'takeIn', undefined],
+  ['noteWritten', 'find', undefined],
+  ['observed', 'find', undefined],
+  ['stepPut', 'strip', undefined],
+  ['readingTaken', 'measure', 'drive-a'],
+  ['driveRemoved', 'measure', 'drive-b'],
+  ['tryLogged', 'size', 'drive-a'],
+  ['stationMarked', 'clean', undefined],
+  ['treatmentRecorded', 'prove', undefined],
+  ['checkPut', 'prove', undefined],
+  ['ticketClosed', 'handBack', undefined],
+])('undoing %s leads to %s', (type, station, driveId) => {
+  const event = recordOf(everything).events.find((one) => one.type === type);
+  expect(event && eventPlace(event)).toEqual({ station, ...(driveId && { driveId }) });
 });
 
 test('the summary carries what the Bench shows, and is searchable', () => {

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { findMethod, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
+import { findMethod, METHODS, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
 import { type EventBody } from '@loose-pulley/core/ticket';
 import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
 import { joinWalk } from '../../parts/keys/walk';
@@ -11,13 +11,14 @@ import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
 
-const QUICK = ['doubledOuter', 'overCap', 'laidStraight', 'stringRound'] as const;
+/** The ways that are offered without a ticket. */
+const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));
 
 /** Measuring without a ticket: one line, and what it truly says. A ticket can be made of it. */
 export function MeasureNow() {
   const unit = useUnit();
   const [line, setLine] = useState('');
-  const [chosen, setChosen] = useState<string>('doubledOuter');
+  const [chosen, setChosen] = useState(QUICK[0]?.[0] ?? '');
   const [sectionText, setSectionText] = useState('');
   const [search, setSearch] = useSearchParams();
   const opening = search.has('new');
@@ -66,8 +67,8 @@ export function MeasureNow() {
       </div>
       <Choice
         label="How it was measured, where the line does not say"
-        value={(QUICK as readonly string[]).includes(method?.id ?? '') ? (method?.id ?? chosen) : ''}
-        options={QUICK.map((id) => [id, id === 'stringRound' ? 'string' : (findMethod(id)?.label ?? id)] as const)}
+        value={method?.quickLabel ? method.id : ''}
+        options={QUICK}
         onChoose={setChosen}
         className="!grid w-full grid-cols-2"
       />

@@ -1,5 +1,5 @@
 import { lazy, useState } from 'react';
-import type { Measurand } from '@loose-pulley/core/measuring';
+import { methodsFor, type Measurand } from '@loose-pulley/core/measuring';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StationFoot } from '../../parts/ticket/StationFoot';
@@ -114,7 +114,7 @@ export function MeasurePage() {
             {...common}
             measurand="oldBelt"
             slot={`new-${old.length}`}
-            firstMethod={old.length === 0 ? 'doubledOuter' : 'overCap'}
+            firstMethod={methodsFor('oldBelt')[old.length === 0 ? 0 : 1]?.id}
             label={old.length === 0 ? 'Old belt' : 'Old belt, another way'}
           />
         )}

@@ -22,7 +22,7 @@ interface Props {
   readonly measurand: Reading['measurand'];
   readonly reading?: Reading | undefined;
   readonly slot?: string;
-  readonly firstMethod?: string;
+  readonly firstMethod?: string | undefined;
   readonly label: string;
   readonly balloon?: string;
   readonly canWrite: boolean;
@@ -240,7 +240,7 @@ export function ReadingField({
           <div className="grid gap-1 border-l-2 border-hair py-1 pl-2 text-ink">
             {how && (
               <Suspense fallback={null}>
-                <HowMore method={method.id} />
+                <HowMore method={method} />
               </Suspense>
             )}
             {reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}

@@ -8,6 +8,8 @@ const halves = (aux: Parameters<Method['convert']>[1]): number =>
 /** Shaft to shaft, centre to centre. */
 export const shaftToShaft: Method = {
   id: 'shaftToShaft',
+  takes: 'length',
+  guide: async () => (await import('./centre.guide')).shaftToShaft,
   measurand: 'centreDistance',
   label: 'shaft to shaft',
   numberIs: 'distance between the shaft centres',
@@ -24,6 +26,8 @@ export const shaftToShaft: Method = {
 /** Outside to outside of both pulleys, less half of both outside diameters. */
 export const outsideToOutside: Method = {
   id: 'outsideToOutside',
+  takes: 'length',
+  guide: async () => (await import('./centre.guide')).outsideToOutside,
   measurand: 'centreDistance',
   label: 'outside to outside',
   numberIs: 'distance over both pulleys, outside to outside',
@@ -50,6 +54,8 @@ export const outsideToOutside: Method = {
 /** The gap between the rims, plus half of both outside diameters. */
 export const gapBetween: Method = {
   id: 'gapBetween',
+  takes: 'length',
+  guide: async () => (await import('./centre.guide')).gapBetween,
   measurand: 'centreDistance',
   label: 'gap between',
   numberIs: 'gap between the two rims',

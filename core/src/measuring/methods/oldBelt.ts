@@ -9,6 +9,13 @@ const f = (n: number) => n;
 /** Doubled flat on a rule, outer end to outer end: two strands and two pressed folds, Li = 2F − 4t. */
 export const doubledOuter: Method = {
   id: 'doubledOuter',
+  quickLabel: 'doubled flat',
+  takes: 'doubledLength',
+  comparable: true,
+  ruleReading: 'doubled',
+  slips: ({ value, sectionMm }) =>
+    sectionMm > 0 ? [{ question: 'Read at the inner ends?', wouldBeMm: value + 4 * sectionMm }] : [],
+  guide: async () => (await import('./oldBelt.guide')).doubledOuter,
   measurand: 'oldBelt',
   label: 'doubled flat',
   numberIs: 'doubled length F, outer end to outer end',
@@ -35,6 +42,11 @@ export const doubledOuter: Method = {
 /** Doubled flat, read at the inner ends of the loop: Li = 2F. */
 export const doubledInner: Method = {
   id: 'doubledInner',
+  takes: 'doubledLength',
+  comparable: true,
+  slips: ({ value, sectionMm }) =>
+    sectionMm > 0 ? [{ question: 'Read at the outer ends?', wouldBeMm: value - 4 * sectionMm }] : [],
+  guide: async () => (await import('./oldBelt.guide')).doubledInner,
   measurand: 'oldBelt',
   label: 'doubled, inner ends',
   numberIs: 'half the inner length, read inside the folds',
@@ -51,6 +63,9 @@ export const doubledInner: Method = {
 /** On two pins of one diameter, just straight, outside to outside of the pins: Li = 2(X − p) + πp. */
 export const onPins: Method = {
   id: 'onPins',
+  takes: 'length',
+  comparable: true,
+  guide: async () => (await import('./oldBelt.guide')).onPins,
   measurand: 'oldBelt',
   label: 'on two pins',
   numberIs: 'distance X over the two pins',
@@ -80,6 +95,12 @@ export const onPins: Method = {
 /** Over a round cap that it just hugs: Li = πD. */
 export const overCap: Method = {
   id: 'overCap',
+  quickLabel: 'over a cap',
+  takes: 'length',
+  across: true,
+  comparable: true,
+  ruleReading: 'cap',
+  guide: async () => (await import('./oldBelt.guide')).overCap,
   measurand: 'oldBelt',
   label: 'over a cap',
   numberIs: 'inner diameter: the cap that it just hugs',
@@ -101,6 +122,10 @@ export const overCap: Method = {
 /** One cap goes in, the next does not: an interval, taken as its middle with the spread of an even chance. */
 export const twoCaps: Method = {
   id: 'twoCaps',
+  takes: 'length',
+  across: true,
+  ruleReading: 'cap',
+  guide: async () => (await import('./oldBelt.guide')).twoCaps,
   measurand: 'oldBelt',
   label: 'two caps',
   numberIs: 'the larger cap that still goes in',
@@ -129,6 +154,10 @@ export const twoCaps: Method = {
 /** Lying free, two inside readings at right angles: an oval's perimeter. */
 export const lyingFree: Method = {
   id: 'lyingFree',
+  takes: 'length',
+  comparable: true,
+  slips: () => [{ question: 'Egg-shaped: lying free is not to be trusted then.' }],
+  guide: async () => (await import('./oldBelt.guide')).lyingFree,
   measurand: 'oldBelt',
   label: 'lying free',
   numberIs: 'inside diameter, the longer way',
@@ -162,6 +191,10 @@ export const lyingFree: Method = {
 /** Parted and laid straight: the centre line, Li = ℓ − πt. */
 export const laidStraight: Method = {
   id: 'laidStraight',
+  quickLabel: 'laid straight',
+  takes: 'length',
+  comparable: true,
+  guide: async () => (await import('./oldBelt.guide')).laidStraight,
   measurand: 'oldBelt',
   label: 'laid straight',
   numberIs: 'length of the parted belt, end to end',
@@ -189,6 +222,10 @@ export const laidStraight: Method = {
 export const inPieces: Method = {
   ...laidStraight,
   id: 'inPieces',
+  quickLabel: undefined,
+  comparable: false,
+  takes: 'sum',
+  guide: async () => (await import('./oldBelt.guide')).inPieces,
   label: 'in pieces',
   numberIs: 'sum of the pieces, end to end',
   words: ['in pieces', 'pieces'],
@@ -209,6 +246,9 @@ export const inPieces: Method = {
 /** A printed or sold size given as inner length. */
 export const printedLength: Method = {
   id: 'printedLength',
+  takes: 'length',
+  nominal: true,
+  guide: async () => (await import('./oldBelt.guide')).printedLength,
   measurand: 'oldBelt',
   label: 'printed, as length',
   numberIs: 'nominal inner length, from the bag or the label',
@@ -226,6 +266,11 @@ export const printedLength: Method = {
 export const printedDiameter: Method = {
   ...overCap,
   id: 'printedDiameter',
+  quickLabel: undefined,
+  ruleReading: undefined,
+  comparable: false,
+  nominal: true,
+  guide: async () => (await import('./oldBelt.guide')).printedDiameter,
   label: 'printed, as diameter',
   numberIs: 'nominal inner diameter, from the bag or the label',
   words: ['printed diameter', 'printed id'],

@@ -5,6 +5,8 @@ import type { Method } from '../types';
 /** Section across the bend, with calipers that barely touch. */
 export const sectionJaws: Method = {
   id: 'sectionJaws',
+  takes: 'length',
+  guide: async () => (await import('./others.guide')).sectionJaws,
   measurand: 'section',
   label: 'section',
   numberIs: 'thickness of the belt across its bend',
@@ -21,6 +23,8 @@ export const sectionJaws: Method = {
 export const widthJaws: Method = {
   ...sectionJaws,
   id: 'widthJaws',
+  takes: 'length',
+  guide: async () => (await import('./others.guide')).widthJaws,
   measurand: 'width',
   label: 'width',
   numberIs: 'width of the flat belt, along its bend',
@@ -31,6 +35,8 @@ export const widthJaws: Method = {
 /** Tray travel counted over n turns of the motor pulley by hand. */
 export const countedTravel: Method = {
   id: 'countedTravel',
+  takes: 'length',
+  guide: async () => (await import('./others.guide')).countedTravel,
   measurand: 'trayTravel',
   label: 'tray travel over ten turns',
   numberIs: 'how far the tray moved',
@@ -54,6 +60,8 @@ export const countedTravel: Method = {
 /** The tray held back on a scale while the motor drives, and the motor pulley stands: all that the motor has. */
 export const stalledMotor: Method = {
   id: 'stalledMotor',
+  takes: 'force',
+  guide: async () => (await import('./others.guide')).stalledMotor,
   measurand: 'stallPull',
   label: 'held, the motor stands',
   numberIs: 'pull that holds the tray while the motor stands still',
@@ -76,6 +84,8 @@ export const stalledMotor: Method = {
 export const stalledSlipping: Method = {
   ...stalledMotor,
   id: 'stalledSlipping',
+  takes: 'force',
+  guide: async () => (await import('./others.guide')).stalledSlipping,
   label: 'held, the belt slips',
   numberIs: 'pull that holds the tray while the motor turns and the belt slips',
   words: ['stalled slipping', 'slip pull'],
@@ -92,6 +102,8 @@ export const stalledSlipping: Method = {
 /** Pull that moves the tray, on a scale, belt off and unpowered. */
 export const scalePull: Method = {
   id: 'scalePull',
+  takes: 'force',
+  guide: async () => (await import('./others.guide')).scalePull,
   measurand: 'trayPull',
   label: 'tray pull on a scale',
   numberIs: 'pull that keeps the tray moving, unpowered',

@@ -13,6 +13,16 @@ const sineOf = (aux: Aux): number => (aux.veeAngleDeg === undefined ? 1 : Math.s
  */
 export const stringRound: Method = {
   id: 'stringRound',
+  quickLabel: 'string',
+  takes: 'length',
+  slips: ({ value, othersMm, aux }) => [
+    {
+      question: 'The string’s thickness taken off twice?',
+      wouldBeMm: value + Math.PI * auxOr(aux, 'stringDiameterMm'),
+    },
+    ...(value > othersMm ? [{ question: 'The string not tight, or thicker than it was said to be?' }] : []),
+  ],
+  guide: async () => (await import('./path.guide')).stringRound,
   measurand: 'stringPath',
   label: 'string round the pulleys',
   numberIs: 'length of the string between the marks, laid flat',

@@ -14,6 +14,8 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'drivenD
   const jaws: Method = {
     ...shared,
     id: `${of}Jaws`,
+    takes: 'length',
+    guide: async () => (await import('./pulley.guide')).jaws,
     label: 'thin jaws',
     numberIs: 'diameter at the bottom of the groove',
     words,
@@ -25,6 +27,8 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'drivenD
   const overPins: Method = {
     ...shared,
     id: `${of}OverPins`,
+    takes: 'length',
+    guide: async () => (await import('./pulley.guide')).overPins,
     label: 'over two pins',
     numberIs: 'distance X over pins laid in the groove on both sides',
     words: words.map((word) => `${word} over pins`),
@@ -52,6 +56,8 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'drivenD
   const woundThread: Method = {
     ...shared,
     id: `${of}Thread`,
+    takes: 'length',
+    guide: async () => (await import('./pulley.guide')).thread,
     label: 'wound thread',
     numberIs: 'length of thread that n turns took',
     words: words.map((word) => `${word} thread`),
@@ -77,6 +83,8 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'drivenD
   const lessGroove: Method = {
     ...shared,
     id: `${of}LessGroove`,
+    takes: 'length',
+    guide: async () => (await import('./pulley.guide')).lessGroove,
     label: 'outside less groove',
     numberIs: 'outside diameter, over the rims',
     words: words.map((word) => `${word} outside`),
