@@ -56,7 +56,7 @@ test('how it arrived, tried again, timed, offered: on the sheet, which opens by 
   await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save it as one page' }).click(),
+    page.getByRole('button', { name: 'Save as one page' }).click(),
   ]);
   const path = `${await file.path()}.html`;
   copyFileSync(await file.path(), path);

@@ -64,13 +64,13 @@ test('a belt no longer than its own section, or shorter than can stretch, is sai
   await page.getByRole('link', { name: /^5 Size/ }).click();
   await page.getByLabel(/Another belt tried/).fill('12x1.2');
   await expect(page.getByText(/Sections here run from 0.3 to 8 mm/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Log it', exact: true })).toBeDisabled();
   await page.getByLabel(/Another belt tried/).fill('ring 1.78x28.3');
   await expect(page.getByText(/Understood: O-ring, section 1.78 mm, inner diameter 28.3 mm/)).toBeVisible();
   await expect(page.getByText(/Here it would be: too tight, stretch/)).toBeVisible();
   await page.getByLabel(/Another belt tried/).fill('1.2x20');
   await expect(page.getByText(/It would have to stretch to \d\.\d times its length/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Log it', exact: true })).toBeDisabled();
   await page.getByRole('slider', { name: /Stretch ruler/ }).press('Home');
   await expect(page.getByRole('complementary', { name: 'Recommended belt' })).toContainText(/too tight|firm/i);
 });
@@ -82,9 +82,9 @@ test('limits that cannot be are refused in words, and the chance go on by those 
   await page.getByText('Assumptions and limits').click();
   for (const [label, text, problem] of [
     [/^Friction, clean/, '3', /Read 3\. Allowed:/],
-    [/^Motor stall over the healthy need/, '-2', /Read -2\. Allowed:/],
+    [/^Motor stall torque/, '-2', /Read -2\. Allowed:/],
     [/^Tray pull, until measured/, 'much', /Read “much”|not a number/],
-    [/^Stretch that is the most/, '9', /Read 9\. Allowed:/],
+    [/^Maximum stretch/, '9', /Read 9\. Allowed:/],
   ] as const) {
     const field = page.getByRole('textbox', { name: label });
     await field.fill(text);

@@ -11,7 +11,7 @@ test('chance move with a verdict, with a measurement and with the bench’s own 
   expect(before).toBeGreaterThan(85);
   // A belt that proved too loose makes its like less likely, on this ticket.
   await page.getByLabel(/^Another belt tried/).fill('1.2x116');
-  await page.getByRole('button', { name: 'Log it' }).click();
+  await page.getByRole('button', { name: 'Log it', exact: true }).click();
   await page.getByRole('radio', { name: 'too loose' }).click();
   await expect(async () => expect(await worksIn(page)).toBeLessThan(before)).toPass();
   await page.keyboard.press('Control+z');
@@ -48,7 +48,7 @@ test('what is done for now has its chance, and comes back on the day it is due',
   const keep = others(page).getByRole('listitem').filter({ hasText: 'keep and clean' });
   await expect(keep).toContainText(/chance it works \d+ in 100/);
   await others(page).getByRole('radio', { name: 'keep it' }).click();
-  await keep.getByRole('button', { name: /Do it for now/ }).click();
+  await keep.getByRole('button', { name: /Log as provisional/ }).click();
   await expect(page.getByRole('region', { name: 'Belts tried' })).toContainText('keep and clean');
   await page.keyboard.press('Alt+9');
   await expect(page.getByLabel('Provisional: what will not last')).toHaveValue('Drive A: keep and clean.');

@@ -59,7 +59,7 @@ test('something provisional comes back on the Bench when its day has come; a dis
   await expect(page.getByText('That day is past: it stands on the Bench as due already.')).toBeVisible();
   await page.getByLabel('Look at it again by').fill('2026-12-24');
   await expect(page.getByText('A disc is not accounted for: the reading room.')).toBeVisible();
-  await page.getByLabel(/write why, it is printed/).fill('wanted at once');
+  await page.getByLabel(/Hand back anyway, because/).fill('wanted at once');
   await page.getByRole('button', { name: 'Hand it back' }).click();
   await kept(page);
   await page.goto('/');

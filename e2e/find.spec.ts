@@ -130,7 +130,7 @@ test('what contradicts itself is said, with what to doubt', async ({ page }) => 
   await answer(page, 'what it does', /^does it then/);
   await answer(page, 'transport', /still on/);
   await answer(page, 'lamp off', /works in the dark/);
-  const alert = page.getByRole('alert').filter({ hasText: 'Nothing that the adviser knows fits' });
+  const alert = page.getByRole('alert').filter({ hasText: 'The answers do not fit together' });
   await expect(alert.getByRole('listitem').first()).toBeVisible();
 });
 

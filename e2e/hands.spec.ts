@@ -121,8 +121,8 @@ test('the whole path by keyboard: jump, measure, walk the ruler, undo', async ({
   await page.keyboard.press('Control+z');
   await expect(page.getByText('Undone: belt section 1.2 mm, on Measure, drive A.')).toBeVisible();
   await page.keyboard.press('Control+Shift+z');
-  await expect(page.getByText('Brought back: belt section 1.2 mm, on Measure, drive A.')).toBeVisible();
-  await page.getByRole('link', { name: /^Brought back/ }).click();
+  await expect(page.getByText('Redone: belt section 1.2 mm, on Measure, drive A.')).toBeVisible();
+  await page.getByRole('link', { name: /^Redone/ }).click();
   await expect(reading(page, 'Belt section')).toHaveValue('1.2');
 });
 

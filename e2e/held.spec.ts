@@ -86,7 +86,7 @@ test('on a disk drive there is no tray: its need is a torque, and nothing asks f
   await expect(page.getByText(/travel and pull/)).toHaveCount(0);
   await page.keyboard.press('Alt+5');
   const answer = page.getByRole('complementary', { name: 'Recommended belt' });
-  await expect(answer).toContainText(/Needed at the spindle assumed\s*0\.55 N·mm/);
+  await expect(answer).toContainText(/Torque at the spindle: needed assumed\s*0\.55 N·mm/);
   await worksIn(page);
   await expect(answer).not.toContainText(/tray/i);
   // A carousel's drawer is called so, and its pull is imported newtons.

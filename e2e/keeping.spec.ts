@@ -60,7 +60,7 @@ test('a full disk is said in words, the work goes on, and it is kept once there 
   await page.evaluate(() => ((window as unknown as { full: boolean }).full = true));
   await take(page, 'Motor pulley', '6.0');
   await expect(page.getByRole('alert').filter({ hasText: 'The disk is full' })).toBeVisible();
-  await expect(page.getByText('Not kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
   await take(page, 'Driven pulley', '24.8');
   await expect(reading(page, 'Driven pulley')).toHaveValue('24.8');
   await page.evaluate(() => ((window as unknown as { full: boolean }).full = false));

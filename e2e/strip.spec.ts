@@ -162,7 +162,7 @@ test('a screw short, one found, a circle, an undone label: in words, nothing los
   await page.keyboard.press('Alt+2');
   await expect(page.getByText(/an object or a part lies in it · found at Strip: spring/)).toBeVisible();
   await page.keyboard.press('Alt+9');
-  await expect(page.getByText('Not back yet: numbers 2, 3.')).toBeVisible();
+  await expect(page.getByText('Not back yet: numbers 2 and 3.')).toBeVisible();
   // Labels, and a code that opens its step.
   await page.keyboard.press('Alt+3');
   await page.getByRole('link', { name: 'Labels for the bags, to print' }).click();

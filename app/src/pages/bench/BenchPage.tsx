@@ -41,7 +41,7 @@ export function BenchPage() {
   const open = summaries.filter(({ closedAt }) => closedAt === null);
   const next = nextUp(open);
   return (
-    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="bg-sheet px-5 py-5 lg:px-7">
         {status === 'failed' && (
           <p role="alert" className="mb-4 border-b-2 border-live pb-2 font-semibold text-live">

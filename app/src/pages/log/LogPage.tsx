@@ -52,7 +52,7 @@ export function LogPage() {
   };
 
   return (
-    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="bg-sheet px-5 py-5 lg:px-7">
         <h1 className="mb-3 text-[30px] leading-tight font-bold">Log</h1>
         <label className="grid gap-1 text-sm text-soft">

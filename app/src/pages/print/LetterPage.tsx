@@ -21,7 +21,7 @@ export function LetterPage() {
         <Button
           onClick={() => download(`${writeTicketName(ticket)}-letter.html`, letterFile(title, parts), 'text/html')}
         >
-          Save it as one page
+          Save as one page
         </Button>
         <span className="text-soft">The page opens in any browser, by itself.</span>
       </div>

@@ -107,7 +107,7 @@ describe('the keeper', () => {
   test('a failed write is tried again by itself after a while', async () => {
     vi.useFakeTimers();
     write = () => Promise.reject(new Error('QuotaExceededError'));
-    const { keeper, note } = bench('f');
+    const { note } = bench('f');
     note('one');
     await vi.advanceTimersByTimeAsync(10);
     write = () => Promise.resolve();

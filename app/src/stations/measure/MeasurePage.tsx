@@ -73,7 +73,7 @@ export function MeasurePage() {
     );
   };
   return (
-    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-3 pb-3">
         <h2 className="sr-only">Measure</h2>
         <DriveDrawing

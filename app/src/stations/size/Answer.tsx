@@ -84,6 +84,8 @@ function Figures({ picked, situation }: { readonly picked: Candidate; readonly s
   const { judgement } = picked;
   const { running } = judgement;
   const moved = DRIVEN_WORDS[situation.driven];
+  // A spindle has no travel: what turns it is a torque.
+  const effort = situation.driven === 'spindle' ? 'Torque' : 'Pull';
   return (
     <dl className="border-b border-hair text-[15px]">
       <Line
@@ -98,12 +100,12 @@ function Figures({ picked, situation }: { readonly picked: Candidate; readonly s
             value={`${formatNewton(running.grip.beltPullN)} · ${formatGramForce(running.grip.beltPullN)}`}
           />
           <Line
-            name={`Pull at the ${moved}: available`}
+            name={`${effort} at the ${moved}: available`}
             note={running.travelAssumed ? 'travel assumed' : undefined}
             value={torqueWords(running.grip.slipTorqueNmm, running.gearing, true)}
           />
           <Line
-            name={`Pull at the ${moved}: needed`}
+            name={`${effort} at the ${moved}: needed`}
             note={running.needAssumed ? 'assumed' : 'measured'}
             value={torqueWords(running.needNmm, running.gearing)}
           />

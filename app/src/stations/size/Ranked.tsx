@@ -28,50 +28,54 @@ export function Ranked({
       <h3 id="ranked" className="border-b border-ink pb-1 text-lg">
         Best of {ranking.candidates.length} belts{status === 'waiting' ? ', one moment…' : ', by their chance'}
       </h3>
-      <table className="w-full border-collapse text-[15px]">
-        <thead>
-          <tr className="border-b border-hair text-left text-sm text-soft">
-            <th className="py-1 font-normal">belt</th>
-            <th className="font-normal">here</th>
-            <th className="text-right font-normal">chance it works</th>
-            <th className="text-right font-normal">stretch</th>
-            <th className="hidden text-right font-normal sm:table-cell">slips at</th>
-            <th className="hidden text-right font-normal md:table-cell">would fail by</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(status === 'waiting' ? [] : ranking.candidates.slice(0, SHOWN)).map(({ catalogueBelt, judgement }) => (
-            <tr
-              key={catalogueBelt.id}
-              className="border-b border-hair"
-              aria-current={catalogueBelt.id === pickedId || undefined}
-            >
-              <td className="pr-3">
-                <Button
-                  look="quiet"
-                  className={catalogueBelt.id === pickedId ? 'font-bold' : ''}
-                  onClick={() => onPick(catalogueBelt.id)}
-                >
-                  <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
-                </Button>
-                <span className="text-sm text-soft">{catalogueBelt.series === 'square' ? '' : catalogueBelt.name}</span>
-              </td>
-              <td>{ZONE_NAMES[judgement.zone]}</td>
-              <td className="text-right font-semibold whitespace-nowrap">
-                {chanceWords(chanceOf(recommendation, catalogueBelt))}
-              </td>
-              <td className="text-right">{formatPercent(judgement.strain)}</td>
-              <td className="hidden text-right sm:table-cell">
-                {judgement.running ? formatNewton(judgement.running.grip.beltPullN) : '–'}
-              </td>
-              <td className="hidden text-right md:table-cell">
-                {failsBy(chanceOf(recommendation, catalogueBelt)) ??
-                  `${marginWord(judgement.margin)}, ${FAILURE_NAMES[judgement.weakest]}`}
-              </td>
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse text-[15px]">
+          <thead>
+            <tr className="border-b border-hair text-left text-sm text-soft">
+              <th className="py-1 font-normal">belt</th>
+              <th className="font-normal">here</th>
+              <th className="text-right font-normal">chance it works</th>
+              <th className="text-right font-normal">stretch</th>
+              <th className="hidden text-right font-normal sm:table-cell">slips at</th>
+              <th className="hidden text-right font-normal md:table-cell">would fail by</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {(status === 'waiting' ? [] : ranking.candidates.slice(0, SHOWN)).map(({ catalogueBelt, judgement }) => (
+              <tr
+                key={catalogueBelt.id}
+                className="border-b border-hair"
+                aria-current={catalogueBelt.id === pickedId || undefined}
+              >
+                <td className="pr-3">
+                  <Button
+                    look="quiet"
+                    className={catalogueBelt.id === pickedId ? 'font-bold' : ''}
+                    onClick={() => onPick(catalogueBelt.id)}
+                  >
+                    <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
+                  </Button>
+                  <span className="text-sm text-soft">
+                    {catalogueBelt.series === 'square' ? '' : catalogueBelt.name}
+                  </span>
+                </td>
+                <td>{ZONE_NAMES[judgement.zone]}</td>
+                <td className="text-right font-semibold whitespace-nowrap">
+                  {chanceWords(chanceOf(recommendation, catalogueBelt))}
+                </td>
+                <td className="text-right">{formatPercent(judgement.strain)}</td>
+                <td className="hidden text-right sm:table-cell">
+                  {judgement.running ? formatNewton(judgement.running.grip.beltPullN) : '–'}
+                </td>
+                <td className="hidden text-right md:table-cell">
+                  {failsBy(chanceOf(recommendation, catalogueBelt)) ??
+                    `${marginWord(judgement.margin)}, ${FAILURE_NAMES[judgement.weakest]}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

@@ -86,7 +86,7 @@ export function Remedies({
               <Button
                 disabled={!canWrite || refused || (id !== 'band' && !remedyTry(view, recommendation, id))}
                 onClick={() => commit(id)}
-                aria-label={`Log it as provisional: ${remedy.name}, due again in ${due}`}
+                aria-label={`Log as provisional, due in ${due}: ${remedy.name}`}
               >
                 Log as provisional, due in {due}
               </Button>

@@ -37,52 +37,54 @@ export function RulesOfThumb({
         </Link>
         .
       </p>
-      <table className="w-full border-collapse text-[15px]">
-        <thead className="sr-only">
-          <tr>
-            <th>Rule of thumb</th>
-            <th>Would buy</th>
-            <th>Here it would be</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rulesOfThumb
-            .filter(({ id }) => !BUY_NOTHING.has(id))
-            .map((rule) => (
-              <tr key={rule.id} className="border-b border-hair align-top">
-                <td className="py-2 pr-3">
-                  <span className="font-semibold">{rule.name}</span>
-                  <span className="block text-sm text-soft">{rule.restsOn}</span>
-                </td>
-                <td className="py-2 pr-3 whitespace-nowrap">
-                  {rule.pick ? (
-                    <Button look="quiet" onClick={() => rule.pick && onPick(rule.pick.id)}>
-                      <BeltName shape={rule.pick.shape} size={beltLabel(rule.pick, unit).size} />
-                    </Button>
-                  ) : (
-                    <span className="text-soft">no size in this section</span>
-                  )}
-                  {rule.aimMm !== undefined && (
-                    <span className="block text-sm text-soft">aims at {formatLength(rule.aimMm, unit)}</span>
-                  )}
-                </td>
-                <td className="py-2 text-right">
-                  {rule.judgement ? (
-                    <>
-                      <span className="font-semibold">{ZONE_NAMES[rule.judgement.zone]}</span>
-                      <span className="block text-sm whitespace-nowrap text-soft">
-                        stretch {formatPercent(rule.judgement.strain)}
-                        {pickChance(rule) && `, ${pickChance(rule)}`}
-                      </span>
-                    </>
-                  ) : (
-                    <span className="text-sm text-soft">{rule.remark}</span>
-                  )}
-                </td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse text-[15px]">
+          <thead className="sr-only">
+            <tr>
+              <th>Rule of thumb</th>
+              <th>Would buy</th>
+              <th>Here it would be</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rulesOfThumb
+              .filter(({ id }) => !BUY_NOTHING.has(id))
+              .map((rule) => (
+                <tr key={rule.id} className="border-b border-hair align-top">
+                  <td className="py-2 pr-3">
+                    <span className="font-semibold">{rule.name}</span>
+                    <span className="block text-sm text-soft">{rule.restsOn}</span>
+                  </td>
+                  <td className="py-2 pr-3 whitespace-nowrap">
+                    {rule.pick ? (
+                      <Button look="quiet" onClick={() => rule.pick && onPick(rule.pick.id)}>
+                        <BeltName shape={rule.pick.shape} size={beltLabel(rule.pick, unit).size} />
+                      </Button>
+                    ) : (
+                      <span className="text-soft">no size in this section</span>
+                    )}
+                    {rule.aimMm !== undefined && (
+                      <span className="block text-sm text-soft">aims at {formatLength(rule.aimMm, unit)}</span>
+                    )}
+                  </td>
+                  <td className="py-2 text-right">
+                    {rule.judgement ? (
+                      <>
+                        <span className="font-semibold">{ZONE_NAMES[rule.judgement.zone]}</span>
+                        <span className="block text-sm whitespace-nowrap text-soft">
+                          stretch {formatPercent(rule.judgement.strain)}
+                          {pickChance(rule) && `, ${pickChance(rule)}`}
+                        </span>
+                      </>
+                    ) : (
+                      <span className="text-sm text-soft">{rule.remark}</span>
+                    )}
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

@@ -37,7 +37,7 @@ export function SizePage() {
   const onMove = useMovePulley(drive, canWrite);
   if (situation.ok) return <Sized view={view} situation={situation.value} />;
   return (
-    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="bg-sheet px-5 py-3">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing
@@ -95,7 +95,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
     ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
     : '';
   return (
-    <div className="grid grow lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-2 pb-4">
         <h2 className="sr-only">Size</h2>
         <DriveDrawing

@@ -74,56 +74,58 @@ export function SpeedPanel({
           {!situation.drive ? (
             <p>Measure both pulleys and their distance: a string says nothing of speed.</p>
           ) : (
-            <table className="w-full border-collapse text-[15px]">
-              <caption className="py-1 text-left text-sm text-soft">
-                With the stretched thickness on both pulleys, less creep under load. Uneven bands are refused where
-                speed matters.
-              </caption>
-              <thead>
-                <tr className="border-b border-hair text-left text-sm text-soft">
-                  <th className="py-1 font-normal">belt</th>
-                  <th className="text-right font-normal">turns at</th>
-                  <th className="text-right font-normal">off by</th>
-                  <th className="text-right font-normal">creep</th>
-                  <th className="text-right font-normal">so</th>
-                </tr>
-              </thead>
-              <tbody>
-                {ranking.candidates.slice(0, SHOWN).map(({ catalogueBelt }) => {
-                  const found =
-                    situation.drive &&
-                    drivenSpeed(situation.drive, catalogueBelt, speed.motorRpm, {
-                      hardnessShoreA: situation.priors.hardnessShoreA.best,
-                      loadTorqueNmm: loadNmm ?? 0,
-                    });
-                  const off = found?.ok ? 100 * (found.value.rpm / speed.targetRpm - 1) : NaN;
-                  return (
-                    <tr key={catalogueBelt.id} className="border-b border-hair">
-                      <td className="py-1.5">
-                        <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
-                      </td>
-                      {found?.ok ? (
-                        <>
-                          <td className="text-right">{found.value.rpm.toFixed(1)} rpm</td>
-                          <td className="text-right">
-                            {off > 0 ? '+' : '−'}
-                            {Math.abs(off).toFixed(2)} %
-                          </td>
-                          <td className="text-right">{(100 * found.value.creep).toFixed(2)} %</td>
-                          <td className="text-right font-semibold">
-                            {Math.abs(off) <= speed.tolerancePercent ? 'within' : off > 0 ? 'too fast' : 'too slow'}
-                          </td>
-                        </>
-                      ) : (
-                        <td colSpan={4} className="text-right text-soft">
-                          {found?.problem}
+            <div className="overflow-x-auto">
+              <table className="w-full border-collapse text-[15px]">
+                <caption className="py-1 text-left text-sm text-soft">
+                  With the stretched thickness on both pulleys, less creep under load. Uneven bands are refused where
+                  speed matters.
+                </caption>
+                <thead>
+                  <tr className="border-b border-hair text-left text-sm text-soft">
+                    <th className="py-1 font-normal">belt</th>
+                    <th className="text-right font-normal">turns at</th>
+                    <th className="text-right font-normal">off by</th>
+                    <th className="text-right font-normal">creep</th>
+                    <th className="text-right font-normal">so</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {ranking.candidates.slice(0, SHOWN).map(({ catalogueBelt }) => {
+                    const found =
+                      situation.drive &&
+                      drivenSpeed(situation.drive, catalogueBelt, speed.motorRpm, {
+                        hardnessShoreA: situation.priors.hardnessShoreA.best,
+                        loadTorqueNmm: loadNmm ?? 0,
+                      });
+                    const off = found?.ok ? 100 * (found.value.rpm / speed.targetRpm - 1) : NaN;
+                    return (
+                      <tr key={catalogueBelt.id} className="border-b border-hair">
+                        <td className="py-1.5">
+                          <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
                         </td>
-                      )}
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+                        {found?.ok ? (
+                          <>
+                            <td className="text-right">{found.value.rpm.toFixed(1)} rpm</td>
+                            <td className="text-right">
+                              {off > 0 ? '+' : '−'}
+                              {Math.abs(off).toFixed(2)} %
+                            </td>
+                            <td className="text-right">{(100 * found.value.creep).toFixed(2)} %</td>
+                            <td className="text-right font-semibold">
+                              {Math.abs(off) <= speed.tolerancePercent ? 'within' : off > 0 ? 'too fast' : 'too slow'}
+                            </td>
+                          </>
+                        ) : (
+                          <td colSpan={4} className="text-right text-soft">
+                            {found?.problem}
+                          </td>
+                        )}
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
+            </div>
           )}
           <div className="flex flex-wrap items-center gap-3">
             <Link
