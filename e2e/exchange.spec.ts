@@ -16,7 +16,7 @@ const importFile = async (page: Page, content: string | Buffer, name = 'ticket.j
     .getByLabel('Ticket or archive files')
     .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
 };
-const inDialog = (page: Page) => page.getByRole('region', { name: 'Take tickets in' });
+const inDialog = (page: Page) => page.getByRole('region', { name: 'Import tickets' });
 
 test('a ticket goes to another bench as a file, and the whole archive too', async ({ page, browser, baseURL }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');

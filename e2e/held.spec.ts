@@ -89,12 +89,12 @@ test('on a disk drive there is no tray: its need is a torque, and nothing asks f
   await expect(answer).toContainText(/Torque at the spindle: needed assumed\s*0\.55 N·mm/);
   await worksIn(page);
   await expect(answer).not.toContainText(/tray/i);
-  // A carousel's drawer is called so, and its pull is imported newtons.
+  // A carousel's drawer is called so, and its pull is read in newtons.
   await page.keyboard.press('Alt+1');
   await page.getByRole('radio', { name: 'carousel' }).click();
   await page.keyboard.press('Alt+4');
   await page.getByText('Drawer: travel and pull').click();
   await take(page, 'Drawer pull', '2.2');
   await page.keyboard.press('Alt+5');
-  await expect(answer).toContainText(/Needed at the drawer measured\s*2\.2 N/);
+  await expect(answer).toContainText(/Pull at the drawer: needed measured\s*2\.2 N/);
 });

@@ -42,15 +42,15 @@ for (const [name, path] of views) {
     }
   });
 
-  for (const width of [390, 820, 1280]) {
-    test(`${name} at ${width}: nothing runs off the side, and targets are large enough`, async ({ page }) => {
+  test(`${name} at three widths: nothing runs off the side, and targets are large enough`, async ({ page }) => {
+    for (const width of [390, 820, 1280]) {
       await page.setViewportSize({ width, height: 844 });
-      await page.goto(path);
+      if (width === 390) await page.goto(path);
       await expect(page.getByRole('main')).not.toContainText('One moment');
       const wide = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       );
-      expect(wide).toBeLessThanOrEqual(0);
+      expect(wide, `${width} wide`).toBeLessThanOrEqual(0);
       const small = await page.evaluate(() =>
         [...document.querySelectorAll('button, select, input:not([type=file]), a')]
           .filter((element) => element.checkVisibility() && !element.closest('p, dd, li > span, h1, .sr-only'))
@@ -59,9 +59,9 @@ for (const [name, path] of views) {
           .filter((element) => (element.closest('label') ?? element).getBoundingClientRect().height < 43.5)
           .map((element) => element.outerHTML.slice(0, 120)),
       );
-      expect(small).toEqual([]);
-    });
-  }
+      expect(small, `${width} wide`).toEqual([]);
+    }
+  });
 }
 
 test('every control shows its focus', async ({ page }) => {

@@ -1,3 +1,4 @@
+import { counted } from '../units';
 import type { Timer } from './schema';
 
 /** How a timer stands at a moment. */
@@ -32,8 +33,7 @@ export function ago(seconds: number): string {
   if (seconds < 60) return `${Math.max(1, Math.round(seconds))} s`;
   if (seconds < 3600) return `${Math.round(seconds / 60)} min`;
   if (seconds < 86_400) return `${Math.round(seconds / 3600)} h`;
-  const days = Math.round(seconds / 86_400);
-  return `${days} day${days === 1 ? '' : 's'}`;
+  return counted(Math.round(seconds / 86_400), 'day');
 }
 
 /** A timer in words. @example timerWords('unplugged', { status: 'due', lateS: 200 }) // 'unplugged: time is up, 3 min ago' */

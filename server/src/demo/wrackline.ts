@@ -370,7 +370,7 @@ export const WRACKLINE: readonly DemoTicket[] = [
         'A',
         { shape: 'flat', thicknessMm: 1.0, widthMm: 4, innerLengthMm: 100, source: 'office band, as a stopgap' },
         'right',
-        'for now',
+        'it holds for some months',
       ),
       ...doneStations('measure', 'size', 'clean', 'rebuild', 'prove'),
       {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
 import type { PictureBytes } from '@loose-pulley/core/exchange';
-import type { Result } from '@loose-pulley/core/units';
+import { counted, type Result } from '@loose-pulley/core/units';
 import { storeProblem } from '../../state/persistence/storage';
 import { tellTabs, withHolds } from '../../state/persistence/tabs';
 import { savePicture, whilePicturesStay } from '../../state/persistence/pictures';
@@ -61,10 +61,9 @@ export function ImportFiles() {
       });
       dispatch(summariesChanged(summaries));
       records.forEach(({ ticket }) => tellTabs({ type: 'saved', id: ticket.id }));
-      const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
       setState({
         status: 'done',
-        words: `${count(records.length, 'ticket')} imported${left > 0 ? `, ${left} left as they were` : ''}.`,
+        words: `${counted(records.length, 'ticket')} imported${left > 0 ? `, ${left} left as they were` : ''}.`,
       });
     } catch (error) {
       setState({ status: 'refused', problem: `Nothing was imported. ${storeProblem(error).sentence}` });
@@ -145,7 +144,7 @@ export function ImportFiles() {
       className={isDragActive ? 'outline-3 outline-offset-8 outline-live outline-dashed' : ''}
     >
       <h2 id="import" className="text-lg">
-        Take tickets in
+        Import tickets
       </h2>
       <input {...getInputProps({ 'aria-label': 'Ticket or archive files', accept: '.json,.zip' })} />
       <p className="my-2">

@@ -281,7 +281,11 @@ function DriveOnPaper({
         </p>
       )}
       {situation.ok && fitted?.verdict !== 'right' && (
-        <p className="pt-1" data-recommended={ready ? (best?.catalogueBelt.id ?? 'none') : undefined}>
+        <p
+          className="pt-1"
+          data-drive={drive.name}
+          data-recommended={ready ? (best?.catalogueBelt.id ?? 'none') : undefined}
+        >
           {!ready && 'Recommended belt: one moment…'}
           {ready && best && chance && (
             <>

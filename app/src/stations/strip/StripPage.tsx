@@ -79,7 +79,7 @@ export function StripPage() {
         <Changes />
         <FoundParts />
         {!empty && (
-          <section aria-label="Papers of the strip" className="grid gap-2">
+          <section aria-label="Print and share" className="grid gap-2">
             <Link
               to={`/t/${ticket.id}/labels`}
               className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"

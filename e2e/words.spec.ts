@@ -1,0 +1,88 @@
+import { DEMO_URL } from './browser';
+import { expect, test } from './bench';
+
+test.use({ baseURL: DEMO_URL });
+
+/** Words that the product once used, and no page may use again. */
+const OLD_WORDS: readonly RegExp[] = [
+  /\bMind\./,
+  /\bKept\b(?! for)/,
+  /Bring back|Brought back/,
+  /taken in\b|[Tt]ake tickets in/,
+  /Take (it )?out\b/,
+  /Back to the app’s own|As they came|As it comes/,
+  /\bLamp\b(?! (?:off|shaded))/,
+  /Wants hands|It waits for|Waits for the/,
+  /Came back due/,
+  /\bNamely\b/,
+  /To the work/,
+  /All the same|With ends open/,
+  /\bPapers\b/,
+  /The same in numbers/,
+  /one’s own/,
+  /\bnot said\b/,
+  /\bblank\b/,
+  /\bwants?\b(?! a? ?(?:it|them))/,
+  /\b[Ss]chools?\b/,
+  /Not only a new belt/,
+  /What it is judged by/,
+  /\bof 1\b(?! [a-z])/,
+  /Stretch that is the most/,
+  /Works in \d/,
+  /lets? go at/,
+  /At the tray|Needed at the/,
+  /Left of the motor/,
+  /Taken outright/,
+  /buys nothing/,
+  /says most a minute/,
+  /Speaks (for|against) it/,
+  /Nothing that the adviser knows/,
+  /Off it comes/,
+  /Not placed yet/,
+  /seen from|the way back\b/,
+  /in a row\b/,
+  /one-sided bound/,
+  /is a film/,
+  /working out had stopped/,
+  /How old it looks/,
+  /further pulley/,
+  /\bodds\b|\bOdds\b/,
+  /\bloops?\b/i,
+  /\bfor now\b/,
+];
+
+/** Everything that a page says: its text, and what is said only to those who hear it or have typed nothing yet. */
+const said = () => {
+  for (const folded of document.querySelectorAll('details')) folded.open = true;
+  const heard = [...document.querySelectorAll('[aria-label], [placeholder], [title], [aria-valuetext]')].flatMap(
+    (one) => ['aria-label', 'placeholder', 'title', 'aria-valuetext'].map((name) => one.getAttribute(name) ?? ''),
+  );
+  // What somebody typed is theirs: fields and quotations are left alone.
+  return [document.body.innerText, ...heard].join('\n').replace(/“[^”]*”/g, '');
+};
+
+const PLACES = [
+  ...['takeIn', 'find', 'strip', 'measure', 'size', 'clean', 'rebuild', 'prove', 'handBack'],
+  ...['timeline', 'sheet', 'letter', 'labels', 'tag', 'slip', 'template', 'strobe?rpm=300'],
+];
+const TICKETS = ['0151', '0150', '0149', '0147', '0146', '0144', '0139', '0131', '0118', '0097'];
+
+for (const [name, paths] of [
+  ['what belongs to no ticket', ['/', '/log', '/knowledge', '/why', '/nowhere']],
+  ...TICKETS.map((id) => [id, PLACES.map((place) => `/t/demo-${id}/${place}`)] as const),
+] as const) {
+  test(`${name}: no page speaks the old dialect`, async ({ page }) => {
+    const found: string[] = [];
+    for (const path of paths) {
+      await page.goto(path);
+      await expect(page.getByRole('main')).not.toContainText('One moment');
+      const text = await page.evaluate(said);
+      expect(text.length, path).toBeGreaterThan(80);
+      for (const word of OLD_WORDS) {
+        const at = word.exec(text);
+        if (at) found.push(`${path}: …${text.slice(Math.max(0, at.index - 30), at.index + 40).replace(/\n/g, ' | ')}…`);
+      }
+    }
+    expect(found).toEqual([]);
+  });
+}
