@@ -8,7 +8,7 @@ const rooms = {
   rubber: ['units'],
   drive: ['geometry', 'rubber', 'units'],
   catalogue: ['units'],
-  timers: ['schema'],
+  timers: ['schema', 'units'],
   evaluation: ['drive', 'rubber', 'units'],
   measuring: ['drive', 'geometry', 'schema', 'statistics', 'units'],
   speed: ['drive', 'rubber', 'units'],

@@ -67,7 +67,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
   await expect(paper).toContainText('As it came it failed 4 times out of 25.');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save it as one page' }).click(),
+    page.getByRole('button', { name: 'Save as one page' }).click(),
   ]);
   expect(readFileSync(await file.path(), 'utf8')).toContain('“clock is wrong”. This is for another trade');
 });

@@ -40,6 +40,7 @@ check('types: app', ['tsc', '-p', 'app']);
 check('types: workers', ['tsc', '-p', 'app/tsconfig.workers.json']);
 check('types: server and unit tests', ['tsc', '-p', 'server']);
 check('types: browser tests', ['tsc', '-p', 'e2e']);
+check('types: bench', ['tsc', '-p', 'scripts']);
 check('lint', ['eslint', '.', '--max-warnings', '0']);
 check('order of imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'app/src', 'server/src']);
 check('form', ['prettier', '--check', '--log-level', 'warn', '.']);

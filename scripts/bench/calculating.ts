@@ -1,0 +1,121 @@
+import { spawnSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { CATALOGUE } from '../../core/src/catalogue';
+import { believe, KNOWLEDGE, machineOf, suggest } from '../../core/src/diagnosis';
+import { seatAt } from '../../core/src/evaluation';
+import { driveFacts } from '../../core/src/measuring';
+import { drawSamples, evenly, playOutcomes, probabilitiesOf, type JudgedBelt } from '../../core/src/probability';
+import { sectionAreaMm2 } from '../../core/src/rubber';
+import { rank, situationOf, type Situation } from '../../core/src/sizing';
+import { reading } from '../../core/fixtures/sample';
+import { root } from '../setup.mjs';
+import { median, ms, times, type Row } from './report';
+import type { Stage } from './stage';
+
+/** The booth deck, measured. */
+function boothDeck(): Situation {
+  const facts = driveFacts(
+    [
+      reading('section', 'section', 'sectionJaws', 1.2),
+      reading('motor', 'motorDiameter', 'motorJaws', 6),
+      reading('driven', 'drivenDiameter', 'drivenJaws', 24.8),
+      reading('centre', 'centreDistance', 'shaftToShaft', 38.2),
+    ],
+    { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } },
+  );
+  const situation = situationOf(facts, { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square' });
+  if (!situation.ok) throw new Error(situation.problem);
+  return situation.value;
+}
+
+/** Debian's own Python, which Debian's NumPy belongs to. */
+const PYTHON = '/usr/bin/python3';
+const hasNumpy = () => spawnSync(PYTHON, ['-c', 'import numpy']).status === 0;
+
+/** The same work by NumPy, which is installed from Debian where it is missing. @returns undefined where it cannot be had */
+function numpy(work: string, situation: Situation, belts: readonly JudgedBelt[], count: number) {
+  if (!hasNumpy()) spawnSync('apt-get', ['install', '-y', '-q', 'python3-numpy'], { stdio: 'ignore' });
+  if (!hasNumpy()) return undefined;
+  const samples = drawSamples(situation, count, 1);
+  const { drive, oldSection, demands } = situation;
+  const file = join(work, 'samples.json');
+  writeFileSync(
+    file,
+    JSON.stringify({
+      samples: Object.fromEntries(
+        Object.entries(samples).flatMap(([key, list]) => (list instanceof Float64Array ? [[key, [...list]]] : [])),
+      ),
+      requirements: demands.requirements,
+      belts: belts.map((belt) => {
+        const usualMm = belt.thicknessMm / Math.sqrt(1.08);
+        const seat = seatAt(drive, usualMm);
+        if (!seat) throw new Error('a belt that cannot lie there');
+        return {
+          thicknessMm: belt.thicknessMm,
+          innerLengthMm: belt.innerLengthMm,
+          toleranceMm: belt.innerLengthToleranceMm,
+          areaMm2: sectionAreaMm2(belt),
+          pathGrowth: seat.pathMm / usualMm,
+          motorGrowth: seat.motorMm / usualMm,
+          motorMm: seat.motorMm,
+          drivenMm: seat.drivenMm,
+          wrapsRad: seat.wrapsRad?.slice(0, 2),
+          grooveLog: oldSection ? Math.abs(Math.log(belt.thicknessMm / oldSection.thicknessMm)) : 0,
+        };
+      }),
+    }),
+  );
+  const { stdout, status } = spawnSync(PYTHON, [join(root, 'scripts/bench/chance.py'), file], { encoding: 'utf8' });
+  return status === 0 ? (JSON.parse(stdout) as { readonly ms: number; readonly works: number }) : undefined;
+}
+
+/** What the workers do, in Node: the same code without the screen. */
+export async function benchCalculating(row: Row, { work }: Stage): Promise<void> {
+  const situation = boothDeck();
+  for (let i = 0; i < 20; i++) rank(situation, CATALOGUE);
+  const ranking = median(await times(30, () => rank(situation, CATALOGUE)));
+  const perBelt = `${((1000 * ranking) / CATALOGUE.length).toFixed(1)} µs a belt`;
+  row(`ranking of every catalogue belt (${CATALOGUE.length})`, ms(ranking), perBelt);
+
+  const belts = [...CATALOGUE, ...CATALOGUE].slice(0, 500);
+  const answered = async (draws: number) =>
+    ms(
+      median(
+        await times(9, () => {
+          const samples = drawSamples(situation, draws, 1);
+          probabilitiesOf(playOutcomes(samples, situation, belts), evenly(draws));
+        }),
+      ),
+    );
+  row('chances of 500 belts, first estimate (250 samples)', await answered(250), 'goal 50 ms');
+  row('chances of 500 belts, 4,000 samples', await answered(4000), 'goal 1.5 s');
+  const samples = drawSamples(situation, 4000, 1);
+  const fastest = Math.min(...(await times(9, () => playOutcomes(samples, situation, belts))));
+  const works = playOutcomes(samples, situation, belts).reduce((sum, outcome) => sum + (outcome === 0 ? 1 : 0), 0);
+  const theirs = numpy(work, situation, belts, 4000);
+  row(
+    'every belt in every sample, drawn already',
+    ms(fastest),
+    theirs ? `NumPy ${ms(theirs.ms)}; ${works} works, NumPy ${theirs.works}` : 'NumPy could not be installed',
+  );
+
+  const machine = machineOf(KNOWLEDGE, 'carousel');
+  const observations = machine.tests
+    .slice(1)
+    .flatMap(({ id, outcomes: [first] }) => (first ? [{ testId: id, outcome: first.id, cured: 0 as const }] : []));
+  const given = {
+    loader: 'carousel',
+    observations,
+    cured: [],
+    ruledOut: [],
+    opened: 'lidOn',
+    stillFails: false,
+  } as unknown as Parameters<typeof suggest>[2];
+  const advising = median(await times(30, () => suggest(machine, believe(machine, given), given)));
+  row(
+    'next test, everything else answered',
+    ms(advising),
+    `goal 50 ms; ${machine.hypotheses.length} hypotheses, ${machine.tests.length} tests`,
+  );
+}

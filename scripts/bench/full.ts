@@ -1,0 +1,168 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { writeArchive, writeTicketFile, pictureName } from '../../core/src/exchange';
+import type { EventBody, TicketRecord } from '../../core/src/ticket';
+import { cycle, everything, opening, picture, recordOf, step } from '../../core/fixtures/sample';
+import { median, ms, runs, spread, type Row } from './report';
+import type { Stage } from './stage';
+
+const MADE_AT = '2026-01-31T09:00:00.000Z';
+const opened = (ticketId: string, number = '0001'): EventBody =>
+  opening.type === 'ticketOpened' ? { ...opening, ticketId, details: { ...opening.details, number } } : opening;
+
+/** A ticket with a thousand cycles. */
+const long = (): TicketRecord =>
+  recordOf([
+    opening,
+    ...Array.from({ length: 1000 }, (_, i): EventBody => ({
+      type: 'cycleLogged',
+      cycle: { ...cycle(`c${i}`, 'good'), seconds: 1.2 + (i % 9) / 10, action: i % 2 ? 'close' : 'open' },
+    })),
+  ]);
+
+/** A strip of 400 steps and sixty pictures of noise, so that none is the same and none is small. */
+async function deep({ page }: Stage) {
+  const shots = await page.evaluate(() =>
+    Array.from({ length: 60 }, (_, shot) => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [1600, 1200];
+      const pen = canvas.getContext('2d');
+      if (!pen) throw new Error('nothing to draw on');
+      for (let i = 0; i < 3000; i++) {
+        pen.fillStyle = `hsl(${(i * 37 + shot * 61) % 360} 60% 50%)`;
+        pen.fillRect((i * 131 + shot * 17) % 1600, (i * 71) % 1200, 90, 60);
+      }
+      return canvas.toDataURL('image/jpeg', 0.85).split(',')[1] ?? '';
+    }),
+  );
+  const pictures = Object.fromEntries(
+    shots.map((base64) => {
+      const bytes = new Uint8Array(Buffer.from(base64, 'base64'));
+      return [pictureName(bytes), bytes];
+    }),
+  );
+  const ids = Object.keys(pictures);
+  const record = recordOf([
+    opened('bench-strip'),
+    ...ids.map((id): EventBody => ({
+      type: 'picturePut',
+      picture: { ...picture(id, ''), bytes: pictures[id]?.length ?? 0 },
+    })),
+    ...Array.from({ length: 400 }, (_, i): EventBody => {
+      const cover = i % 9 === 8;
+      return {
+        type: 'stepPut',
+        step: {
+          ...step(`s${i}`, i + 1, cover ? 'cover' : 'fasteners', cover ? `cover ${i}` : 'screws'),
+          what: cover ? `cover ${i}` : 'screws',
+          pictureIds: ids.slice(i, i + 1),
+        },
+      };
+    }),
+  ]);
+  return { record, pictures };
+}
+
+async function importFile({ page, benchUrl, work }: Stage, file: string, said: string, timeout = 30_000) {
+  await page.goto(`${benchUrl}/log`);
+  const started = Date.now();
+  await page.locator('input[type=file]').setInputFiles(join(work, file));
+  await page.getByText(said).waitFor({ timeout });
+  return (Date.now() - started) / 1000;
+}
+
+/** A cycle at a thousand. By the big key on the screen: the keyboard's waits first to see whether a caliper types. */
+async function benchCycles(row: Row, stage: Stage) {
+  const { page, benchUrl, work } = stage;
+  const record = long();
+  writeFileSync(join(work, 'long.json'), writeTicketFile(record));
+  await importFile(stage, 'long.json', '1 ticket imported.');
+  await page.goto(`${benchUrl}/t/${record.ticket.id}/takeIn`);
+  await page.getByText('of 1000 failed').waitFor();
+  const pressed = (logs: boolean) =>
+    page.evaluate(async (counts) => {
+      const good = [...document.querySelectorAll('button')].find(({ textContent }) => textContent?.startsWith('Good'));
+      const taken: number[] = [];
+      for (let i = 0; i < 30; i++) {
+        const start = performance.now();
+        if (counts) good?.click();
+        else document.querySelector('h2')?.setAttribute('data-turn', String(i));
+        await window.painted();
+        taken.push(performance.now() - start);
+        if (counts && !document.body.innerText.includes(`of ${1001 + i} failed`))
+          throw new Error('painted before it was counted');
+        await new Promise((rest) => setTimeout(rest, 80));
+      }
+      return taken;
+    }, logs);
+  const nothing = median(await pressed(false));
+  const counting = await pressed(true);
+  row(
+    'press to repaint, a cycle logged at 1,000',
+    spread(counting),
+    `${ms(median(counting) - nothing)} over a press that changes nothing; one frame is 16.7 ms`,
+  );
+}
+
+async function benchStrip(row: Row, stage: Stage, bare: number) {
+  const { page, benchUrl, work, usable } = stage;
+  const { record, pictures } = await deep(stage);
+  writeFileSync(join(work, 'deep.zip'), writeArchive([record], MADE_AT, pictures));
+  await importFile(stage, 'deep.zip', '1 ticket imported.');
+  const open = await usable(`${benchUrl}/t/bench-strip/strip`, 'svg [role=button]');
+  row('Strip of 400 steps and 60 pictures opened', ms(open), `${(open / bare).toFixed(1)} × reference`);
+  const adding = await page.evaluate(async () => {
+    const field = document.querySelector<HTMLInputElement>('input[placeholder="4 ph1 underside"]');
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+    if (!field || !set) throw new Error('no field for a line');
+    const taken: number[] = [];
+    for (let i = 0; i < 12; i++) {
+      set.call(field, `2 ph0 place ${i}`);
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      await new Promise((rest) => setTimeout(rest, 200));
+      const start = performance.now();
+      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+      await window.painted();
+      taken.push(performance.now() - start);
+      await new Promise((rest) => setTimeout(rest, 200));
+    }
+    if (!document.body.innerText.includes('place 11')) throw new Error('the lines were not taken');
+    return taken;
+  });
+  row('Enter to repaint, one more step at 400', spread(adding));
+  const openBack = await usable(`${benchUrl}/t/bench-strip/rebuild`, 'main ol li');
+  const frames = await page.evaluate(async () => {
+    const taken: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 120; i++) {
+      scrollBy(0, 400);
+      await new Promise(requestAnimationFrame);
+      const now = performance.now();
+      taken.push(now - last);
+      last = now;
+    }
+    return taken;
+  });
+  row('Rebuild of 400 steps and 60 pictures opened', ms(openBack), `${(openBack / bare).toFixed(1)} × reference`);
+  row('a frame while it is scrolled', spread(frames), 'one frame is 16.7 ms');
+}
+
+async function benchArchive(row: Row, stage: Stage, bare: number) {
+  const { benchUrl, work, usable } = stage;
+  const records = Array.from({ length: 2000 }, (_, i) =>
+    recordOf([opened(`bench-${i}`, String(i + 1).padStart(4, '0')), ...everything.slice(1)]),
+  );
+  writeFileSync(join(work, 'archive.zip'), writeArchive(records, MADE_AT));
+  const seconds = await importFile(stage, 'archive.zip', '2,000 tickets imported.', 300_000);
+  row('archive of 2,000 tickets imported, each checked', `${seconds.toFixed(1)} s`, 'in a worker');
+  const bench = median(await runs(5, () => usable(`${benchUrl}/`, 'main ul li a')));
+  row('Bench opened with 2,000 tickets', ms(bench), `${(bench / bare).toFixed(1)} × reference`);
+  row('Log opened with 2,000 tickets', ms(median(await runs(5, () => usable(`${benchUrl}/log`, 'main ul li a')))));
+}
+
+/** A bench that has been worked at for years. */
+export async function benchFull(row: Row, stage: Stage, bare: number): Promise<void> {
+  await benchCycles(row, stage);
+  await benchStrip(row, stage, bare);
+  await benchArchive(row, stage, bare);
+}
