@@ -13,7 +13,7 @@ const SHOTS = [
   { file: 'bench', path: '/' },
   { file: 'measure', path: '/t/demo-0147/measure' },
   { file: 'size', path: '/t/demo-0147/size' },
-  { file: 'size-lamp', path: '/t/demo-0147/size', lamp: true },
+  { file: 'size-dark', path: '/t/demo-0147/size', dark: true },
   { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
   { file: 'why', path: '/why', height: 1000, wait: 8000 },
   { file: 'slip', path: '/t/demo-0147/slip' },
@@ -29,7 +29,7 @@ const SHOTS = [
 
 const { url, stop } = await serve(PORT, '--demo');
 const browser = await launch();
-for (const { file, path, width = 1280, height = 800, lamp, print, wait = 500 } of SHOTS) {
+for (const { file, path, width = 1280, height = 800, dark, print, wait = 500 } of SHOTS) {
   const page = await browser.newPage({
     viewport: { width, height },
     reducedMotion: 'reduce',
@@ -39,7 +39,7 @@ for (const { file, path, width = 1280, height = 800, lamp, print, wait = 500 } o
   await page.goto(`${url}${path}`);
   await page.getByRole('main').getByText('One moment').waitFor({ state: 'detached' });
   await page.waitForTimeout(wait);
-  if (lamp) await page.getByRole('button', { name: 'Lamp', exact: true }).click();
+  if (dark) await page.getByRole('button', { name: 'Dark', exact: true }).click();
   if (print) await page.emulateMedia({ media: 'print' });
   await page.waitForTimeout(200);
   await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });

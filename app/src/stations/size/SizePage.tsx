@@ -121,7 +121,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
           />
         </div>
       </div>
-      <div className="order-1 grid content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
+      <div className="order-1 grid grid-cols-1 content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation} />
         {picked && (
           <Fold title="What if: drag and see" className={HEAD}>
