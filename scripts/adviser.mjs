@@ -11,7 +11,8 @@ const SEED = 20261125;
 /** Plays every kind of loader. @returns lines of a table, the head first */
 export async function playAdviser(machines) {
   const core = await openCore();
-  const { simulate, KNOWLEDGE, DIAGNOSED_LOADERS } = await core.room('diagnosis');
+  const { simulate, KNOWLEDGE } = await core.room('diagnosis');
+  const { LOADERS } = await core.room('loaders');
   const percent = (share) => `${Math.round(100 * share)} %`;
   const lines = [
     [
@@ -28,7 +29,7 @@ export async function playAdviser(machines) {
       'minutes saved',
     ],
   ];
-  for (const loader of DIAGNOSED_LOADERS) {
+  for (const loader of LOADERS) {
     const { players } = simulate(KNOWLEDGE, loader, machines, SEED);
     for (const [name, one] of Object.entries(players)) {
       lines.push([

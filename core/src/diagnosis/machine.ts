@@ -24,7 +24,7 @@ export interface Machine {
 /**
  * Lays the knowledge out for one kind of loader. Cost: hypotheses × outcomes, some 100,000 small steps.
  *
- * @example machineOf(KNOWLEDGE, 'slot').hypotheses.length // 1 + 27 + 351
+ * @example machineOf(KNOWLEDGE, 'slot').hypotheses.length // 436
  */
 export function machineOf(knowledge: Knowledge, loader: Loader): Machine {
   const causes = knowledge.causes.filter(({ priors }) => priors[loader] > 0);

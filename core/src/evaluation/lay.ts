@@ -23,6 +23,17 @@ export interface Seat {
   readonly wrapsRad?: readonly number[];
 }
 
+/** A thinning that moves by less than this any more has settled: a hundred-thousandth of what a caliper reads. */
+const SETTLED_MM = 1e-7;
+
+/** The inner path of a drive, worked out once: hundreds of belts are laid round the same pulleys. */
+const innerPaths = new WeakMap<Drive, ReturnType<typeof innerPath>>();
+function innerPathOf(drive: Drive): ReturnType<typeof innerPath> {
+  const known = innerPaths.get(drive) ?? innerPath(drive);
+  innerPaths.set(drive, known);
+  return known;
+}
+
 /** Centre distance of an open drive whose path is known: Newton on P(C), which rises all the way. */
 function centreOfPath(pathMm: number, motorRadiusMm: number, drivenRadiusMm: number): number {
   const sum = motorRadiusMm + drivenRadiusMm;
@@ -58,7 +69,7 @@ export function wrapsOfPath({
 export function seatAt(
   drive: Drive | undefined,
   thicknessMm: number,
-  inner = drive && innerPath(drive),
+  inner = drive && innerPathOf(drive),
 ): Seat | undefined {
   if (!drive || !inner) {
     return { pathMm: Math.PI * thicknessMm, motorMm: thicknessMm / 2, drivenMm: thicknessMm / 2, idlerRadiiMm: [] };
@@ -82,16 +93,15 @@ export function seatAt(
  */
 export function layBelt(drive: Drive | undefined, belt: EvaluatedBelt, values: DriveValues): Laid | undefined {
   const relaxedMm = belt.innerLengthMm + Math.PI * belt.thicknessMm;
-  const inner = drive && innerPath(drive);
+  const inner = drive && innerPathOf(drive);
   let thicknessMm = belt.thicknessMm;
   let seat = seatAt(drive, thicknessMm, inner);
   for (let turn = 0; turn < 12; turn++) {
     if (!seat) return undefined;
     const next = thinnedMm(belt.thicknessMm, Math.max((values.pathMm + seat.pathMm) / relaxedMm, 1));
-    const settled = Math.abs(next - thicknessMm) < 1e-9;
+    if (Math.abs(next - thicknessMm) < SETTLED_MM) break;
     thicknessMm = next;
     seat = seatAt(drive, thicknessMm, inner);
-    if (settled) break;
   }
   if (!seat) return undefined;
   return {

@@ -22,7 +22,7 @@ const worksOf = (answer: ProbabilityAnswer, id: string): number => answer.belts[
 const plain = ask();
 
 describe('the whole answer', () => {
-  test('has odds for every belt asked about, shares of one, the same for the same seed', () => {
+  test('has a chance for every belt asked about, shares of one, the same for the same seed', () => {
     expect(Object.keys(plain.belts)).toHaveLength(CATALOGUE.length);
     for (const { works, drawStd, fails } of Object.values(plain.belts)) {
       for (const share of [works, ...Object.values(fails)]) {

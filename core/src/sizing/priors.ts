@@ -133,7 +133,7 @@ export function checkPriors(kept: unknown): Priors {
  * The pull of the same tray when healthy, for which its motor was made: of a stiff tray the likeliest split between a
  * drive that was always heavy and one that has become so.
  *
- * @example healthyPullN(3, DEFAULT_PRIORS) // 2.13
+ * @example healthyPullN(3, DEFAULT_PRIORS) // 2.156
  */
 export function healthyPullN(needN: number, priors: Pick<Priors, 'trayPullN' | 'stiffnessLogStd'>): number {
   const usual = priors.trayPullN.std / priors.trayPullN.best;

@@ -43,7 +43,7 @@ function readTimes(text: string): Result<number[]> {
  * @param text a CSV whose first column has the times, in order
  * @param perTurn pulses in a turn
  * @returns the speed, or a sentence that names the line
- * @example readPulses('0\n0.2\n0.4\n0.6', 's', 1).meanRpm // 300
+ * @example readPulses('0\n0.2\n0.4\n0.6', 's', 1) // { meanRpm: 300 }
  */
 export function readPulses(text: string, unit: TimeUnit, perTurn = 1): Result<PulseSpeed> {
   const read = readTimes(text);

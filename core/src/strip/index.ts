@@ -1,4 +1,5 @@
 export * from './schema';
+export { TEMPORARY_CHANGE } from './words';
 export { forbidding, isOpen, openChanges } from './temporaryChanges';
 export { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
 export { blankStep, driveWords, LIMIT_WORDS, readLine, stepWords, type ReadLine, type StepDraft } from './line';

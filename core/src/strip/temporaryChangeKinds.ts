@@ -1,4 +1,5 @@
 import type { TemporaryChangeKind, ChangeLimit } from './schema';
+import { TEMPORARY_CHANGE } from './words';
 
 interface ChangeKnown {
   readonly name: string;
@@ -112,7 +113,7 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     words: [['no', 'belt']],
     caution: 'A motor without its belt tells nothing.',
   },
-  own: { name: 'Another temporary change', closes: 'end it', before: 'handBack', words: [], caution: '' },
+  own: { name: `Another ${TEMPORARY_CHANGE}`, closes: 'end it', before: 'handBack', words: [], caution: '' },
 };
 
 /** The kind of change that a typed line names, where it names one. @example changeNamed('laser pads bridged') // 'laserBridged' */

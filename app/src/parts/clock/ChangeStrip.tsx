@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { counted } from '@loose-pulley/core/units';
 import { Link } from 'react-router';
-import { isOpen } from '@loose-pulley/core/strip';
+import { isOpen, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { useAppSelector } from '../../state/store/hooks';
 
@@ -28,7 +28,7 @@ export function ChangeStrip({ ticket, canWrite }: { readonly ticket: Ticket; rea
           <span aria-hidden className="text-live">
             ↺
           </span>
-          {counted(open.length, 'temporary change')} to reverse
+          {counted(open.length, TEMPORARY_CHANGE)} to reverse
         </Link>
       )}
       {open.length > 0 && (

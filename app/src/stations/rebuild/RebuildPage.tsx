@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { countsOf, layerCounts, leftOvers, rebuildOf } from '@loose-pulley/core/strip';
+import { countsOf, layerCounts, leftOvers, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -42,7 +42,7 @@ export function RebuildPage() {
                 makes this list by itself.
               </>
             ) : (
-              'Everything is back, and every temporary change is reversed.'
+              `Everything is back, and every ${TEMPORARY_CHANGE} is reversed.`
             )}
           </p>
         ) : (

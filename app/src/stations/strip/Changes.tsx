@@ -5,6 +5,7 @@ import {
   TEMPORARY_CHANGES,
   TEMPORARY_CHANGE_KINDS,
   type TemporaryChangeKind,
+  TEMPORARY_CHANGE,
 } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -85,7 +86,7 @@ export function Changes() {
       </ul>
       {canWrite && (
         <details>
-          <summary className="flex min-h-11 cursor-pointer items-center">Note a temporary change</summary>
+          <summary className="flex min-h-11 cursor-pointer items-center">Note a {TEMPORARY_CHANGE}</summary>
           <div className="grid gap-2">
             {TEMPORARY_CHANGE_KINDS.filter((kind) => kind !== 'own').map((kind) => (
               <Button key={kind} onClick={() => choose(kind)}>

@@ -1,3 +1,4 @@
+import { TEMPORARY_CHANGE } from '../../strip';
 import type { Descriptions, EventPlace } from '../module';
 import type { stripEvents } from './schema';
 
@@ -16,7 +17,7 @@ export const stripDescriptions: Descriptions<typeof stripEvents> = {
   openedAgain: { says: () => 'opened once more', place },
   temporaryChangePut: {
     says: ({ change }) =>
-      change.closedAt === null ? `temporary change: ${change.words}` : `reversed: ${change.words}`,
+      change.closedAt === null ? `${TEMPORARY_CHANGE}: ${change.words}` : `reversed: ${change.words}`,
     place: ({ change }) => ({ station: change.closedAt === null ? 'strip' : 'rebuild' }),
   },
   foundPut: { says: ({ found }) => (found.homed ? `placed: ${found.what}` : `found: ${found.what}`), place },

@@ -1,0 +1,72 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { expect, test } from 'vitest';
+import { parseBenchLine, readAmount } from '../../core/src/measuring';
+import { readLine } from '../../core/src/strip';
+import { parseBeltSize } from '../../core/src/units';
+
+/* What the docs say is held to what is there. */
+
+const ROOT = join(import.meta.dirname, '../..');
+const doc = (name: string): string => readFileSync(join(ROOT, name), 'utf8');
+const require = createRequire(import.meta.url);
+interface Order {
+  readonly forbidden: ReadonlyArray<{ readonly name: string; readonly comment?: string }>;
+}
+
+test('the table of rooms is the list that the imports are held to, and names every room', () => {
+  const { forbidden } = require('../../.dependency-cruiser.cjs') as Order;
+  const listed = forbidden.flatMap(({ comment }) => {
+    const [, room, allowed] = /^core\/(\w+) may import (.+)\.$/.exec(comment ?? '') ?? [];
+    return room && allowed ? [[room, allowed === 'no other room' ? 'none' : allowed] as const] : [];
+  });
+  const told = [...doc('docs/ARCHITECTURE.md').matchAll(/^\| `(\w+)` +\| .+ \| ([\w, ]+?) +\|$/gm)].map(
+    ([, room, allowed]) => [room, allowed] as const,
+  );
+  expect(Object.fromEntries(told)).toEqual(Object.fromEntries(listed));
+  const rooms = readdirSync(join(ROOT, 'core/src'), { withFileTypes: true }).filter((one) => one.isDirectory());
+  expect(told.map(([room]) => room).sort()).toEqual(rooms.map(({ name }) => name).sort());
+});
+
+test('the lines that the guide types are understood as it says', () => {
+  const guide = doc('docs/GUIDE.md');
+  const typed = (start: string): readonly string[] => {
+    const paragraph = guide.split('\n\n').find((one) => one.startsWith(start));
+    return [...(paragraph ?? '').matchAll(/`([^`]+)`/g)].map(([, line = '']) => line);
+  };
+  const steps = typed('**Strip**').filter((line) => !/^\/$|^\d{4}-/.test(line));
+  expect(steps.length).toBeGreaterThan(5);
+  for (const line of steps.filter((one) => !one.startsWith('again'))) {
+    const read = readLine(line);
+    expect(read && (read.type === 'step' ? read.step.kind : read.type), line).not.toBe('note');
+    expect(read, line).toBeDefined();
+  }
+  const belt = parseBenchLine('doubled flat 66.4, section 1.2', 'overCap', undefined, 'mm');
+  expect(guide).toContain('`doubled flat 66.4, section 1.2`');
+  const value = belt.ok && readAmount(belt.value.method, belt.value.amount, belt.value.aux);
+  expect(value && value.ok && [value.value.value.toFixed(1), value.value.uncorrected?.toFixed(1)]).toEqual([
+    '128.0',
+    '132.8',
+  ]);
+  for (const size of ['1.2x118', '1.78x28.3']) {
+    expect(guide).toContain(`\`${size}\``);
+    expect(parseBeltSize(size).ok, size).toBe(true);
+  }
+});
+
+test('every picture is linked, and no link of the docs leads nowhere', () => {
+  const shots = readdirSync(join(ROOT, 'docs/screenshots'));
+  const readme = doc('README.md');
+  for (const shot of shots) expect(readme, shot).toContain(`docs/screenshots/${shot}`);
+  for (const page of [
+    'README.md',
+    ...readdirSync(join(ROOT, 'docs'))
+      .filter((one) => one.endsWith('.md'))
+      .map((one) => `docs/${one}`),
+  ]) {
+    for (const [, link = ''] of doc(page).matchAll(/\]\((?!https?:)([^)#]+)\)/g)) {
+      expect(() => readFileSync(join(ROOT, page, '..', link)), `${page}: ${link}`).not.toThrow();
+    }
+  }
+});
