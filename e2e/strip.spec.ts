@@ -15,12 +15,14 @@ async function toStrip(page: Page, machine: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Strip', exact: true })).toBeVisible();
 }
 const back = (page: Page) => page.getByRole('list', { name: 'Rebuild order' });
+/** A step is put back, a temporary change reversed. */
+const DONE = /back$|^(Unbridge|Put|Lay|Wind|Fold|Take|Unplug|Fit|Reverse) /;
 /** Does whatever stands first on the way back. */
 async function nextBack(page: Page): Promise<string> {
   const first = back(page).getByRole('listitem').first();
   const words = await first.innerText();
   for (const box of await first.getByRole('checkbox').all()) await box.check();
-  await first.getByRole('button', { name: /back$|^It is done$/ }).click();
+  await first.getByRole('button', { name: DONE }).click();
   return words;
 }
 
@@ -81,7 +83,7 @@ test('a carousel stripped to its third belt in typed lines, left for a week, reb
       // What is tried stands there until the lid is on its way: the steps after it go on.
       const after = back(later).getByRole('listitem').nth(1);
       order.push(await after.innerText());
-      await after.getByRole('button', { name: /back$|^It is done$/ }).click();
+      await after.getByRole('button', { name: DONE }).click();
     } else order.push(await nextBack(later));
     if (i === 4) {
       await later.reload();
@@ -113,7 +115,7 @@ test('a bridged laser and power asked for: it asks first, everywhere', async ({ 
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('p');
   await expect(asks).toBeVisible();
-  await asks.getByRole('button', { name: 'It is done' }).click();
+  await asks.getByRole('button', { name: 'Unbridge the pads' }).click();
   await page.getByRole('button', { name: 'It is plugged in' }).click();
   await expect(page.getByLabel('Mains', { exact: true })).toHaveValue('plugged');
   await page.keyboard.press('Alt+3');
@@ -181,17 +183,19 @@ test('a screw short, one found, a circle, an undone label: in words, nothing los
   await expect(page.getByRole('button', { name: /^4 front panel/ })).toBeVisible();
 });
 
-test('loops that end only in an order: the later one waits, and says for what', async ({ page }) => {
+test('temporary changes that are reversed only in an order: the later one waits, and says for what', async ({
+  page,
+}) => {
   await toStrip(page, 'Pennerley T9 booth deck');
   await type(page, 'stop pin out', 'switch levers off');
   const pin = page.getByRole('listitem').filter({ hasText: 'put the stop pin back' });
-  await pin.getByText('Ends in an order').click();
-  await pin.getByLabel('Ends only after').selectOption('switch levers off');
-  await pin.getByRole('button', { name: 'It is done' }).click();
+  await pin.getByText('Reverse it in an order').click();
+  await pin.getByLabel('Only after').selectOption('switch levers off');
+  await pin.getByRole('button', { name: 'Put the stop pin back' }).click();
   await expect(page.getByText('“stop pin out” ends only after “switch levers off”. End that first.')).toBeVisible();
   const levers = page.getByRole('listitem').filter({ hasText: 'put the levers back' });
-  await levers.getByRole('button', { name: 'It is done' }).click();
-  await pin.getByRole('button', { name: 'It is done' }).click();
+  await levers.getByRole('button', { name: 'Put the levers back on their switches' }).click();
+  await pin.getByRole('button', { name: 'Put the stop pin back' }).click();
   await expect(page.getByText('None open.')).toBeVisible();
 });
 
@@ -211,7 +215,7 @@ test('a plain guide is ticked off instead of typed, its tools first; a machine i
   await page.getByRole('button', { name: 'All 4 of number 1 back' }).click();
   await expect(page.getByText('Everything is back, and every temporary change is reversed.')).toBeVisible();
   await page.keyboard.press('Alt+3');
-  await page.getByRole('button', { name: 'It is opened once more' }).click();
+  await page.getByRole('button', { name: 'Open the machine again' }).click();
   await type(page, 'again 1');
   await expect(page.getByText('opening 2 · 4 screws out')).toBeVisible();
   await expect(page.getByText('off 2 times')).toBeVisible();

@@ -45,6 +45,7 @@ const OLD_WORDS: readonly RegExp[] = [
   /is a film/,
   /working out had stopped/,
   /How old it looks/,
+  /^It is done$/m,
   /further pulley/,
   /\bodds\b|\bOdds\b/,
   /\bloops?\b/i,

@@ -37,7 +37,13 @@ for (const { file, path, width = 1280, height = 800, dark, print, wait = 500 } o
     timezoneId: 'UTC',
   });
   await page.goto(`${url}${path}`);
-  await page.getByRole('main').getByText('One moment').waitFor({ state: 'detached' });
+  // The page is there, and has nothing more to say: a busy machine draws it late.
+  await page.getByRole('main').getByRole('heading').first().waitFor();
+  await page
+    .getByRole('main')
+    .getByText(/one moment/i)
+    .first()
+    .waitFor({ state: 'detached' });
   await page.waitForTimeout(wait);
   if (dark) await page.getByRole('button', { name: 'Dark', exact: true }).click();
   if (print) await page.emulateMedia({ media: 'print' });

@@ -10,7 +10,7 @@ export interface OddsListener {
 const MAX_RESTARTS = 2;
 
 /**
- * Asks for odds beside the page. One worker stays while someone listens, so that dragging does not wait for it to
+ * Asks for chances beside the page. One worker stays while someone listens, so that dragging does not wait for it to
  * start; a new question makes the old one stale, and a worker that dies is begun again with the last question.
  */
 export function listenForProbability({ onAnswer, onRestart }: OddsListener): {

@@ -25,7 +25,7 @@ export interface Score {
   readonly std: number;
 }
 
-/** Stated odds against what came of them, for one band of stated odds. */
+/** Stated chances against what came of them, for one band of stated chances. */
 export interface Calibration {
   readonly from: number;
   readonly to: number;
@@ -150,14 +150,14 @@ function likeliest(
   situation: Situation,
   belts: readonly CatalogueBelt[],
 ): CatalogueBelt | undefined {
-  const odds = probabilitiesOf(playOutcomes(samples, situation, belts), weights);
-  return belts[odds.reduce((most, { works }, at) => (works > (odds[most]?.works ?? 0) ? at : most), 0)];
+  const chances = probabilitiesOf(playOutcomes(samples, situation, belts), weights);
+  return belts[chances.reduce((most, { works }, at) => (works > (chances[most]?.works ?? 0) ? at : most), 0)];
 }
 
-/** Our ranking of the belts in one situation: what it recommends and the odds it states. */
+/** Our ranking of the belts in one situation: what it recommends and the chances it states. */
 function ours(situation: Situation, belts: readonly CatalogueBelt[], seed: number, draws: number) {
-  const odds = probabilitiesOf(playOutcomes(drawSamples(situation, draws, seed), situation, belts), evenly(draws));
-  const byId = Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as SuccessProbability]));
+  const chances = probabilitiesOf(playOutcomes(drawSamples(situation, draws, seed), situation, belts), evenly(draws));
+  const byId = Object.fromEntries(belts.map(({ id }, index) => [id, chances[index] as SuccessProbability]));
   const belt = rankByProbability(rank(situation, belts), byId, belts).best?.catalogueBelt;
   return { belt, stated: (belt && byId[belt.id]?.works) ?? 0 };
 }
@@ -301,14 +301,14 @@ function summed(
 function calibrationOf(stated: ReadonlyArray<readonly [number, boolean]>): Calibration[] {
   return BANDS.slice(0, -1).flatMap((from, index) => {
     const to = BANDS[index + 1] ?? 1;
-    const inside = stated.filter(([odds]) => odds >= from && odds < to);
+    const inside = stated.filter(([chances]) => chances >= from && chances < to);
     if (inside.length === 0) return [];
     return [
       {
         from,
         to: Math.min(1, to),
         count: inside.length,
-        stated: inside.reduce((sum, [odds]) => sum + odds, 0) / inside.length,
+        stated: inside.reduce((sum, [chances]) => sum + chances, 0) / inside.length,
         worked: inside.filter(([, worked]) => worked).length / inside.length,
       },
     ];

@@ -16,7 +16,7 @@ test('the same seed plays the same drives; another plays others', () => {
   );
 });
 
-test('nobody does better than hindsight, and odds do better than every rule of the trade', () => {
+test('nobody does better than hindsight, and chances do better than every rule of the trade', () => {
   for (const { player, right: share } of played.scores) {
     expect(share, player).toBeLessThanOrEqual(right('hindsight'));
     if (player.startsWith('rule:')) expect(share, player).toBeLessThan(right('ours:pulleys'));
@@ -76,7 +76,7 @@ test('the tray held while the motor stands tells a strong motor from a weak one'
   expect(jStat.corrcoeff(of(0), of(1))).toBeGreaterThan(0.9);
 });
 
-test('every choice is in one band of stated odds', () => {
+test('every choice is in one band of stated chances', () => {
   const counted = played.calibration.reduce((sum, { count }) => sum + count, 0);
   expect(counted).toBeGreaterThan(0.97 * 80 * EFFORTS.length);
   expect(counted).toBeLessThanOrEqual(80 * EFFORTS.length);

@@ -42,7 +42,7 @@ describe('the whole answer', () => {
       expect(Math.abs(worksOf(fine, id) - worksOf(plain, id)), id).toBeLessThan(4 * spread + 1e-9);
     }
   });
-  test('a belt found too loose moves the odds towards shorter ones', () => {
+  test('a belt found too loose moves the chances towards shorter ones', () => {
     const loose = { shape: 'square', thicknessMm: 1.2, innerLengthMm: 116, innerLengthToleranceMm: 1 } as const;
     const after = ask({ tries: [{ belt: loose, verdict: 'tooLoose' }] });
     const shift = (id: string) => worksOf(after, id) - worksOf(plain, id);
@@ -96,7 +96,7 @@ describe('remedies', () => {
   });
 });
 
-describe('ranking by odds', () => {
+describe('ranking by chances', () => {
   const square12 = SQUARE_BELTS.filter(({ thicknessMm }) => thicknessMm === 1.2);
   const ranking = rank(situation, square12);
   const withOdds = (works: (lengthMm: number) => number): ProbabilityAnswer['belts'] =>
@@ -115,7 +115,7 @@ describe('ranking by odds', () => {
     expect(best?.catalogueBelt.innerLengthMm).toBe(116);
     expect([down, up].map((one) => one?.catalogueBelt.innerLengthMm)).toEqual([112, 120]);
   });
-  test('of belts alike in odds the one furthest from every limit is taken', () => {
+  test('of belts alike in chances the one furthest from every limit is taken', () => {
     const tie = rankByProbability(
       ranking,
       withOdds((mm) => (mm === 112 || mm === 116 ? 0.9 + (mm === 112 ? ALIKE / 2 : 0) : 0.2)),
@@ -164,7 +164,9 @@ describe('what will do at the shop', () => {
     expect(works).toEqual([...works].sort((a, b) => b - a));
   });
   test('where nothing is likely to work the best alone stands on the slip', () => {
-    const poor = Object.fromEntries(Object.entries(plain.belts).map(([id, odds]) => [id, { ...odds, works: 0.3 }]));
+    const poor = Object.fromEntries(
+      Object.entries(plain.belts).map(([id, chances]) => [id, { ...chances, works: 0.3 }]),
+    );
     expect(willDo(best, poor, CATALOGUE)).toEqual({ sameSection: [best], otherSections: [] });
   });
 });
@@ -176,6 +178,6 @@ test.each([
   [0.004, 'under 1 in 100'],
   [0, 'under 1 in 100'],
   [0.5, '50 in 100'],
-])('odds of %f are said as “%s”: never certain, never impossible', (share, words) => {
+])('chances of %f are said as “%s”: never certain, never impossible', (share, words) => {
   expect(inHundred(share)).toBe(words);
 });

@@ -18,7 +18,7 @@ export interface ProbabilityQuestion {
   readonly seed: number;
 }
 
-/** The odds of everything that could be done about the belt. */
+/** The chances of everything that could be done about the belt. */
 export interface ProbabilityAnswer {
   readonly draws: number;
   /** By the belt's id. */
@@ -33,7 +33,7 @@ export interface ProbabilityAnswer {
 const HOPEFUL = 30;
 
 /**
- * The odds of every belt, of what else may be done, and what one more measurement would add.
+ * The chance of every belt, of what else may be done, and what one more measurement would add.
  *
  * Cost: about 20 ns for each belt and draw, and as much again for the values.
  *
@@ -58,8 +58,8 @@ export function answerProbability(question: ProbabilityQuestion, draws: number):
           })),
         );
   const outcomes = playOutcomes(samples, situation, belts);
-  const odds = probabilitiesOf(outcomes, weights);
-  const order = odds.map((_, index) => index).sort((a, b) => (odds[b]?.works ?? 0) - (odds[a]?.works ?? 0));
+  const chances = probabilitiesOf(outcomes, weights);
+  const order = chances.map((_, index) => index).sort((a, b) => (chances[b]?.works ?? 0) - (chances[a]?.works ?? 0));
   const hopeful = order.slice(0, HOPEFUL);
   const kept = new Uint8Array(hopeful.length * draws);
   hopeful.forEach((belt, row) => kept.set(outcomes.subarray(belt * draws, (belt + 1) * draws), row * draws));
@@ -75,7 +75,7 @@ export function answerProbability(question: ProbabilityQuestion, draws: number):
   );
   return {
     draws,
-    belts: Object.fromEntries(belts.map(({ id }, index) => [id, odds[index] as SuccessProbability])),
+    belts: Object.fromEntries(belts.map(({ id }, index) => [id, chances[index] as SuccessProbability])),
     remedies: Object.fromEntries(remedies.map(({ id }, index) => [id, remedyChances[index] as SuccessProbability])),
     stretchedId: stretchedBelt(best)?.id,
     values: valueOfMeasuring(samples, situation, kept, weights),
@@ -88,17 +88,17 @@ export const ALIKE = 0.01;
 export const MIN_PROBABILITY = 0.5;
 
 /**
- * The ranking by odds, where they are known. Of belts whose odds are alike the one that lies furthest from every limit
- * comes first; the others by their odds.
+ * The ranking by chance, where it is known. Of belts whose chances are alike the one that lies furthest from every limit
+ * comes first; the others by their chance.
  *
  * @param belts all that may be its neighbours
  */
 export function rankByProbability(
   ranking: Ranking,
-  odds: ProbabilityAnswer['belts'],
+  chances: ProbabilityAnswer['belts'],
   belts: readonly CatalogueBelt[] = CATALOGUE,
 ): Ranking {
-  const works = ({ catalogueBelt }: Candidate): number => odds[catalogueBelt.id]?.works ?? 0;
+  const works = ({ catalogueBelt }: Candidate): number => chances[catalogueBelt.id]?.works ?? 0;
   const byOdds = [...ranking.candidates].sort((a, b) => works(b) - works(a) || b.judgement.margin - a.judgement.margin);
   const top = byOdds[0];
   if (!top) return ranking;

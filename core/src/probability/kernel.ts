@@ -2,7 +2,7 @@ import { bushShare, grooveFriction, gripShare } from '../drive';
 import { FAILURE_BITS, seatAt, wrapsOfPath, type EvaluatedBelt, type Seat } from '../evaluation';
 import { sectionAreaMm2, type BeltSection } from '../rubber';
 import type { Situation } from '../sizing';
-import { valuesOf, type Samples } from './samples';
+import type { Samples } from './samples';
 
 /** A belt to be judged: its section, nominal inner length, and the maker's limit on that. */
 export interface JudgedBelt extends EvaluatedBelt {

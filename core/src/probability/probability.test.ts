@@ -191,14 +191,14 @@ describe('one criterion', () => {
     expect(worst).toBeLessThan(0.03);
   });
   test('the same seed gives the same chance; another gives others that agree within their draws', () => {
-    const odds = (seed: number) => {
+    const chances = (seed: number) => {
       const samples = drawSamples(situation(), 4000, seed);
       return probabilitiesOf(playOutcomes(samples, situation(), [square(116)]), evenly(4000))[0];
     };
-    expect(odds(1)).toEqual(odds(1));
-    expect(Math.abs((odds(1)?.works ?? 0) - (odds(2)?.works ?? 1))).toBeLessThan(5 * (odds(1)?.drawStd ?? 0));
+    expect(chances(1)).toEqual(chances(1));
+    expect(Math.abs((chances(1)?.works ?? 0) - (chances(2)?.works ?? 1))).toBeLessThan(5 * (chances(1)?.drawStd ?? 0));
   });
-  test('a shorter belt never slips more and never loads the motor less; odds stay between 0 and 1', () => {
+  test('a shorter belt never slips more and never loads the motor less; chances stay between 0 and 1', () => {
     fc.assert(
       fc.property(fc.double({ min: 90, max: 130, noNaN: true }), fc.integer({ min: 1, max: 99 }), (length, seed) => {
         const samples = drawSamples(situation(), 200, seed);
@@ -228,7 +228,7 @@ describe('one criterion', () => {
     const string = situation({ drive: undefined, motorDiameter: undefined, drivenDiameter: undefined });
     const samples = drawSamples(string, 2000, 5);
     const lengths = [100, 108, 112, 116, 120, 124, 128];
-    const odds = probabilitiesOf(
+    const chances = probabilitiesOf(
       playOutcomes(
         samples,
         string,
@@ -236,7 +236,7 @@ describe('one criterion', () => {
       ),
       evenly(2000),
     );
-    const best = odds.reduce((most, one, index) => (one.works > (odds[most]?.works ?? 0) ? index : most), 0);
+    const best = chances.reduce((most, one, index) => (one.works > (chances[most]?.works ?? 0) ? index : most), 0);
     expect([112, 116]).toContain(lengths[best]);
   });
   test('where speed matters a belt that turns it too fast or slow fails by that alone', () => {
@@ -245,13 +245,13 @@ describe('one criterion', () => {
         demands: { requirements: DEFAULT_REQUIREMENTS, speed: { motorRpm: 1200, targetRpm, tolerance: 0.01 } },
       });
     const motorOverDrive = (6 + 1.2 * 0.96) / (24.8 + 1.2 * 0.96);
-    const odds = (targetRpm: number) =>
+    const chances = (targetRpm: number) =>
       probabilitiesOf(
         playOutcomes(drawSamples(wanted(targetRpm), 500, 2), wanted(targetRpm), [square(116)]),
         evenly(500),
       )[0];
-    expect(odds(1200 * motorOverDrive)?.fails.speed).toBeLessThan(0.3);
-    expect(odds(1320 * motorOverDrive)?.fails.speed).toBe(1);
+    expect(chances(1200 * motorOverDrive)?.fails.speed).toBeLessThan(0.3);
+    expect(chances(1320 * motorOverDrive)?.fails.speed).toBe(1);
   });
 });
 

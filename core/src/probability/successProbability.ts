@@ -15,7 +15,7 @@ export interface SuccessProbability {
 export const evenly = (count: number): Float64Array => new Float64Array(count).fill(1 / count);
 
 /**
- * The odds of each belt from its outcomes.
+ * The chance of each belt from its outcomes.
  *
  * @param outcomes rows of one byte a world, as `playOutcomes` gives them
  * @param weights of the samples, adding up to 1

@@ -2,10 +2,10 @@ import type { Situation } from '../sizing';
 import { bellCurve, seeded } from '../statistics';
 import type { Samples } from './samples';
 
-/** What one more measurement is expected to add to the odds of the belt then chosen. */
+/** What one more measurement is expected to add to the chance of the belt then chosen. */
 export interface MeasurementValue {
   readonly what: Measurable;
-  /** SuccessProbability of the best belt after it, less its odds now. Never below 0. */
+  /** SuccessProbability of the best belt after it, less its chance now. Never below 0. */
   readonly gain: number;
 }
 export type Measurable = 'path' | 'motorDiameter' | 'trayPull' | 'stallPull' | 'trayTravel';

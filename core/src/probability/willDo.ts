@@ -17,10 +17,14 @@ export interface WillDo {
  * The belts that will do in place of the best: not much less likely to work, and likelier to work than not.
  *
  * @param belts all that might be had
- * @example willDo(best, odds, CATALOGUE).sameSection.map(({ innerLengthMm }) => innerLengthMm) // [112, 116]
+ * @example willDo(best, chances, CATALOGUE).sameSection.map(({ innerLengthMm }) => innerLengthMm) // [112, 116]
  */
-export function willDo(best: CatalogueBelt, odds: ProbabilityAnswer['belts'], belts: readonly CatalogueBelt[]): WillDo {
-  const worksIn = ({ id }: CatalogueBelt): number => odds[id]?.works ?? 0;
+export function willDo(
+  best: CatalogueBelt,
+  chances: ProbabilityAnswer['belts'],
+  belts: readonly CatalogueBelt[],
+): WillDo {
+  const worksIn = ({ id }: CatalogueBelt): number => chances[id]?.works ?? 0;
   const least = Math.max(MIN_PROBABILITY, worksIn(best) - NEAR);
   const good = belts.filter((one) => one.id === best.id || worksIn(one) >= least);
   return {

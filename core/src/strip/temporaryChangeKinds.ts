@@ -113,7 +113,7 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     words: [['no', 'belt']],
     caution: 'A motor without its belt tells nothing.',
   },
-  own: { name: `Another ${TEMPORARY_CHANGE}`, closes: 'end it', before: 'handBack', words: [], caution: '' },
+  own: { name: `Another ${TEMPORARY_CHANGE}`, closes: 'reverse it', before: 'handBack', words: [], caution: '' },
 };
 
 /** The kind of change that a typed line names, where it names one. @example changeNamed('laser pads bridged') // 'laserBridged' */

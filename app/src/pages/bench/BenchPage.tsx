@@ -1,3 +1,4 @@
+import { formatDay } from '@loose-pulley/core/units';
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { today } from '../../parts/clock/useNow';
@@ -164,7 +165,7 @@ function CameDue({ summaries }: { readonly summaries: readonly TicketSummary[] }
                 {one.number} {one.machine}
               </span>
               <span className="block text-sm">{one.due?.what}</span>
-              <span className="block text-sm text-soft">due {one.due?.on}</span>
+              <span className="block text-sm text-soft">due {formatDay(one.due?.on ?? '')}</span>
             </Link>
           </li>
         ))}

@@ -83,7 +83,7 @@ export function PaperDrawing({
       <path d={`M${at.x} ${baseY}H${x2}`} className="stroke-ink" strokeWidth="0.2" />
       <path d={`M${at.x} ${baseY}l2 -0.6v1.2ZM${x2} ${baseY}l-2 -0.6v1.2Z`} className="fill-ink" />
       <text x={(at.x + x2) / 2} y={baseY + 4} textAnchor="middle" fontSize="3.2" className="fill-ink">
-        {write(c)} · Ø {write(2 * r1)} motor, Ø {write(2 * r2)} drive
+        {write(c)} · Ø {write(2 * r1)} motor, Ø {write(2 * r2)} driven
       </text>
       <text x={(at.x + x2) / 2} y={baseY + 8} textAnchor="middle" fontSize="2.8" className="fill-soft">
         scale 1:{Math.round(1 / scale)}, printed at 100 %; distances in {unit}

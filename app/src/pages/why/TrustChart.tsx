@@ -4,7 +4,7 @@ import type { Calibration } from '@loose-pulley/core/population';
 const SIDE_PX = 300;
 const EDGE_PX = 40;
 
-/** Stated odds against what came of them: on the line they are worth what they say. */
+/** Stated chances against what came of them: on the line they are worth what they say. */
 export function TrustChart({ bands }: { readonly bands: readonly Calibration[] }) {
   const x = scaleLinear([0.4, 1], [EDGE_PX, SIDE_PX - 12]);
   const y = scaleLinear([0.4, 1], [SIDE_PX - EDGE_PX, 12]);

@@ -21,7 +21,7 @@ const SEED = 20261125;
 const percent = (closed: Closed | undefined): string =>
   closed ? `${Math.round(100 * closed.share)} % (give or take ${Math.round(200 * closed.std)})` : 'none';
 
-/** Why measure: every way of choosing, played on drives whose truth is known, and what the stated odds are worth. */
+/** Why measure: every way of choosing, played on drives whose truth is known, and what the stated chances are worth. */
 export function WhyPage() {
   useTitle('Why measure');
   const { priors } = useBench();

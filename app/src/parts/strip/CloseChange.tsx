@@ -2,8 +2,9 @@ import type { TemporaryChange } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
+import { capital } from '../ui/capital';
 
-/** Says that a temporary state is over. */
+/** Says that a temporary change is reversed; the button names what that takes. */
 export function CloseChange({
   change,
   disabled,
@@ -22,7 +23,7 @@ export function CloseChange({
         dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...change, closedAt: new Date().toISOString() } }))
       }
     >
-      It is done
+      {capital(change.closes.split(/[,;]/)[0] ?? change.closes)}
     </Button>
   );
 }

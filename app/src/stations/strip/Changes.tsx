@@ -52,10 +52,10 @@ export function Changes() {
               {others.length > 0 && (
                 <details open={first !== undefined}>
                   <summary className="flex min-h-11 cursor-pointer items-center text-sm text-soft">
-                    Ends in an order
+                    Reverse it in an order
                   </summary>
                   <label className="grid gap-1 text-sm text-soft">
-                    Ends only after
+                    Only after
                     <select
                       value={first?.id ?? ''}
                       disabled={!canWrite}

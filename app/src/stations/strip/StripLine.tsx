@@ -70,7 +70,7 @@ export function StripLine({
           className="field w-full min-w-0 text-xl"
         />
         <Button look="strong" disabled={!canWrite || !read} onClick={put}>
-          Off
+          Add the step
         </Button>
       </div>
       <datalist id={list}>

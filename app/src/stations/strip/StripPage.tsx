@@ -87,7 +87,7 @@ export function StripPage() {
               Labels for the bags, to print
             </Link>
             <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'openedAgain' }))}>
-              It is opened once more
+              Open the machine again
             </Button>
           </section>
         )}
