@@ -8,12 +8,16 @@ export interface BeltSection {
   readonly widthMm?: number | undefined;
 }
 
+/** What each shape covers, of its thickness and width in mm. A shape without its area does not compile. */
+const AREAS: Readonly<Record<SectionShape, (thicknessMm: number, widthMm: number) => number>> = {
+  square: (thicknessMm) => thicknessMm * thicknessMm,
+  round: (thicknessMm) => (Math.PI * thicknessMm * thicknessMm) / 4,
+  flat: (thicknessMm, widthMm) => thicknessMm * widthMm,
+};
+
 /** Unstretched area in mm². @example sectionAreaMm2({ shape: 'square', thicknessMm: 1.2 }) // 1.44 */
-export function sectionAreaMm2(section: BeltSection): number {
-  const t = section.thicknessMm;
-  if (section.shape === 'round') return (Math.PI * t * t) / 4;
-  return t * (section.shape === 'flat' ? (section.widthMm ?? t) : t);
-}
+export const sectionAreaMm2 = ({ shape, thicknessMm, widthMm = thicknessMm }: BeltSection): number =>
+  AREAS[shape](thicknessMm, widthMm);
 
 /**
  * Pull of one stretched strand of incompressible rubber: T = (E/3)·A·(λ − λ⁻²), neo-Hookean.

@@ -2,6 +2,8 @@ import type { SectionShape } from './beltSize';
 import { MM_PER_INCH, type LengthUnit } from './constants';
 import { formatLength } from './format';
 
+const SIGNS: Readonly<Record<SectionShape, string>> = { square: '□', round: '○', flat: '▭' };
+
 /**
  * Section × size as the trade writes it: an O-ring by inner diameter, another belt by inner length. The shape's sign
  * is for the eye; the words say all of it, each figure with what it is and its unit.
@@ -18,7 +20,7 @@ export function beltLabel(
   const thickness = unit === 'in' ? (belt.thicknessMm / MM_PER_INCH).toFixed(3) : formatLength(belt.thicknessMm, 'mm');
   const figure = ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit);
   return {
-    sign: ring ? '○' : belt.shape === 'square' ? '□' : '▭',
+    sign: SIGNS[belt.shape],
     size: `${thickness} × ${figure}`,
     words: `${ring ? 'O-ring' : belt.shape} ${thickness} ${unit}, ${figure} ${unit} inner ${ring ? 'diameter' : 'length'}`,
   };
