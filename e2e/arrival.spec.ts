@@ -118,7 +118,7 @@ test('an owner far away answers alone: the page goes out, its answers and a pict
   const answers = readFileSync(await back.path());
   await home.close();
 
-  const take = page.getByLabel('Take the answers in');
+  const take = page.getByLabel('Import answers');
   await take.setInputFiles({ name: 'cut.json', mimeType: 'application/json', buffer: answers.subarray(0, 90) });
   await expect(page.getByText('“cut.json” is broken or cut short.')).toBeVisible();
   await take.setInputFiles({ name: 'answers-0001.json', mimeType: 'application/json', buffer: answers });
@@ -134,7 +134,7 @@ test('an owner far away answers alone: the page goes out, its answers and a pict
   await page.getByText('The owner is far away').click();
   await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: /questions as a page/ }).click()]);
   await page
-    .getByLabel('Take the answers in')
+    .getByLabel('Import answers')
     .setInputFiles({ name: 'answers-0001.json', mimeType: 'application/json', buffer: answers });
   await expect(page.getByText(/answers questions of ticket 0001/)).toBeVisible();
 });

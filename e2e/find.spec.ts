@@ -153,10 +153,10 @@ test('every number can be changed, kept as the bench’s own, handed on, and ref
     page.getByRole('button', { name: 'Export it as a file' }).click(),
   ]);
   const content = readFileSync(await file.path(), 'utf8');
-  await page.getByRole('button', { name: 'Back to what comes with the app' }).click();
+  await page.getByRole('button', { name: 'Restore defaults' }).click();
   await expect(page.getByLabel('Share of Belt slack')).toHaveValue('24');
   const take = (name: string, text: string) =>
-    page.getByLabel('Take a file in').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    page.getByLabel('Import a file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await take('bad.json', content.replace('"benchLight": [\n     8,', '"benchLight": [\n     9,'));
   await expect(page.getByRole('alert')).toContainText('“bad.json”: Test “Bench lamp off”, cause “benchLight”: the row');
   await take('huge.json', ' '.repeat(1_000_001));

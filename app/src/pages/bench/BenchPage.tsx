@@ -1,3 +1,4 @@
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { formatDay } from '@loose-pulley/core/units';
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/ticket';
@@ -65,12 +66,9 @@ export function BenchPage() {
               </p>
             </div>
             <div className="flex gap-2">
-              <Link
-                to={`/t/${next.id}/${next.next}`}
-                className="inline-flex min-h-12 min-w-40 items-center bg-ink px-4 font-semibold text-paper"
-              >
+              <ButtonLink to={`/t/${next.id}/${next.next}`} look="strong" className="min-h-12 min-w-40">
                 Carry on
-              </Link>
+              </ButtonLink>
               <a
                 href="#measure-now"
                 className="inline-flex min-h-12 items-center border border-ink px-4 font-semibold lg:hidden"

@@ -1,3 +1,4 @@
+import { FilePicker } from '../../parts/ui/FilePicker';
 import { useEffect, useRef, useState } from 'react';
 import { checkKnowledge, KNOWLEDGE, type Knowledge } from '@loose-pulley/core/diagnosis';
 import { readKnowledgeFile, writeKnowledgeFile } from '@loose-pulley/core/exchange';
@@ -115,21 +116,9 @@ export function KnowledgePage() {
         <Button onClick={() => download('adviser-knowledge.json', writeKnowledgeFile(knowledge), 'application/json')}>
           Export it as a file
         </Button>
-        <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
-          Take a file in
-          <input
-            type="file"
-            accept=".json"
-            className="sr-only"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = '';
-              if (file) void take(file);
-            }}
-          />
-        </label>
-        <CommitButton disabled={!own} onClick={() => void keep(null, 'Back to what comes with the app.')}>
-          Back to what comes with the app
+        <FilePicker label="Import a file" accept=".json" onFiles={([file]) => file && void take(file)} />
+        <CommitButton disabled={!own} onClick={() => void keep(null, 'Defaults restored.')}>
+          Restore defaults
         </CommitButton>
       </aside>
     </div>

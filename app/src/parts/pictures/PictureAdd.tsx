@@ -1,3 +1,4 @@
+import { FilePicker } from '../ui/FilePicker';
 import { useState } from 'react';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
@@ -33,21 +34,7 @@ export function PictureAdd({
       {ids.map((id) => (
         <SmallPicture key={id} id={id} what={what} />
       ))}
-      <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
-        {label}
-        <input
-          type="file"
-          accept="image/*"
-          multiple
-          className="sr-only"
-          disabled={!canWrite}
-          onChange={(event) => {
-            const files = [...(event.target.files ?? [])];
-            event.target.value = '';
-            void add(files);
-          }}
-        />
-      </label>
+      <FilePicker label={label} accept="image/*" multiple disabled={!canWrite} onFiles={(files) => void add(files)} />
       {refused && (
         <p role="alert" className="w-full text-live">
           {refused}

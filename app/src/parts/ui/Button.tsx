@@ -1,18 +1,12 @@
 import type { ButtonHTMLAttributes } from 'react';
 import { cx } from './cx';
 import { KeyCap } from './KeyCap';
+import { LOOKS, type Look } from './looks';
 
 interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
-  /** The one thing to do here is `strong`; others are `plain`; those in running text are `quiet`. */
-  readonly look?: 'strong' | 'plain' | 'quiet';
+  readonly look?: Look;
   readonly keyCap?: string | undefined;
 }
-
-const LOOKS = {
-  strong: 'bg-ink text-paper border border-ink px-4 font-semibold',
-  plain: 'bg-sheet border border-ink px-4 font-semibold',
-  quiet: 'underline decoration-hair decoration-2 underline-offset-4 px-1',
-};
 
 export function Button({ look = 'plain', keyCap, className, children, type = 'button', ...rest }: Props) {
   return (

@@ -1,3 +1,4 @@
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
 import {
@@ -106,12 +107,9 @@ export function Why({ advice, cause }: { readonly advice: Advice; readonly cause
       )}
       {evidence.length === 0 && <p className="text-soft">Nothing answered yet: this is how often it is the cause.</p>}
       {station && (
-        <Link
-          to={`/t/${ticket.id}/${station}?drive=${drive.name}`}
-          className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"
-        >
+        <ButtonLink to={`/t/${ticket.id}/${station}?drive=${drive.name}`}>
           {LEAD_WORDS[cause.leads]} {cause.leads === 'measure' && drive.name}
-        </Link>
+        </ButtonLink>
       )}
       {cause.leads === 'complaints' && (
         <Button

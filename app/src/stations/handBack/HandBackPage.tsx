@@ -1,3 +1,4 @@
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { writeTicketName } from '../../parts/ticket/names';
@@ -87,18 +88,12 @@ export function HandBackPage() {
       </div>
       <aside aria-label="Print, share and close" className="grid content-start gap-3 border-hair px-5 py-5 lg:border-l">
         <h3 className="text-lg">Print and share</h3>
-        <Link
-          to={`/t/${ticket.id}/sheet`}
-          className="inline-flex min-h-12 items-center border border-ink bg-ink px-4 font-semibold text-paper"
-        >
+        <ButtonLink to={`/t/${ticket.id}/sheet`} look="strong" className="min-h-12">
           Bench sheet, to print
-        </Link>
-        <Link
-          to={`/t/${ticket.id}/letter`}
-          className="inline-flex min-h-12 items-center border border-ink bg-sheet px-4 font-semibold"
-        >
+        </ButtonLink>
+        <ButtonLink to={`/t/${ticket.id}/letter`} className="min-h-12">
           Letter to the owner
-        </Link>
+        </ButtonLink>
         <Button className="min-h-12" onClick={() => void exportTicket()}>
           Export the ticket as a file
         </Button>

@@ -1,3 +1,4 @@
+import { FilePicker } from '../../parts/ui/FilePicker';
 import { useState } from 'react';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -25,19 +26,11 @@ export function PulseReader({
       <h4 className="font-semibold">Speed from index pulses</h4>
       <p className="text-sm text-soft">A CSV whose first column has the time of each pulse, one pulse a turn.</p>
       <div className="flex flex-wrap items-center gap-3">
-        <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
-          Pulse file
-          <input
-            type="file"
-            accept=".csv,.txt,text/csv"
-            className="sr-only"
-            onChange={(event) => {
-              const [picked] = event.target.files ?? [];
-              event.target.value = '';
-              if (picked) void picked.text().then((text) => setFile({ name: picked.name, text }));
-            }}
-          />
-        </label>
+        <FilePicker
+          label="Pulse file"
+          accept=".csv,.txt,text/csv"
+          onFiles={([picked]) => void picked?.text().then((text) => setFile({ name: picked.name, text }))}
+        />
         <Choice
           label="Times are in"
           value={unit}

@@ -1,5 +1,5 @@
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { drivenSpeed } from '@loose-pulley/core/speed';
 import type { Ranking, Situation } from '@loose-pulley/core/sizing';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
@@ -128,12 +128,7 @@ export function SpeedPanel({
             </div>
           )}
           <div className="flex flex-wrap items-center gap-3">
-            <Link
-              to={`/t/${ticket.id}/strobe?rpm=${speed.targetRpm}`}
-              className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"
-            >
-              Strobe disc, to print
-            </Link>
+            <ButtonLink to={`/t/${ticket.id}/strobe?rpm=${speed.targetRpm}`}>Strobe disc, to print</ButtonLink>
             <Button look="quiet" disabled={!canWrite} onClick={() => set(null)}>
               Speed does not matter here
             </Button>

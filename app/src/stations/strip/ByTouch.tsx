@@ -1,3 +1,4 @@
+import { FilePicker } from '../../parts/ui/FilePicker';
 import { useState } from 'react';
 import { blankStep } from '@loose-pulley/core/strip';
 import { addPictures } from '../../parts/pictures/addPictures';
@@ -39,20 +40,12 @@ export function ByTouch() {
             {thing}
           </Button>
         ))}
-        <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
-          A picture is the step
-          <input
-            type="file"
-            accept="image/*"
-            multiple
-            className="sr-only"
-            onChange={(event) => {
-              const files = [...(event.target.files ?? [])];
-              event.target.value = '';
-              void picture(files);
-            }}
-          />
-        </label>
+        <FilePicker
+          label="A picture is the step"
+          accept="image/*"
+          multiple
+          onFiles={(files) => void picture([...files])}
+        />
       </div>
       {refused && (
         <p role="alert" className="text-live">

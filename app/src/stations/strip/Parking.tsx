@@ -1,5 +1,5 @@
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -33,12 +33,7 @@ export function Parking() {
       {field('What is awaited, from whom', awaited, setAwaited)}
       {park ? (
         <>
-          <Link
-            to={`/t/${ticket.id}/tag`}
-            className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"
-          >
-            Tag for the machine, to print
-          </Link>
+          <ButtonLink to={`/t/${ticket.id}/tag`}>Tag for the machine, to print</ButtonLink>
           <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'parked', park: null }))}>
             Take it up again
           </Button>

@@ -1,5 +1,6 @@
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useCallback, useEffect, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { countsOf } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { recordEvent } from '../../state/persistence/actions';
@@ -80,12 +81,7 @@ export function StripPage() {
         <FoundParts />
         {!empty && (
           <section aria-label="Print and share" className="grid gap-2">
-            <Link
-              to={`/t/${ticket.id}/labels`}
-              className="inline-flex min-h-11 items-center border border-ink bg-sheet px-4 font-semibold"
-            >
-              Labels for the bags, to print
-            </Link>
+            <ButtonLink to={`/t/${ticket.id}/labels`}>Labels for the bags, to print</ButtonLink>
             <Button disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'openedAgain' }))}>
               Open the machine again
             </Button>

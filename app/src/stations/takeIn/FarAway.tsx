@@ -1,3 +1,4 @@
+import { FilePicker } from '../../parts/ui/FilePicker';
 import { nanoid } from 'nanoid';
 import { counted } from '@loose-pulley/core/units';
 import { useState } from 'react';
@@ -123,20 +124,12 @@ export function FarAway() {
             Save {chosen.length} questions as a page
           </Button>
           {ticket.questionSheets.length > 0 && (
-            <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink bg-sheet px-4 font-semibold focus-within:outline-3">
-              Take the answers in
-              <input
-                type="file"
-                accept=".json"
-                className="sr-only"
-                disabled={!canWrite}
-                onChange={(event) => {
-                  const file = event.target.files?.[0];
-                  event.target.value = '';
-                  if (file) void take(file);
-                }}
-              />
-            </label>
+            <FilePicker
+              label="Import answers"
+              accept=".json"
+              disabled={!canWrite}
+              onFiles={([file]) => file && void take(file)}
+            />
           )}
         </div>
         <p role="status" className="empty:hidden">
