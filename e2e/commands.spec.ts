@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
+import { createServer, type AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
 
@@ -18,17 +18,22 @@ function start(...args: string[]) {
   return { child, seen, ended };
 }
 
-/** Takes a port and keeps it. */
-const occupy = (port: number) =>
-  new Promise<() => void>((done) => {
-    const server = createServer().listen(port, '127.0.0.1', () => done(() => server.close()));
+/** Takes whatever port is free, and keeps it. */
+const occupy = () =>
+  new Promise<{ readonly port: number; free(): void }>((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      done({ port, free: () => void server.close() });
+    });
   });
 
 test('the demo prints its address, moves on from a taken port, and stops cleanly on Ctrl-C', async () => {
-  const free = await occupy(4801);
-  const { child, seen, ended } = start('demo', '--port', '4801');
-  await expect.poll(() => seen.text, { timeout: 20_000 }).toContain('demo bench: http://127.0.0.1:4802/');
-  const health = await fetch('http://127.0.0.1:4802/health');
+  const { port, free } = await occupy();
+  const { child, seen, ended } = start('demo', '--port', String(port));
+  const address = () => /demo bench: http:\/\/127\.0\.0\.1:(\d+)\//.exec(seen.text)?.[1];
+  await expect.poll(address, { timeout: 20_000 }).toBeDefined();
+  expect(Number(address())).toBeGreaterThan(port);
+  const health = await fetch(`http://127.0.0.1:${address()}/health`);
   expect(await health.json()).toEqual({ ok: true, mode: 'demo' });
   child.kill('SIGINT');
   expect(await ended).toBe(0);
@@ -36,9 +41,9 @@ test('the demo prints its address, moves on from a taken port, and stops cleanly
 });
 
 test('the bench’s own data keep to one port: taken, it is refused in words', async () => {
-  const free = await occupy(4811);
-  const { seen, ended } = start('start', '--port', '4811');
+  const { port, free } = await occupy();
+  const { seen, ended } = start('start', '--port', String(port));
   expect(await ended).toBe(1);
-  expect(seen.text).toContain('Port 4811 is taken. Your tickets belong to this address');
+  expect(seen.text).toContain(`Port ${port} is taken. Your tickets belong to this address`);
   free();
 });
