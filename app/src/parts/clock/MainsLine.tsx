@@ -6,6 +6,32 @@ import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/
 
 const NOT_SAID = 'unknown';
 
+/** What can be said of the mains or the lid; “unknown” stands there until something is. */
+function StateOptions<State extends string>({
+  states,
+  names,
+  unsaid,
+}: {
+  readonly states: readonly State[];
+  readonly names: Readonly<Record<State, string>>;
+  readonly unsaid: boolean;
+}) {
+  return (
+    <>
+      {unsaid && (
+        <option value={NOT_SAID} disabled className="bg-sheet text-ink">
+          unknown
+        </option>
+      )}
+      {states.map((state) => (
+        <option key={state} value={state} className="bg-sheet text-ink">
+          {names[state]}
+        </option>
+      ))}
+    </>
+  );
+}
+
 /** How the machine stands to the mains, on every page of its ticket: the app cannot see it, so the bench says it. */
 export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const dispatch = useAppDispatch();
@@ -26,16 +52,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
           dispatch(sayMoment(event.target.value === 'plugged' ? 'power' : (event.target.value as 'unplugged')))
         }
       >
-        {mains === null && (
-          <option value={NOT_SAID} disabled className="bg-sheet text-ink">
-            unknown
-          </option>
-        )}
-        {MAINS_STATES.map((state) => (
-          <option key={state} value={state} className="bg-sheet text-ink">
-            {MAINS_NAMES[state]}
-          </option>
-        ))}
+        <StateOptions states={MAINS_STATES} names={MAINS_NAMES} unsaid={mains === null} />
       </select>
       {mains && (
         <time dateTime={mains.since} className="text-soft max-sm:hidden">
@@ -62,16 +79,7 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
         className="min-h-11 bg-transparent"
         onChange={(event) => dispatch(sayMoment(event.target.value === 'on' ? 'lid' : 'lidOff'))}
       >
-        {ticket.lid === null && (
-          <option value={NOT_SAID} disabled className="bg-sheet text-ink">
-            unknown
-          </option>
-        )}
-        {LID_STATES.map((state) => (
-          <option key={state} value={state} className="bg-sheet text-ink">
-            {LID_NAMES[state]}
-          </option>
-        ))}
+        <StateOptions states={LID_STATES} names={LID_NAMES} unsaid={ticket.lid === null} />
       </select>
     </span>
   );

@@ -55,6 +55,28 @@ function SpreadLine({
   );
 }
 
+/** A figure by itself: one field. Emptied, it stays as it was. */
+function FigureLine({
+  field: { name, unit, min, max },
+  value,
+  onFigure,
+}: {
+  readonly field: PriorField;
+  readonly value: number;
+  readonly onFigure: (value: number) => void;
+}) {
+  return (
+    <NumberLine
+      label={name}
+      unit={unit}
+      min={min}
+      max={max}
+      value={value}
+      onNumber={(typed) => typed !== null && onFigure(typed)}
+    />
+  );
+}
+
 /** What is believed until it is measured, and what is demanded of a belt: seen, changed and kept for this bench. */
 export function AssumptionsTable() {
   const { priors, requirements } = useBench();
@@ -71,20 +93,14 @@ export function AssumptionsTable() {
     <>
       <h4 className="pt-2 font-semibold">Demanded of a belt</h4>
       <div className="grid gap-4 pb-4 sm:grid-cols-2">
-        {REQUIREMENT_KEYS.map((key) => {
-          const { name, unit, min, max } = REQUIREMENT_FIELDS[key];
-          return (
-            <NumberLine
-              key={key}
-              label={name}
-              unit={unit}
-              min={min}
-              max={max}
-              value={requirements[key]}
-              onNumber={(value) => value !== null && dispatch(requirementsSet({ ...requirements, [key]: value }))}
-            />
-          );
-        })}
+        {REQUIREMENT_KEYS.map((key) => (
+          <FigureLine
+            key={key}
+            field={REQUIREMENT_FIELDS[key]}
+            value={requirements[key]}
+            onFigure={(value) => dispatch(requirementsSet({ ...requirements, [key]: value }))}
+          />
+        ))}
       </div>
       <h4 className="font-semibold">Assumed until measured</h4>
       <p className="pb-2 text-soft">
@@ -108,20 +124,14 @@ export function AssumptionsTable() {
             onSpread={(spread) => believe({ friction: { ...priors.friction, [surface]: spread } })}
           />
         ))}
-        {FIGURE_KEYS.map((key) => {
-          const { name, unit, min, max } = PRIOR_FIGURES[key];
-          return (
-            <NumberLine
-              key={key}
-              label={name}
-              unit={unit}
-              min={min}
-              max={max}
-              value={priors[key]}
-              onNumber={(value) => value !== null && believe({ [key]: value })}
-            />
-          );
-        })}
+        {FIGURE_KEYS.map((key) => (
+          <FigureLine
+            key={key}
+            field={PRIOR_FIGURES[key]}
+            value={priors[key]}
+            onFigure={(value) => believe({ [key]: value })}
+          />
+        ))}
       </div>
       <Button className="mt-4" disabled={!own} onClick={restore}>
         Restore defaults
