@@ -1,4 +1,4 @@
-import { useId, type InputHTMLAttributes } from 'react';
+import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
 import { useDraft } from './useDraft';
 
 interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'> {
@@ -9,15 +9,32 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'o
   readonly onText: (text: string, gesture: string) => void;
 }
 
-/** A line of words that keeps itself while it is typed. */
-export function TextLine({ label, value, hint, onText, ...rest }: Props) {
-  const id = useId();
-  const draft = useDraft(value, onText);
+/** A field under its label. */
+function Labelled({
+  id,
+  label,
+  children,
+}: {
+  readonly id: string;
+  readonly label: string;
+  readonly children: ReactNode;
+}) {
   return (
     <div className="grid content-start gap-1">
       <label htmlFor={id} className="text-sm text-soft">
         {label}
       </label>
+      {children}
+    </div>
+  );
+}
+
+/** A line of words that keeps itself while it is typed. */
+export function TextLine({ label, value, hint, onText, ...rest }: Props) {
+  const id = useId();
+  const draft = useDraft(value, onText);
+  return (
+    <Labelled id={id} label={label}>
       <input
         id={id}
         className="field w-full text-lg"
@@ -30,7 +47,7 @@ export function TextLine({ label, value, hint, onText, ...rest }: Props) {
           {hint}
         </p>
       )}
-    </div>
+    </Labelled>
   );
 }
 
@@ -45,10 +62,7 @@ export function TextArea({
   const id = useId();
   const draft = useDraft(value, onText);
   return (
-    <div className="grid content-start gap-1">
-      <label htmlFor={id} className="text-sm text-soft">
-        {label}
-      </label>
+    <Labelled id={id} label={label}>
       <textarea
         id={id}
         rows={rows}
@@ -57,6 +71,6 @@ export function TextArea({
         className="field w-full text-lg leading-snug"
         {...draft}
       />
-    </div>
+    </Labelled>
   );
 }
