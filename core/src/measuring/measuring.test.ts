@@ -13,6 +13,7 @@ import {
   parseBenchLine,
   sameWay,
   suspectLength,
+  suspectPulley,
   type Aux,
   type DriveSetting,
   type Method,
@@ -188,6 +189,35 @@ describe('nonsense is refused by saying why', () => {
     expect(suspectLength(method('laidStraight'), 64, 60.2, 127)).toContain('doubled length');
     expect(suspectLength(method('laidStraight'), 41, 37.2, 127)).toContain('looks like a diameter');
     expect(suspectLength(method('doubledOuter'), 66.4, 128, 127)).toBeUndefined();
+  });
+  test('a pulley that no such belt goes round: its decimal point was lost', () => {
+    expect(suspectPulley(60, 128)).toBe(
+      'Read Ø 60.0 mm: that is 188.5 mm round, and the old belt is 128.0 mm. Check the decimal point and the old belt.',
+    );
+    expect(suspectPulley(6, 128)).toBeUndefined();
+  });
+  test('no pulley of a drive that can be, with a belt stretched as belts are, is doubted', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2, max: 40, noNaN: true }),
+        fc.double({ min: 2, max: 120, noNaN: true }),
+        fc.double({ min: 0.6, max: 4, noNaN: true }),
+        fc.double({ min: -0.1, max: 0.3, noNaN: true }),
+        (motor, driven, apart, strain) => {
+          const path = innerPath({
+            motorPulley: { bottomDiameterMm: motor, groove: { form: 'flat' } },
+            drivenPulley: { bottomDiameterMm: driven, groove: { form: 'flat' } },
+            centreDistanceMm: apart * (motor + driven),
+            crossed: false,
+          });
+          fc.pre(path.ok);
+          if (!path.ok) return;
+          const beltMm = path.value.lengthMm / (1 + strain);
+          expect(suspectPulley(motor, beltMm)).toBeUndefined();
+          expect(suspectPulley(driven, beltMm)).toBeUndefined();
+        },
+      ),
+    );
   });
 });
 

@@ -3,6 +3,26 @@ import type { Method } from './types';
 
 const near = (ratio: number, target: number): boolean => Math.abs(Math.log(ratio / target)) < 0.16;
 
+/** A belt is stretched by a third at the most: what goes round further than that is in no such belt. */
+const MAX_STRETCH_RATIO = 1.34;
+
+/**
+ * Says why a pulley cannot be so large beside the belt that runs on it: a decimal point was lost, most likely.
+ *
+ * @param diameterMm at the bottom of the groove
+ * @param beltMm inner length of the belt that came off
+ * @returns a sentence, or undefined where the pulley may be true
+ * @example suspectPulley(6, 128) // undefined
+ */
+export function suspectPulley(diameterMm: number, beltMm: number): string | undefined {
+  const roundMm = Math.PI * diameterMm;
+  if (roundMm <= MAX_STRETCH_RATIO * beltMm) return undefined;
+  return (
+    `Read Ø ${formatLength(diameterMm, 'mm')} mm: that is ${formatLength(roundMm, 'mm')} mm round, and the old belt is ` +
+    `${formatLength(beltMm, 'mm')} mm. Check the decimal point and the old belt.`
+  );
+}
+
 /**
  * Says why a belt length cannot be right beside what is already known of it: people confuse inner diameter,
  * length round and doubled length, factors of π and 2.

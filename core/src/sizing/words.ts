@@ -13,7 +13,7 @@ export const ZONE_NAMES: Readonly<Record<Zone, string>> = {
   slips: 'slips',
 };
 
-/** What fails first, in words that finish “if it fails, it will be by …”. */
+/** What fails first, in words that finish “most likely by …”. */
 export const FAILURE_NAMES: Readonly<Record<Failure, string>> = {
   grip: 'slipping',
   slack: 'hanging slack',
@@ -41,14 +41,15 @@ export const stretchWords = ({ strainComfortable, strainMax }: Requirements): st
     : `${formatPercent(strainComfortable)} to ${formatPercent(strainMax)}`;
 
 /**
- * The reasons for or against a belt, most telling first, each a plain sentence.
+ * The reasons for or against a belt, most telling first, each a plain sentence. What would fail first is said with the
+ * chance, which knows how everything spreads; these are the figures at the best estimate.
  *
  * @example reasons(judgement, situation)[0] // 'Stretch 7.4 %; such rubber is meant for up to 15.0 % to 20.0 %.'
  */
 export function reasons(judgement: Judgement, situation: Pick<Situation, 'driven' | 'demands'>): string[] {
   const moved = DRIVEN_WORDS[situation.driven];
   const { requirements } = situation.demands;
-  const { strain, running, zone, weakest, margin } = judgement;
+  const { strain, running } = judgement;
   const said: string[] = [];
   if (strain <= 0) said.push(`It is ${formatPercent(-strain)} longer than its path and would hang.`);
   else said.push(`Stretch ${formatPercent(strain)}; such rubber is meant to work up to ${stretchWords(requirements)}.`);
@@ -75,9 +76,6 @@ export function reasons(judgement: Judgement, situation: Pick<Situation, 'driven
       'With the path alone the stretch is known, and the grip only for usual pulleys: measure both pulleys for that.',
     );
   }
-  const gives = FAILURE_NAMES[weakest];
-  if (zone === 'tooTight' || zone === 'slips') said.push(`It would fail by ${gives}.`);
-  else said.push(`Its margin is ${marginWord(margin)}; if it fails, it will be by ${gives}.`);
   return said;
 }
 

@@ -3,7 +3,7 @@ import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/measuring';
 import { chanceOf, judgedFitted, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
 import { inHundred } from '@loose-pulley/core/probability';
-import { reasons, ZONE_NAMES } from '@loose-pulley/core/sizing';
+import { ZONE_NAMES } from '@loose-pulley/core/sizing';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../../state/store/hooks';
 import { useRecommendations } from '../../parts/ticket/useRecommendation';
@@ -277,7 +277,7 @@ function DriveOnPaper({
           By calculation: {ZONE_NAMES[judgement.zone]}, stretch {formatPercent(judgement.strain)}
           {judgement.running &&
             `, slips at ${formatForce(judgement.running.grip.beltPullN)}, motor shaft load ${formatForce(judgement.running.motorLoadN)}`}
-          . {reasons(judgement, situation.value).slice(-1)[0]}
+          .
         </p>
       )}
       {situation.ok && fitted?.verdict !== 'right' && (

@@ -9,6 +9,7 @@ import {
   parseAmount,
   readAmount,
   suspectLength,
+  suspectPulley,
   type Aux,
   type AuxKey,
   type DriveFacts,
@@ -127,8 +128,11 @@ export function useReading(
         : measurand === 'oldBelt'
           ? facts.path?.value
           : undefined;
-    if (read.ok && !keepAnyway && expectedMm !== undefined && !read.value.lowerBound) {
-      const doubt = suspectLength(method, amount.value, read.value.value, expectedMm);
+    if (read.ok && !keepAnyway && !read.value.lowerBound) {
+      const doubt =
+        (measurand === 'motorDiameter' || measurand === 'drivenDiameter') && facts.oldBelt
+          ? suspectPulley(read.value.value, facts.oldBelt.value)
+          : expectedMm !== undefined && suspectLength(method, amount.value, read.value.value, expectedMm);
       if (doubt) {
         setMayKeep(true);
         return refuse(text, doubt);

@@ -169,9 +169,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const chance = chanceOf(recommendation, catalogueBelt);
   const label = beltLabel(catalogueBelt, unit);
   const isBest = picked === best;
-  const said = reasons(judgement, situation);
-  const verdict = said[said.length - 1];
-  const why = said.slice(0, -1);
+  const why = reasons(judgement, situation);
   const heading = !isBest
     ? 'Looked at'
     : nothingFits
@@ -198,8 +196,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
       <ChanceLine chance={chance} recommendation={recommendation} />
       <Sisters drive={drive} belts={recommendation.answer?.belts} unit={unit} onPick={onPick} />
       <p>
-        <strong>{capital(ZONE_NAMES[judgement.zone])}.</strong>{' '}
-        {(!chance || judgement.zone === 'tooTight' || judgement.zone === 'slips') && verdict}
+        <strong>{capital(ZONE_NAMES[judgement.zone])}.</strong>
       </p>
       <Figures picked={picked} situation={situation} />
       <div className="grid gap-2">
