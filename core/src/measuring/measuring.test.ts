@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { innerPath, type Drive } from '../drive';
 import {
   auxRefusal,
+  doubtOf,
   driveFacts,
   readAmount,
   findMethod,
@@ -189,6 +190,23 @@ describe('nonsense is refused by saying why', () => {
     expect(suspectLength(method('laidStraight'), 64, 60.2, 127)).toContain('doubled length');
     expect(suspectLength(method('laidStraight'), 41, 37.2, 127)).toContain('looks like a diameter');
     expect(suspectLength(method('doubledOuter'), 66.4, 128, 127)).toBeUndefined();
+  });
+  test('a reading is held against what else is known, and never against itself', () => {
+    const known = (value: number) => ({ value, std: 0.5 });
+    const told = { path: known(127), oldBelt: known(128) };
+    const nothing = {};
+    expect(doubtOf(method('motorJaws'), 60, { value: 60 }, told)).toContain('Check the decimal point');
+    expect(doubtOf(method('drivenJaws'), 24.8, { value: 24.8 }, told)).toBeUndefined();
+    expect(doubtOf(method('doubledOuter'), 128, { value: 251.2 }, told)).toContain('whole length');
+    expect(doubtOf(method('stringRound'), 400, { value: 397.5 }, { ...nothing, oldBelt: known(128) })).toContain(
+      'π times',
+    );
+    // The pulleys decide where there are pulleys, whatever the old belt says.
+    expect(
+      doubtOf(method('stringRound'), 130, { value: 127.5 }, { ...told, geometricPath: known(127) }),
+    ).toBeUndefined();
+    expect(doubtOf(method('inPieces'), 20, { value: 16, lowerBound: true }, told)).toBeUndefined();
+    for (const one of METHODS) expect(doubtOf(one, 40, { value: 400 }, nothing), one.id).toBeUndefined();
   });
   test('a pulley that no such belt goes round: its decimal point was lost', () => {
     expect(suspectPulley(60, 128)).toBe(

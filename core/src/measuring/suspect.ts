@@ -1,5 +1,7 @@
 import { formatLength } from '../units';
-import type { Method } from './types';
+import type { Combined } from '../statistics';
+import type { DriveFacts } from './facts';
+import type { Converted, Method } from './types';
 
 const near = (ratio: number, target: number): boolean => Math.abs(Math.log(ratio / target)) < 0.16;
 
@@ -44,4 +46,34 @@ export function suspectLength(method: Method, amount: number, valueMm: number, e
   if (near(ratio, 2)) return `${read} It looks like the whole length; halve it, or choose a way that takes the whole.`;
   if (near(ratio, 0.5)) return `${read} It looks like a doubled length; choose “doubled flat”.`;
   return `${read} Check the unit and what was measured.`;
+}
+
+/**
+ * Says what speaks against a reading, by what else is known of the drive. The path is held against the pulleys, or the
+ * old belt; the old belt against the path; a pulley against the old belt. Never anything against itself.
+ *
+ * @param amount as typed, in mm
+ * @returns a sentence, or undefined where nothing speaks against it; a least length is never doubted
+ * @example doubtOf(motor jaws, 60, { value: 60 }, { oldBelt: { value: 128, … } }) // 'Read Ø 60.0 mm: that is …'
+ */
+export function doubtOf(
+  method: Method,
+  amount: number,
+  read: Pick<Converted, 'value' | 'lowerBound'>,
+  { path, geometricPath, oldBelt }: Pick<DriveFacts, 'path' | 'geometricPath' | 'oldBelt'>,
+): string | undefined {
+  if (read.lowerBound) return undefined;
+  const against = (expected: Combined | undefined) =>
+    expected && suspectLength(method, amount, read.value, expected.value);
+  switch (method.measurand) {
+    case 'motorDiameter':
+    case 'drivenDiameter':
+      return oldBelt && suspectPulley(read.value, oldBelt.value);
+    case 'stringPath':
+      return against(geometricPath ?? oldBelt);
+    case 'oldBelt':
+      return against(path);
+    default:
+      return undefined;
+  }
 }

@@ -2,14 +2,14 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import {
   AUX,
+  doubtOf,
   checkAmount,
+  figure,
   findMethod,
   isForce,
   methodsFor,
   parseAmount,
   readAmount,
-  suspectLength,
-  suspectPulley,
   type Aux,
   type AuxKey,
   type DriveFacts,
@@ -18,7 +18,6 @@ import {
   type Reading,
 } from '@loose-pulley/core/measuring';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
-import { figure } from '@loose-pulley/core/measuring';
 import { recordEvent } from '../../state/persistence/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../../state/store/openTicket';
@@ -121,18 +120,8 @@ export function useReading(
         (key) => aux[key] === undefined && AUX[key].usual === undefined && !(key === 'sectionMm' && facts.section),
       );
     if (!read.ok && !waits) return refuse(text, read.problem);
-    // The path is judged by the pulleys, or by the old belt; the old belt by the path. Never by itself.
-    const expectedMm =
-      measurand === 'stringPath'
-        ? (facts.geometricPath?.value ?? facts.oldBelt?.value)
-        : measurand === 'oldBelt'
-          ? facts.path?.value
-          : undefined;
-    if (read.ok && !keepAnyway && !read.value.lowerBound) {
-      const doubt =
-        (measurand === 'motorDiameter' || measurand === 'drivenDiameter') && facts.oldBelt
-          ? suspectPulley(read.value.value, facts.oldBelt.value)
-          : expectedMm !== undefined && suspectLength(method, amount.value, read.value.value, expectedMm);
+    if (read.ok && !keepAnyway) {
+      const doubt = doubtOf(method, amount.value, read.value, facts);
       if (doubt) {
         setMayKeep(true);
         return refuse(text, doubt);
