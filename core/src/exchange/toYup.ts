@@ -40,11 +40,20 @@ const base = (field: AnyField): yup.AnySchema => {
       ) as unknown as yup.AnySchema;
     }
     case 'nullable':
-      return toYup(field.of as AnyField).nullable();
+      return orElse(field.of as AnyField, null);
     case 'optional':
-      return toYup(field.of as AnyField).optional();
+      return orElse(field.of as AnyField, undefined);
   }
 };
+
+/** A description, or the one value that stands for nothing. */
+function orElse(of: AnyField, nothing: null | undefined): yup.AnySchema {
+  const schema = toYup(of);
+  if (of.kind !== 'dictionary') return nothing === null ? schema.nullable() : schema.optional();
+  // A dictionary is built from the value that it meets, and cannot be told beforehand that there may be none.
+  const none = nothing === null ? yup.mixed().nullable().defined() : yup.mixed().optional();
+  return yup.lazy((value: unknown) => (value === nothing ? none : schema)) as unknown as yup.AnySchema;
+}
 
 const made = new WeakMap<AnyField, yup.AnySchema>();
 

@@ -50,8 +50,8 @@ export function RulesOfThumb({
             {rulesOfThumb
               .filter(({ id }) => !BUY_NOTHING.has(id))
               .map((rule) => (
-                <tr key={rule.id} className="border-b border-hair align-top">
-                  <td className="py-2 pr-3">
+                <tr key={rule.id} className="border-b border-hair align-top max-sm:grid max-sm:grid-cols-2">
+                  <td className="py-2 pr-3 max-sm:col-span-2 max-sm:pb-0">
                     <span className="font-semibold">{rule.name}</span>
                     <span className="block text-sm text-soft">{rule.restsOn}</span>
                   </td>
