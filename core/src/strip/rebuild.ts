@@ -31,7 +31,7 @@ export function orderBack(steps: readonly Step[], orders: readonly Order[]): Ste
 }
 
 /**
- * Everything to do on the way back: steps in order, each open loop as soon as it may be closed and before its limit,
+ * Everything to do on the way back: steps in order, each temporary change as soon as it may be reversed and before its limit,
  * and a try before the lid.
  *
  * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'change', 'step', 'try', 'step']

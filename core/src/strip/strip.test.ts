@@ -200,7 +200,7 @@ describe('the way back', () => {
     const [first] = rebuildOf(apply(waiting, { type: 'stepPut', step: goneBack(plug, 1) }));
     expect(first?.type).toBe('change');
   });
-  test('every open loop and every step that is off is on the way back exactly once', () => {
+  test('every open change and every step that is off is on the way back exactly once', () => {
     const lines = [
       '4 ph1 case',
       'lid',
@@ -307,7 +307,7 @@ describe('loops', () => {
     afterStepId: null,
     afterChangeId,
   });
-  test('a loop ends once, whatever is said of it afterwards and in whatever order', () => {
+  test('a temporary change is reversed once, whatever is said of it afterwards and in whatever order', () => {
     const said = fc.record({ id: fc.constantFrom('a', 'b', 'c'), ends: fc.boolean() });
     fc.assert(
       fc.property(fc.array(said, { maxLength: 20 }), (list) => {

@@ -17,7 +17,7 @@ const without = <T extends { readonly id: string }>(list: readonly T[], gone: st
   list.filter(({ id }) => id !== gone);
 
 /**
- * The strip after one body. A number once given is never given to another step, and a loop ends once.
+ * The strip after one body. A number once given is never given to another step, and a temporary change is reversed once.
  *
  * @returns the strip, or a sentence
  */
@@ -80,7 +80,7 @@ export function applyStrip(strip: Strip, event: StripEventBody): Result<Strip> {
 /** Why a loop cannot be said yet, where it cannot: it waits for a step or another change, or the two wait for each other. */
 function changeWaits({ steps, temporaryChanges }: Strip, change: TemporaryChange): string | undefined {
   const open = temporaryChanges.filter((one) => one.id !== change.id && isOpen(one));
-  // Removal and round: each step of the walk is one loop that is still open.
+  // Removal and round: each step of the walk is one temporary change that is still open.
   for (let at = change.afterChangeId, left = temporaryChanges.length; at !== null && left >= 0; left--) {
     if (at === change.id) return `“${change.words}” would wait for itself. Say the order the other way round.`;
     at = open.find(({ id }) => id === at)?.afterChangeId ?? null;

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
-import { opening, recordOf } from '../../../../core/fixtures/sample';
+import { everything, opening, recordOf } from '../../../../core/fixtures/sample';
 import type { Thunk } from '../store/types';
 import type { TabMessage } from './tabs';
 
@@ -143,6 +143,48 @@ describe('a ticket on the screen', () => {
     await settle();
     expect(holders.has('t1')).toBe(false);
     expect(stored.get('t1')?.ticket.story).toBe('half a word');
+  });
+});
+
+describe('power and lid, which the app cannot see', () => {
+  const moments = () => import('./moments');
+  const mains = () =>
+    ticket().status === 'open' ? (ticket() as { record: TicketRecord }).record.ticket.mains?.state : null;
+  const asked = () => store.getState().openTicket.asked;
+  test('are written down as they are said', async () => {
+    const { sayMoment } = await moments();
+    await run(actions.openTicket('t1'));
+    run(sayMoment('unplugged'));
+    expect(mains()).toBe('unplugged');
+    run(sayMoment('power'));
+    expect(mains()).toBe('plugged');
+    run(sayMoment('lid'));
+    expect(ticket()).toMatchObject({ record: { ticket: { lid: { state: 'on' } } } });
+    expect(asked()).toBeNull();
+  });
+  test('a temporary change that forbids power is asked about first; answered, the question is gone', async () => {
+    const { sayMoment } = await moments();
+    const bridged = everything.find((one) => one.type === 'temporaryChangePut');
+    if (bridged?.type !== 'temporaryChangePut') throw new Error('no temporary change in the example');
+    const change = { ...bridged.change, closedAt: null, before: 'power' as const };
+    stored.set('t1', recordOf([{ ...opening, ticketId: 't1' } as EventBody, { type: 'temporaryChangePut', change }]));
+    await run(actions.openTicket('t1'));
+    run(sayMoment('power'));
+    expect(asked()).toBe('power');
+    expect(mains()).toBeUndefined();
+    // The lid is not what it forbids.
+    run(sayMoment('lidOff'));
+    expect(asked()).toBeNull();
+    run(sayMoment('power'));
+    run(sayMoment('power', true));
+    expect(asked()).toBeNull();
+    expect(mains()).toBe('plugged');
+  });
+  test('said with no ticket open, nothing happens', async () => {
+    const { sayMoment } = await moments();
+    run(sayMoment('power'));
+    expect(asked()).toBeNull();
+    expect(ticket().status).not.toBe('open');
   });
 });
 

@@ -9,18 +9,18 @@ export type Moment = 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff';
 const LIMIT: Readonly<Partial<Record<Moment, ChangeLimit>>> = { power: 'power', poweredOpen: 'power', lid: 'lid' };
 
 /**
- * Says that power or lid changed. One that an open loop forbids is asked about first.
+ * Says that power or lid changed. One that an open temporary change forbids is asked about first.
  *
- * @param allTheSame passes the question
+ * @param anyway passes the question
  */
 export const sayMoment =
-  (moment: Moment, allTheSame = false) =>
+  (moment: Moment, anyway = false) =>
   (dispatch: AppDispatch, getState: () => RootState): void => {
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open') return;
     const limit = LIMIT[moment];
     const { temporaryChanges } = ticket.record.ticket.strip;
-    if (!allTheSame && limit && forbidding(temporaryChanges, limit).length > 0) {
+    if (!anyway && limit && forbidding(temporaryChanges, limit).length > 0) {
       dispatch(momentAsked(moment));
       return;
     }

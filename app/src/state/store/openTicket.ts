@@ -29,7 +29,7 @@ export interface OpenTicketState {
   readonly drafts: Readonly<Record<string, Draft>>;
   /** The last thing said aloud: undo and its place, refusals. */
   readonly said: { readonly text: string; readonly to: string | null } | null;
-  /** Power or lid that was said while an open loop forbids it: asked about before it is kept. */
+  /** Power or lid that was said while an open temporary change forbids it: asked about before it is kept. */
   readonly asked: 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff' | null;
 }
 
