@@ -106,3 +106,19 @@ test('a line that cannot be read says why and leaves the line alone', async ({ p
   await line.fill('doubled flat 66.4');
   await expect(page.getByText(/Type the section too/)).toBeVisible();
 });
+
+test('a pulley that the old belt cannot go round is asked about, kept in the field, and may be kept anyway', async ({
+  page,
+}) => {
+  const field = reading(page, 'Motor pulley');
+  await take(page, 'Motor pulley', '60');
+  const doubt = page.getByRole('alert').filter({ hasText: 'that is 188.5 mm round, and the old belt is 128.0 mm' });
+  await expect(doubt).toBeVisible();
+  await expect(field).toHaveValue('60');
+  await doubt.getByRole('button', { name: 'Keep it anyway' }).click();
+  await expect(field).toHaveValue('60.0');
+  await expect(doubt).toHaveCount(0);
+  await take(page, 'Motor pulley', '6');
+  await expect(field).toHaveValue('6.0');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});

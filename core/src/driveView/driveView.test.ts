@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { opening, reading, recordOf } from '../../fixtures/sample';
+import { opening, reading, recordOf, tried } from '../../fixtures/sample';
 import { answerProbability } from '../probability';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, torqueWords } from '../sizing';
 import type { Try } from '../stations';
@@ -29,18 +29,7 @@ const BOOTH = taken(
 const fitted = (id: string, innerLengthMm: number, verdict: Try['verdict']): EventBody => ({
   type: 'tryLogged',
   driveId: DRIVE,
-  try: {
-    id,
-    shape: 'square',
-    thicknessMm: 1.2,
-    widthMm: null,
-    innerLengthMm,
-    source: '',
-    label: '',
-    because: 'unknown',
-    verdict,
-    note: '',
-  },
+  try: tried(id, innerLengthMm, verdict),
 });
 const viewOf = (bodies: readonly EventBody[], bench = BENCH) => {
   const { ticket } = recordOf([opening, ...bodies]);

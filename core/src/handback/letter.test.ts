@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
+import { complaint, cycle, opening, recordOf, tried } from '../../fixtures/sample';
 import type { EventBody } from '../ticket';
 import { letter } from '.';
 
@@ -60,7 +60,7 @@ describe('the letter to the owner', () => {
     expect(saw).toEqual(['Since the repair it failed again, at try 1. It is not cured.']);
   });
   test('names the belt that was judged right, the last one only, and leaves out what there is nothing to say of', () => {
-    const tried = (
+    const logged = (
       id: string,
       innerLengthMm: number,
       verdict: 'right' | 'tooLoose',
@@ -68,27 +68,16 @@ describe('the letter to the owner', () => {
     ): EventBody => ({
       type: 'tryLogged',
       driveId: 'drive-a',
-      try: {
-        id,
-        shape: 'square',
-        thicknessMm: 1.2,
-        widthMm: null,
-        innerLengthMm,
-        source,
-        label: '',
-        because: 'unknown',
-        verdict,
-        note: '',
-      },
+      try: tried(id, innerLengthMm, verdict, source),
     });
     const all = parts([
-      tried('t1', 120, 'tooLoose'),
-      tried('t2', 116, 'right'),
+      logged('t1', 120, 'tooLoose'),
+      logged('t2', 116, 'right'),
       { type: 'handBackWritten', changes: { done: 'Belt renewed' } },
     ]);
     expect(all.get('What is in it now')).toEqual(['The belt: square 1.2 mm, 116.0 mm inner length, own stock.']);
     // A belt of which nobody wrote where it came from ends its sentence all the same.
-    expect(parts([tried('t3', 116, 'right', '')]).get('What is in it now')).toEqual([
+    expect(parts([logged('t3', 116, 'right', '')]).get('What is in it now')).toEqual([
       'The belt: square 1.2 mm, 116.0 mm inner length.',
     ]);
     expect(all.get('What we did')).toEqual(['Belt renewed.']);

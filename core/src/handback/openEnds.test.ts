@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { complaint, cycle, opening, recordOf } from '../../fixtures/sample';
+import { complaint, cycle, opening, recordOf, tried } from '../../fixtures/sample';
 import { checksFor, newCheck } from '../proving';
 import { summarise, type EventBody } from '../ticket';
 import { openEnds } from '.';
@@ -101,22 +101,11 @@ describe('what speaks against handing back', () => {
     const base: EventBody[] = [opening, ...stationsDone, answered, done];
     expect(words([...base, { type: 'timerPut', timer }])).toEqual(['A timer is still to be seen to: drying.']);
     expect(words([...base, { type: 'timerPut', timer: { ...timer, endedAt: timer.endsAt } }])).toEqual([]);
-    const tried: EventBody = {
+    const logged: EventBody = {
       type: 'tryLogged',
       driveId: 'drive-a',
-      try: {
-        id: 't',
-        shape: 'square',
-        thicknessMm: 1.2,
-        widthMm: null,
-        innerLengthMm: 116,
-        source: '',
-        label: '',
-        because: 'unknown',
-        verdict: 'untried',
-        note: '',
-      },
+      try: tried('t', 116),
     };
-    expect(words([...base, tried])).toEqual(['Drive A: the last belt is not judged right.']);
+    expect(words([...base, logged])).toEqual(['Drive A: the last belt is not judged right.']);
   });
 });

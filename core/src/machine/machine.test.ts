@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { cycle, opening, recordOf, step } from '../../fixtures/sample';
+import { cycle, opening, recordOf, step, tried } from '../../fixtures/sample';
 import type { EventBody } from '../ticket';
 import { machineView } from '.';
 
@@ -14,18 +14,7 @@ const beltStep = (id: string, number: number, line: string, minute: number): Eve
 const fit = (driveId: string, id: string): EventBody => ({
   type: 'tryLogged',
   driveId,
-  try: {
-    id,
-    shape: 'square',
-    thicknessMm: 1.2,
-    widthMm: null,
-    innerLengthMm: 116,
-    source: '',
-    label: '',
-    because: 'unknown',
-    verdict: 'untried',
-    note: '',
-  },
+  try: tried(id, 116),
 });
 
 describe('the machine as it stands', () => {

@@ -35,7 +35,7 @@ export function FindPage() {
   const first = sure && machine.causes.find(({ id }) => id === sure.causeId);
   const cause = machine.causes.find(({ id }) => id === shown);
   return (
-    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 className="text-2xl">Find</h2>

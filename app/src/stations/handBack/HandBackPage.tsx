@@ -45,7 +45,7 @@ export function HandBackPage() {
     download(`${writeTicketName(ticket)}.zip`, bytes, 'application/zip');
   };
   return (
-    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Hand back</h2>
         {ticket.complaints.length > 0 && (

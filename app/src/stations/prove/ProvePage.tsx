@@ -57,7 +57,7 @@ export function ProvePage() {
     dispatch(recordEvent({ type: 'cleanRunBegun', cleanRun: { id: nanoid(10), startedAt: new Date().toISOString() } }));
 
   return (
-    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Prove</h2>
         <p className="text-lg">

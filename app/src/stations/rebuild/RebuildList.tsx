@@ -135,7 +135,7 @@ function BackStep({
       aria-label={off > 1 ? `All ${off} of number ${step.number} back` : `Number ${step.number} back`}
       onClick={() => back(off)}
     >
-      {off > 1 ? `All ${off} back` : 'Back'}
+      {off > 1 ? `Put all ${off} back` : 'Put it back'}
     </Button>
   );
   return (

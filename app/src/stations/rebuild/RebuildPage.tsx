@@ -18,7 +18,7 @@ export function RebuildPage() {
   const counts = countsOf(strip);
   const over = leftOvers(strip);
   return (
-    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 className="text-2xl">Rebuild</h2>

@@ -69,7 +69,7 @@ export function StripLine({
           }}
           className="field w-full min-w-0 text-xl"
         />
-        <Button look="strong" disabled={!canWrite || !read} onClick={put}>
+        <Button look="strong" className="shrink-0" disabled={!canWrite || !read} onClick={put}>
           Add the step
         </Button>
       </div>

@@ -41,7 +41,7 @@ export function StripPage() {
   }, [labelledId]);
   const empty = strip.steps.length === 0;
   return (
-    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 className="text-2xl">Strip</h2>

@@ -36,7 +36,7 @@ export function TakeInPage() {
     />
   );
   return (
-    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Take in</h2>
         <Caution>
