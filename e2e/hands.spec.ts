@@ -146,7 +146,8 @@ test('single keys can be bound anew and switched off', async ({ page }) => {
   await ready();
   await page.keyboard.press('?');
   const sheet = page.getByRole('dialog', { name: 'Keys' });
-  // A letter typed with the sheet just open binds nothing.
+  // A letter typed with the sheet just open binds nothing. Before it is open, two keys at once would be a caliper's burst.
+  await expect(sheet).toBeVisible();
   await page.keyboard.press('z');
   await expect(sheet.getByLabel('Key for: Jump')).toHaveText('/');
   await sheet.getByLabel('Key for: Jump').click();

@@ -30,9 +30,10 @@ test('a data drive by rpm: what each belt would give, a strobe disc, and the pul
   await page.getByLabel('Wanted of the driven pulley, rpm').fill('500');
   // All belts are judged anew before the table names one: on a busy machine that takes a while.
   await expect(row).toContainText('too fast', { timeout: 20_000 });
-  await expect(page.getByRole('region', { name: 'Chance', exact: true })).toContainText(
-    'most likely by turning at the wrong speed',
-  );
+  const chance = page.getByRole('region', { name: 'Chance', exact: true });
+  await expect(chance).toHaveAttribute('aria-busy', 'false');
+  await expect(chance).toContainText('under 1 in 100');
+  await expect(chance).toContainText('most likely by turning at the wrong speed');
   expect(within).toBeGreaterThan(30);
 
   // Pulses: out of order and lacking one are refused, a good file is drawn.

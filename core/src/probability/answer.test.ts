@@ -59,6 +59,16 @@ describe('the whole answer', () => {
   });
 });
 
+test('where no belt can reach the speed, the one is shown that fails by nothing else', () => {
+  const { requirements } = situation.demands;
+  const demands = { requirements, speed: { motorRpm: 2400, targetRpm: 500, tolerance: 0.02 } };
+  const hopeless = { ...situation, demands };
+  const { best, nothingFits } = rankByProbability(rank(hopeless, CATALOGUE), ask({ situation: hopeless }).belts);
+  expect(nothingFits).toBe(true);
+  expect(ask({ situation: hopeless }).belts[best?.catalogueBelt.id ?? '']?.first).toBe('speed');
+  expect(worksOf(plain, best?.catalogueBelt.id ?? '')).toBeGreaterThan(0.8);
+});
+
 test('a spindle is not asked for its tray', () => {
   const spindle = ask({ situation: { ...situation, driven: 'spindle' } });
   expect(

@@ -89,7 +89,9 @@ export const MIN_PROBABILITY = 0.5;
 
 /**
  * The ranking by chance, where it is known. Of belts whose chances are alike the one that lies furthest from every limit
- * comes first; the others by their chance.
+ * comes first; the others by their chance. Where no belt is likelier to work than to fail, the margins say little, since
+ * one hopeless thing (a speed that no belt reaches) hides all others: there the belt comes first with which the fewest
+ * things go wrong.
  *
  * @param belts all that may be its neighbours
  */
@@ -99,13 +101,21 @@ export function rankByProbability(
   belts: readonly CatalogueBelt[] = CATALOGUE,
 ): Ranking {
   const works = ({ catalogueBelt }: Candidate): number => chances[catalogueBelt.id]?.works ?? 0;
-  const byOdds = [...ranking.candidates].sort((a, b) => works(b) - works(a) || b.judgement.margin - a.judgement.margin);
-  const top = byOdds[0];
+  const byChance = [...ranking.candidates].sort((a, b) => works(b) - works(a) || b.judgement.margin - a.judgement.margin);
+  const top = byChance[0];
   if (!top) return ranking;
-  const best = byOdds
+  const goesWrong = ({ catalogueBelt }: Candidate): number => {
+    const fails = chances[catalogueBelt.id]?.fails;
+    if (!fails) return Infinity;
+    // A slack belt neither grips nor turns anything at its speed, though only the slack is counted.
+    return Object.values(fails).reduce((sum, share) => sum + share, 2 * fails.slack);
+  };
+  const nothingFits = works(top) < MIN_PROBABILITY;
+  const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
+  const best = byChance
     .filter((one) => works(one) >= works(top) - ALIKE)
-    .reduce((easiest, one) => (one.judgement.margin > easiest.judgement.margin ? one : easiest));
-  const candidates = [best, ...byOdds.filter((one) => one !== best)];
+    .reduce((easiest, one) => (ease(one) > ease(easiest) ? one : easiest));
+  const candidates = [best, ...byChance.filter((one) => one !== best)];
   const beside = nextInSeries(
     belts.filter((belt) => sameSection(belt, best.catalogueBelt)),
     best.catalogueBelt.innerLengthMm,
@@ -114,5 +124,5 @@ export function rankByProbability(
     candidates.find(({ catalogueBelt }) => catalogueBelt.id === belt?.id);
   const down = find(beside.down);
   const up = find(beside.up);
-  return { candidates, best, nothingFits: works(best) < MIN_PROBABILITY, ...(down && { down }), ...(up && { up }) };
+  return { candidates, best, nothingFits, ...(down && { down }), ...(up && { up }) };
 }
