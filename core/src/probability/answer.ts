@@ -101,7 +101,9 @@ export function rankByProbability(
   belts: readonly CatalogueBelt[] = CATALOGUE,
 ): Ranking {
   const works = ({ catalogueBelt }: Candidate): number => chances[catalogueBelt.id]?.works ?? 0;
-  const byChance = [...ranking.candidates].sort((a, b) => works(b) - works(a) || b.judgement.margin - a.judgement.margin);
+  const byChance = [...ranking.candidates].sort(
+    (a, b) => works(b) - works(a) || b.judgement.margin - a.judgement.margin,
+  );
   const top = byChance[0];
   if (!top) return ranking;
   const goesWrong = ({ catalogueBelt }: Candidate): number => {
