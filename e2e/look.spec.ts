@@ -31,20 +31,9 @@ const views = [
 ] as const;
 
 for (const [name, path] of views) {
-  test(`${name}: axe finds nothing serious, by day and by lamp`, async ({ page }) => {
-    await page.goto(path);
-    await expect(page.getByRole('main')).not.toContainText('One moment');
-    for (const lamp of [false, true]) {
-      if (lamp) await page.getByRole('button', { name: 'Dark', exact: true }).click();
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
-    }
-  });
-
-  test(`${name} at three widths: nothing runs off the side, and targets are large enough`, async ({ page }) => {
+  test(`${name}: nothing runs off the side, targets are large enough, axe finds nothing serious`, async ({ page }) => {
     for (const width of [390, 820, 1280]) {
-      await page.setViewportSize({ width, height: 844 });
+      await page.setViewportSize({ width, height: 800 });
       if (width === 390) await page.goto(path);
       await expect(page.getByRole('main')).not.toContainText('One moment');
       const wide = await page.evaluate(
@@ -60,6 +49,18 @@ for (const [name, path] of views) {
           .map((element) => element.outerHTML.slice(0, 120)),
       );
       expect(small, `${width} wide`).toEqual([]);
+    }
+    for (const lamp of [false, true]) {
+      // No frames stand in a page, and what holds need not be listed: both save time.
+      const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+      if (lamp) {
+        // By lamp only the colours are others.
+        await page.getByRole('button', { name: 'Dark', exact: true }).click();
+        axe.withRules('color-contrast');
+      }
+      const { violations } = await axe.analyze();
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
     }
   });
 }

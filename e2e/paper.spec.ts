@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { DEMO_URL } from './browser';
-import { chanceSettled, expect, test } from './bench';
+import { chanceSettled, expect, moveTo, test } from './bench';
 
 test.use({ baseURL: DEMO_URL });
 test.describe.configure({ timeout: 150_000 });
@@ -31,12 +31,13 @@ async function onSize(page: Page) {
 async function compare(page: Page, id: string, drive: string): Promise<number> {
   const at = (place: string) => `/t/demo-${id}/${place}?drive=${drive}`;
   let compared = 0;
-  await page.goto(at('size'));
+  await moveTo(page, at('size'));
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+  await settled(page);
   const region = page.getByRole('complementary', { name: 'Recommended belt' });
   if ((await region.count()) === 0 || (await page.getByRole('region', { name: 'Chance', exact: true }).count()) === 0) {
     // Nothing to choose from: then no paper names a belt either.
-    await page.goto(at('slip'));
+    await moveTo(page, at('slip'));
     await expect(page.getByRole('article', { name: 'Slip' })).toHaveCount(0);
     return 0;
   }
@@ -48,7 +49,7 @@ async function compare(page: Page, id: string, drive: string): Promise<number> {
     expect(screen[unit].size, `${id} ${drive}`).toBeDefined();
     expect(screen[unit].works, `${id} ${drive}`).toBeDefined();
   }
-  await page.goto(at('slip'));
+  await moveTo(page, at('slip'));
   await settled(page);
   for (const unit of UNITS) {
     await inUnit(page, unit);
@@ -57,14 +58,14 @@ async function compare(page: Page, id: string, drive: string): Promise<number> {
     expect(slip).toContain(`${screen[unit]?.works}`);
     compared += 2;
   }
-  await page.goto(at('template'));
+  await moveTo(page, at('template'));
   await settled(page);
   for (const unit of UNITS) {
     await inUnit(page, unit);
     await expect(page.getByRole('main'), `template of ${id} ${drive}`).toContainText(`${screen[unit]?.size}`);
     compared += 1;
   }
-  await page.goto(at('sheet'));
+  await moveTo(page, at('sheet'));
   await settled(page);
   await page.emulateMedia({ media: 'print' });
   const recommended = page.locator('[data-recommended]');
@@ -81,7 +82,7 @@ async function compare(page: Page, id: string, drive: string): Promise<number> {
     }
   }
   await page.emulateMedia({ media: 'screen' });
-  await page.goto(at('letter'));
+  await moveTo(page, at('letter'));
   await settled(page);
   await expect(page.getByRole('main')).not.toContainText(/undefined|NaN/);
   return compared;
@@ -104,6 +105,7 @@ async function demandMore(page: Page): Promise<void> {
 }
 
 test('every paper of every demo drive names the belt and the chance of Size, in mm and in inches', async ({ page }) => {
+  await page.goto('/log');
   let compared = 0;
   for (const [id, drive] of DRIVES) compared += await compare(page, id, drive);
   expect(compared).toBeGreaterThan(40);

@@ -9,7 +9,6 @@ import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { useTitle } from '../../parts/ui/title';
 import { PrintScale } from './PrintScale';
 import { TrueSize } from './TrueSize';
 
@@ -17,7 +16,6 @@ const SHAPE_WORDS = { square: 'square section', round: 'round section (O-ring)',
 
 /** What to ask for in a shop: section, sizes that will do, and the ring and its length at 1:1 to hold a belt against. */
 export function SlipPage() {
-  useTitle('Slip for the shop');
   const { ticket } = useTicket();
   const view = useDrive();
   if (!view.situation.ok) {

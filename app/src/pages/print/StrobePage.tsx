@@ -5,13 +5,11 @@ import { Button } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
 import { download } from '../../parts/ui/download';
 import { NumberLine } from '../../parts/ui/NumberLine';
-import { useTitle } from '../../parts/ui/title';
 
 const HOLE_MM = 7.5;
 
 /** A strobe disc at 1:1, a ring for each mains frequency, with the speed at which each really stands still. */
 export function StrobePage() {
-  useTitle('Strobe disc');
   const [search] = useSearchParams();
   const [rpm, setRpm] = useState<number | null>(Number(search.get('rpm')) || 300);
   const [outerMm, setOuterMm] = useState<number | null>(58);

@@ -8,13 +8,11 @@ import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { download, fileName } from '../../parts/ui/download';
-import { useTitle } from '../../parts/ui/title';
 import { PrintScale } from './PrintScale';
 import { TrueSize } from './TrueSize';
 
 /** The belt or the whole drive at 1:1: to print and lay the thing on it, or as a file for a drawing program. */
 export function TemplatePage() {
-  useTitle('At 1 to 1');
   const { ticket } = useTicket();
   const view = useDrive();
   const { drive, facts } = view;

@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { Link, Outlet, useParams } from 'react-router';
+import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { headline } from '@loose-pulley/core/ticket';
 import { openTicket, takeOver } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
@@ -9,11 +9,25 @@ import { Words } from '../../parts/ui/Words';
 import { DriveTabs } from '../../parts/ticket/DriveTabs';
 import { StationRail } from './StationRail';
 import { TicketContext } from '../../parts/ticket/useTicket';
-import { STATION_NAMES, type StationId } from '@loose-pulley/core/stations';
+import { STATION_NAMES } from '@loose-pulley/core/stations';
+import { isStation } from './stationPages';
+
+/** What the tab, and a print's file, calls the pages of a ticket that are no stations. */
+const PAGE_NAMES: Readonly<Record<string, string>> = {
+  timeline: 'History',
+  sheet: 'Bench sheet',
+  letter: 'Letter',
+  labels: 'Labels',
+  tag: 'Tag',
+  slip: 'Slip for the shop',
+  template: 'At 1 to 1',
+  strobe: 'Strobe disc',
+};
 
 /** The frame of a ticket: its head, its stations, and whichever of them is open. */
 export function TicketPage() {
-  const { id = '', station } = useParams();
+  const { id = '' } = useParams();
+  const place = useLocation().pathname.split('/')[3] ?? '';
   const dispatch = useAppDispatch();
   const open = useAppSelector(({ openTicket: state }) => state.ticket);
   useEffect(() => {
@@ -23,8 +37,8 @@ export function TicketPage() {
   const record = isOpen ? open.record : null;
   const canWrite = isOpen && open.access === 'writer';
   const view = useMemo(() => record && { record, ticket: record.ticket, canWrite }, [record, canWrite]);
-  const stationName = STATION_NAMES[station as StationId];
-  useTitle(view ? `${view.ticket.number} ${view.ticket.machine}${stationName ? `, ${stationName}` : ''}` : 'Ticket');
+  const name = isStation(place) ? STATION_NAMES[place] : PAGE_NAMES[place];
+  useTitle(view ? [`${view.ticket.number} ${view.ticket.machine}`, ...(name ? [name] : [])].join(', ') : 'Ticket');
 
   if (open.status === 'missing' && open.id === id) {
     return (
