@@ -1,4 +1,4 @@
-import { bushShare, grooveFriction, gripShare } from '../drive';
+import { grooveFriction, gripShare, shaftLoadN } from '../drive';
 import { FAILURE_BITS, seatAt, wrapsOfPath, type EvaluatedBelt, type Seat } from '../evaluation';
 import { sectionAreaMm2, type BeltSection } from '../rubber';
 import type { Situation } from '../sizing';
@@ -17,73 +17,111 @@ const USUAL_STRETCH = 1.08;
 const { slack: SLACK, grip: SLIPS, motor: STALLS, stretch: TORN, groove: BESIDE, speed: WRONG_SPEED } = FAILURE_BITS;
 const FLAT = { form: 'flat' } as const;
 
-/** What every sample makes of one section, for each newton of fresh strand pull: the same for every length of it. */
-interface SectionSamples {
-  /** Growth of path and radii, for each mm of thickness. */
-  readonly pathGrowth: number;
-  readonly motorGrowth: number;
-  readonly drivenGrowth: number;
+/** What every sample makes of the wraps: the same for all sections that lie alike, which on an open drive is all of them. */
+interface WrapSamples {
   /** 2f of the pulley that slips first; times pull and motor radius it is the torque at which the belt slips. */
   readonly grip: Float64Array;
   /** The same once the belt has relaxed. */
   readonly gripRelaxed: Float64Array;
+  /** Load on each shaft for each newton of pull: motor, driven, then the idlers. */
+  readonly shaftLoads: readonly Float64Array[];
+}
+
+/** @param wrapsRad undefined where they follow from each sample's own path and pulleys */
+function wrapSamples(samples: Samples, { drive }: Situation, wrapsRad: readonly number[] | undefined): WrapSamples {
+  const { count, pathMm, motorRadiusMm, drivenRadiusMm } = samples;
+  const { motorFriction, drivenFriction, idlerFrictions, relaxedShare } = samples;
+  const grip = new Float64Array(count);
+  const gripRelaxed = new Float64Array(count);
+  const idlers = drive?.idlers ?? [];
+  const shaftLoads = Array.from({ length: 2 + idlers.length }, (_, index) =>
+    new Float64Array(count).fill(shaftLoadN(1, wrapsRad?.[index] ?? 0)),
+  );
+  const motorGroove = drive?.motorPulley.groove ?? FLAT;
+  const drivenGroove = drive?.drivenPulley.groove ?? FLAT;
+  for (let i = 0; i < count; i++) {
+    const wraps =
+      wrapsRad ??
+      wrapsOfPath({
+        pathMm: pathMm[i] as number,
+        motorRadiusMm: motorRadiusMm[i] as number,
+        drivenRadiusMm: drivenRadiusMm[i] as number,
+      });
+    if (!wrapsRad) shaftLoads.forEach((list, index) => (list[i] = shaftLoadN(1, wraps[index] ?? 0)));
+    let share = Math.min(
+      gripShare(grooveFriction(motorGroove, motorFriction[i] as number), wraps[0] ?? Math.PI),
+      gripShare(grooveFriction(drivenGroove, drivenFriction[i] as number), wraps[1] ?? Math.PI),
+    );
+    for (let index = 0; index < idlers.length; index++) {
+      const one = idlers[index];
+      if (!one?.driven) continue;
+      const friction = idlerFrictions[index]?.[i] ?? (drivenFriction[i] as number);
+      share = Math.min(share, gripShare(grooveFriction(one.groove, friction), wraps[index + 2] ?? 0));
+    }
+    grip[i] = 2 * share;
+    gripRelaxed[i] = 2 * share * (relaxedShare[i] as number);
+  }
+  return { grip, gripRelaxed, shaftLoads };
+}
+
+/** What every sample makes of one section, for each newton of fresh strand pull: the same for every length of it. */
+interface SectionSamples extends WrapSamples {
+  /** Growth of path and radii, for each mm of thickness. */
+  readonly pathGrowth: number;
+  readonly motorGrowth: number;
+  readonly drivenGrowth: number;
   /** Torque at the motor that the bushes take for each newton of pull. */
   readonly dragMm: Float64Array;
   /** What the motor may lose to the bushes before too little is left. */
   readonly spareNmm: Float64Array;
 }
 
-function sectionSamples(samples: Samples, situation: Situation, section: BeltSection): SectionSamples | undefined {
+/** Sections, and the wraps they share, as they are asked for. */
+function sectionsOf(samples: Samples, situation: Situation): (section: BeltSection) => SectionSamples | undefined {
   const { drive, demands } = situation;
   const { motorMin } = demands.requirements;
-  const thicknessMm = section.thicknessMm / Math.sqrt(USUAL_STRETCH);
-  const seat: Seat | undefined = seatAt(drive, thicknessMm);
-  if (!seat) return undefined;
-  const { count } = samples;
-  const { motorRadiusMm, drivenRadiusMm, motorFriction, drivenFriction, idlerFrictions, relaxedShare } = samples;
-  const grip = new Float64Array(count);
-  const gripRelaxed = new Float64Array(count);
-  const dragMm = new Float64Array(count);
-  const spareNmm = new Float64Array(count);
-  const motorGroove = drive?.motorPulley.groove ?? FLAT;
-  const drivenGroove = drive?.drivenPulley.groove ?? FLAT;
-  const idlers = drive?.idlers ?? [];
-  const radiiMm = [0, 0, ...seat.idlerRadiiMm];
-  for (let i = 0; i < count; i++) {
-    const motorMm = motorRadiusMm[i] as number;
-    const drivenMm = drivenRadiusMm[i] as number;
-    const wrapsRad =
-      seat.wrapsRad ??
-      wrapsOfPath({ pathMm: samples.pathMm[i] as number, motorRadiusMm: motorMm, drivenRadiusMm: drivenMm });
-    let share = Math.min(
-      gripShare(grooveFriction(motorGroove, motorFriction[i] as number), wrapsRad[0] ?? Math.PI),
-      gripShare(grooveFriction(drivenGroove, drivenFriction[i] as number), wrapsRad[1] ?? Math.PI),
-    );
-    for (let index = 0; index < idlers.length; index++) {
-      const one = idlers[index];
-      if (!one?.driven) continue;
-      const friction = idlerFrictions[index]?.[i] ?? (drivenFriction[i] as number);
-      share = Math.min(share, gripShare(grooveFriction(one.groove, friction), wrapsRad[index + 2] ?? 0));
+  const { count, motorRadiusMm, drivenRadiusMm, bushMm, stallNmm, heldThroughN, needNmm } = samples;
+  const wrapped = new Map<string, WrapSamples>();
+  const wraps = (wrapsRad: readonly number[] | undefined): WrapSamples => {
+    // A billionth of a radian is far below what any grip could tell.
+    const key = wrapsRad?.map((rad) => rad.toFixed(9)).join(' ') ?? '';
+    const known = wrapped.get(key) ?? wrapSamples(samples, situation, wrapsRad);
+    wrapped.set(key, known);
+    return known;
+  };
+  const work = (section: BeltSection): SectionSamples | undefined => {
+    const thicknessMm = section.thicknessMm / Math.sqrt(USUAL_STRETCH);
+    const seat: Seat | undefined = seatAt(drive, thicknessMm);
+    if (!seat) return undefined;
+    const lying = wraps(seat.wrapsRad);
+    const [motorLoads, drivenLoads, ...idlerLoads] = lying.shaftLoads;
+    if (!motorLoads || !drivenLoads) return undefined;
+    const dragMm = new Float64Array(count);
+    const spareNmm = new Float64Array(count);
+    for (let i = 0; i < count; i++) {
+      const motorMm = (motorRadiusMm[i] as number) + seat.motorMm;
+      const drivenMm = (drivenRadiusMm[i] as number) + seat.drivenMm;
+      let loads = (motorLoads[i] as number) + ((drivenLoads[i] as number) * motorMm) / drivenMm;
+      for (let index = 0; index < idlerLoads.length; index++)
+        loads += (((idlerLoads[index] as Float64Array)[i] as number) * motorMm) / (seat.idlerRadiiMm[index] as number);
+      const drag = (bushMm[i] as number) * loads;
+      dragMm[i] = drag;
+      spareNmm[i] = (stallNmm[i] as number) + drag * (heldThroughN[i] as number) - motorMin * (needNmm[i] as number);
     }
-    radiiMm[0] = motorMm + seat.motorMm;
-    radiiMm[1] = drivenMm + seat.drivenMm;
-    const drag = (samples.bushMm[i] as number) * bushShare(radiiMm, wrapsRad);
-    grip[i] = 2 * share;
-    gripRelaxed[i] = 2 * share * (relaxedShare[i] as number);
-    dragMm[i] = drag;
-    spareNmm[i] =
-      (samples.stallNmm[i] as number) +
-      drag * (samples.heldThroughN[i] as number) -
-      motorMin * (samples.needNmm[i] as number);
-  }
-  return {
-    pathGrowth: seat.pathMm / thicknessMm,
-    motorGrowth: seat.motorMm / thicknessMm,
-    drivenGrowth: seat.drivenMm / thicknessMm,
-    grip,
-    gripRelaxed,
-    dragMm,
-    spareNmm,
+    return {
+      ...lying,
+      pathGrowth: seat.pathMm / thicknessMm,
+      motorGrowth: seat.motorMm / thicknessMm,
+      drivenGrowth: seat.drivenMm / thicknessMm,
+      dragMm,
+      spareNmm,
+    };
+  };
+  const sections = new Map<string, SectionSamples | undefined>();
+  return (section) => {
+    const key = `${section.shape} ${section.thicknessMm} ${section.widthMm ?? ''}`;
+    if (!sections.has(key)) sections.set(key, work(section));
+    return sections.get(key);
   };
 }
 
@@ -104,11 +142,9 @@ export function playOutcomes(samples: Samples, situation: Situation, belts: read
   const { gripMin } = requirements;
   const outcomes = new Uint8Array(belts.length * count);
   const slipAtNmm = needNmm.map((need) => gripMin * need);
-  const sections = new Map<string, SectionSamples | undefined>();
+  const sectionOf = sectionsOf(samples, situation);
   for (const [index, belt] of belts.entries()) {
-    const key = `${belt.shape} ${belt.thicknessMm} ${belt.widthMm ?? ''}`;
-    if (!sections.has(key)) sections.set(key, sectionSamples(samples, situation, belt));
-    const section = sections.get(key);
+    const section = sectionOf(belt);
     const row = index * count;
     if (!section) {
       outcomes.fill(BESIDE, row, row + count);

@@ -125,12 +125,12 @@ export function judge(situation: Situation, belt: Belt, lengthStdMm = 0): Judgem
     weakest,
     margin,
     ...(drive && {
-      running: {
-        ...evaluation,
+      // Not by spread, which alone takes as long as all of the judging: hundreds of belts are judged at a keystroke.
+      running: Object.assign({}, evaluation, {
         gearing: gearingOf(situation),
         travelAssumed: situation.driven !== 'spindle' && situation.travelPerTurnMm === undefined,
         needAssumed: situation.trayPullN === undefined,
-      },
+      }),
     }),
   };
 }
