@@ -5,7 +5,22 @@ import globals from 'globals';
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', '.tmp/**', 'playwright-report/**'] },
-  ...tseslint.configs.recommended,
+  ...tseslint.configs.recommendedTypeChecked,
+  {
+    languageOptions: {
+      parserOptions: {
+        project: [
+          'core/tsconfig.json',
+          'app/tsconfig.json',
+          'app/tsconfig.workers.json',
+          'server/tsconfig.json',
+          'e2e/tsconfig.json',
+          'scripts/tsconfig.json',
+        ],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+  },
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
@@ -13,6 +28,8 @@ export default tseslint.config(
       // A stored shape's type is its description's, under a name of its own.
       '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // It takes an index that may be missing, and a member of a registry, for what they are asserted to be.
+      '@typescript-eslint/no-unnecessary-type-assertion': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
     },
@@ -45,6 +62,7 @@ export default tseslint.config(
       ...a11y.flatConfigs.recommended.rules,
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
+      'react-hooks/set-state-in-effect': 'error',
       'jsx-a11y/no-autofocus': 'off',
     },
   },
@@ -53,4 +71,11 @@ export default tseslint.config(
     languageOptions: { globals: globals.node },
     rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
   },
+  {
+    // Tests take a browser's own function and put another in its place.
+    files: ['**/*.test.ts', 'e2e/**', 'scripts/bench/**'],
+    rules: { '@typescript-eslint/unbound-method': 'off' },
+  },
+  // Plain scripts have no types to lint by.
+  { files: ['**/*.{js,cjs,mjs}'], ...tseslint.configs.disableTypeChecked },
 );

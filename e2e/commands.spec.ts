@@ -20,7 +20,7 @@ function start(...args: string[]) {
 
 /** Takes whatever port is free, and keeps it. */
 const occupy = () =>
-  new Promise<{ readonly port: number; free(): void }>((done) => {
+  new Promise<{ readonly port: number; readonly free: () => void }>((done) => {
     const server = createServer().listen(0, '127.0.0.1', () => {
       const { port } = server.address() as AddressInfo;
       done({ port, free: () => void server.close() });

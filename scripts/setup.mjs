@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -16,6 +16,16 @@ export function run(command, args, options = {}) {
   });
   return status === 0;
 }
+
+/** Runs a command beside others. @returns whether it ended well, and all that it said */
+export const runAside = (command, args) =>
+  new Promise((done) => {
+    let said = '';
+    const child = spawn(command, args, { cwd: root, shell: process.platform === 'win32' });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
+    child.on('error', ({ message }) => done({ held: false, said: message }));
+    child.on('close', (status) => done({ held: status === 0, said }));
+  });
 
 const stamp = (path) => (existsSync(path) ? statSync(path).mtimeMs : 0);
 

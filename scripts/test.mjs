@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensurePackages, root, run } from './setup.mjs';
+import { ensurePackages, root, run, runAside } from './setup.mjs';
 
 /* npm test: installs what is missing, then types, lint, order, form, unit, server and browser tests. */
 ensurePackages();
@@ -8,13 +8,19 @@ const { ensureChromium } = await import('./chromium.mjs');
 const results = join(root, 'test-results');
 const total = { passed: 0, failed: 0 };
 
-/** Counts one check that either holds or does not. */
-function check(name, script) {
-  console.log(`\n== ${name}`);
-  const held = run('npx', ['--no-install', ...script]);
-  total[held ? 'passed' : 'failed'] += 1;
-  if (!held) console.error(`${name}: failed`);
-  return held;
+/** Counts checks that either hold or do not, each told whole once it has ended. Two go side by side. */
+async function check(checks) {
+  const waiting = [...checks];
+  const work = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const [name, script] = next;
+      const { held, said } = await runAside('npx', ['--no-install', ...script]);
+      console.log(`\n== ${name}\n${said}`.trimEnd());
+      total[held ? 'passed' : 'failed'] += 1;
+      if (!held) console.error(`${name}: failed`);
+    }
+  };
+  await Promise.all([work(), work()]);
 }
 
 /** Counts the tests of a runner from its own report; a runner that leaves none counts as a failure. */
@@ -35,15 +41,18 @@ function count(name, script, report, read) {
 }
 
 mkdirSync(results, { recursive: true });
-check('types: core', ['tsc', '-p', 'core']);
-check('types: app', ['tsc', '-p', 'app']);
-check('types: workers', ['tsc', '-p', 'app/tsconfig.workers.json']);
-check('types: server and unit tests', ['tsc', '-p', 'server']);
-check('types: browser tests', ['tsc', '-p', 'e2e']);
-check('types: bench', ['tsc', '-p', 'scripts']);
-check('lint', ['eslint', '.', '--max-warnings', '0']);
-check('order of imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'app/src', 'server/src']);
-check('form', ['prettier', '--check', '--log-level', 'warn', '.']);
+await check([
+  // The longest first.
+  ['lint', ['eslint', '.', '--max-warnings', '0']],
+  ['types: core', ['tsc', '-p', 'core']],
+  ['types: app', ['tsc', '-p', 'app']],
+  ['types: workers', ['tsc', '-p', 'app/tsconfig.workers.json']],
+  ['types: server and unit tests', ['tsc', '-p', 'server']],
+  ['types: browser tests', ['tsc', '-p', 'e2e']],
+  ['types: bench', ['tsc', '-p', 'scripts']],
+  ['order of imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'app/src', 'server/src']],
+  ['form', ['prettier', '--check', '--log-level', 'warn', '.']],
+]);
 count(
   'unit and server tests',
   ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile=${join(results, 'unit.json')}`],

@@ -25,7 +25,7 @@ export const times = (count: number, once: () => unknown): Promise<number[]> =>
   });
 
 /** A table of rows that grows, and is printed at the end. */
-export function openReport(): { readonly row: Row; print(browser: string): void } {
+export function openReport(): { readonly row: Row; readonly print: (browser: string) => void } {
   const rows: Array<readonly [string, string, string]> = [];
   return {
     row: (what, figure, beside = '') => rows.push([what, figure, beside]),

@@ -23,7 +23,7 @@ export interface Stage {
   readonly demoUrl: string;
   readonly benchUrl: string;
   /** Time from navigation to an element that can be used, as the page's own clock has it. */
-  usable(url: string, selector: string): Promise<number>;
+  readonly usable: (url: string, selector: string) => Promise<number>;
   close(): Promise<void>;
 }
 

@@ -18,7 +18,7 @@ const api: Api = {
 /** A worker in this realm: its own end of a message channel, which can be told to die. */
 function worker() {
   const { port1, port2 } = new MessageChannel();
-  expose(api, port2 as never);
+  expose(api, port2);
   let ended = false;
   const events = new EventTarget();
   const one = {

@@ -58,9 +58,14 @@ test('an answer to an older question is dropped; the rough and the fine answer o
   expect(onAnswer).not.toHaveBeenCalled();
   newest().answer(fresh?.id ?? NaN, false);
   newest().answer(fresh?.id ?? NaN, true);
-  expect(onAnswer.mock.calls.map(([, last, asked]) => [last, (asked as ProbabilityQuestion).seed])).toEqual([
-    [false, 2],
-    [true, 2],
+  expect(
+    onAnswer.mock.calls.map(([, last, asked]) => ({
+      last: last as boolean,
+      seed: (asked as ProbabilityQuestion).seed,
+    })),
+  ).toEqual([
+    { last: false, seed: 2 },
+    { last: true, seed: 2 },
   ]);
 });
 test('a worker that dies is begun again with the last question, and that is said', () => {

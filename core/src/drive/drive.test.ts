@@ -54,7 +54,7 @@ test('wraps of idlers stand in the order in which they were put in, not in which
     ({ name, xMm: 18, yMm, bottomDiameterMm: 6, groove: { form: 'flat' }, back: false, driven: true, after }) as const;
   const upper = wheel('upper', 30, 'driven');
   const lower = wheel('lower', -18, 'motor');
-  const wraps = (...idlers: (typeof upper | typeof lower)[]) => {
+  const wraps = (...idlers: (typeof upper)[]) => {
     const path = innerPath({ ...worked, idlers });
     if (!path.ok) throw new Error(path.problem);
     return path.value.wrapsRad;

@@ -49,7 +49,7 @@ const base = (field: AnyField): yup.AnySchema => {
 /** A description, or the one value that stands for nothing. */
 function orElse(of: AnyField, nothing: null | undefined): yup.AnySchema {
   const schema = toYup(of);
-  if (of.kind !== 'dictionary') return nothing === null ? schema.nullable() : schema.optional();
+  if (of.kind !== 'dictionary') return (nothing === null ? schema.nullable() : schema.optional()) as yup.AnySchema;
   // A dictionary is built from the value that it meets, and cannot be told beforehand that there may be none.
   const none = nothing === null ? yup.mixed().nullable().defined() : yup.mixed().optional();
   return yup.lazy((value: unknown) => (value === nothing ? none : schema)) as unknown as yup.AnySchema;

@@ -312,7 +312,7 @@ describe('the tray held while the motor drives', () => {
   test('is read in newtons or grams, never in millimetres', () => {
     expect(parseAmount(method('stalledMotor'), '265 g', 'mm')).toMatchObject({
       ok: true,
-      value: expect.closeTo(2.6, 2),
+      value: expect.closeTo(2.6, 2) as unknown,
     });
     expect(parseAmount(method('stalledMotor'), '40 mm', 'mm').ok).toBe(false);
     const nought = readAmount(method('stalledMotor'), 0, {});

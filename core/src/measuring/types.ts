@@ -95,7 +95,7 @@ export interface Method {
     readonly aux: Aux;
   }): readonly Slip[];
   /** How it is held, what goes wrong, and its drawing: fetched when it is asked for. */
-  guide(): Promise<Guide>;
+  readonly guide: () => Promise<Guide>;
   /** Aux that may be left out. */
   readonly optionalAux?: readonly AuxKey[];
   /** Standard uncertainty of one reading, k = 1. Common practice, from memory, no source; editable per reading. */

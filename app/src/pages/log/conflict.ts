@@ -20,7 +20,7 @@ export interface ConflictWords {
 const SHOWN = 6;
 const shown = (value: unknown): string => {
   if (value === undefined || value === null || value === '') return 'nothing';
-  const text = typeof value === 'object' ? JSON.stringify(value) : String(value);
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
   return text.length > 48 ? `${text.slice(0, 45)}…` : text;
 };
 /** `drives[0].readings[1].amount` as `drives 1, readings 2, amount`. */

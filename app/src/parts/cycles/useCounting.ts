@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -27,7 +27,7 @@ const LONGEST_S = 600;
 export function useCounting(loader: Loader, cleanRunId: string | null, cycles: readonly Cycle[]) {
   const dispatch = useAppDispatch();
   const actions = actionsOf(loader);
-  const [chosen, setChosen] = useState<CycleAction | null>(null);
+  const [chosen, setChosen] = useState<{ readonly afterId: string | undefined; readonly action: CycleAction }>();
   const [setting, setSetting] = useState<Setting>(() => {
     const last = cycles[cycles.length - 1];
     return last
@@ -42,9 +42,9 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
   const [running, setRunning] = useState(false);
   const last = cycles[cycles.length - 1];
   const turn = last ? actions[(actions.indexOf(last.action) + 1) % actions.length] : actions[0];
-  const action = chosen ?? turn ?? 'open';
-  // After an undo or a change of machine the turn is taken anew.
-  useEffect(() => setChosen(null), [last?.id]);
+  // After a cycle, an undo or a change of machine the turn is taken anew.
+  const action = (chosen?.afterId === last?.id ? chosen?.action : undefined) ?? turn ?? 'open';
+  const setAction = (next: CycleAction): void => setChosen({ afterId: last?.id, action: next });
 
   const start = (): void => {
     startedMs.current = performance.now();
@@ -71,5 +71,5 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
     );
     if (counted) sound(result);
   };
-  return { action, actions, setAction: setChosen, setting, setSetting, running, start, verdict };
+  return { action, actions, setAction, setting, setSetting, running, start, verdict };
 }

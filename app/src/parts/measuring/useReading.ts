@@ -47,7 +47,7 @@ export interface ReadingControl {
   setAux(key: AuxKey, value: number | null): void;
   /** One reading's standard uncertainty, k = 1; null takes the method's. */
   setOwnStd(std: number | null): void;
-  remove(): void;
+  readonly remove: () => void;
 }
 
 /**

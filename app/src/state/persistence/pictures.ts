@@ -34,7 +34,7 @@ const LOCK = `${databaseName}/pictures`;
 /** Does something that writes pictures before their ticket, while no other tab sweeps. */
 export async function whilePicturesStay<T>(work: () => Promise<T>): Promise<T> {
   if (!('locks' in navigator)) return work();
-  return navigator.locks.request(LOCK, { mode: 'shared' }, work) as Promise<T>;
+  return navigator.locks.request(LOCK, { mode: 'shared' }, work);
 }
 
 /** Drops the pictures that no ticket names. Leaves it where another tab is just putting some in. @returns how many */

@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { selectBench } from './selectors';
 import type { AppDispatch, RootState } from './types';
@@ -6,7 +7,10 @@ export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();
 
 /** Reads the state as it is at the moment of an event, without drawing anew when it changes. */
-export const useNowState = (): (() => RootState) => useStore<RootState>().getState;
+export const useNowState = (): (() => RootState) => {
+  const store = useStore<RootState>();
+  return useCallback(() => store.getState(), [store]);
+};
 
 /** What this bench believes and demands. */
 export const useBench = () => useAppSelector(selectBench);

@@ -33,14 +33,14 @@ export function makeStore() {
   });
   listeners.startListening({
     predicate: (_, now, before) => now.openTicket.ticket !== before.openTicket.ticket,
-    effect: (_, { getState }) => {
-      const { ticket } = getState().openTicket;
+    effect: (_, api) => {
+      const { ticket } = api.getState().openTicket;
       if (ticket.status === 'open' && ticket.access === 'writer') services.keeper.keep(ticket.record);
     },
   });
   listeners.startListening({
     predicate: (action, now, before) => now.settings !== before.settings && action.type !== 'settings/settingsLoaded',
-    effect: (_, { getState }) => keepSettings(getState().settings),
+    effect: (_, api) => keepSettings(api.getState().settings),
   });
   return { store, services };
 }

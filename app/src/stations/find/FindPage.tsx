@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { causeName, oddsWords } from '@loose-pulley/core/diagnosis';
 import { sameTestElsewhere } from '@loose-pulley/core/ticketEvidence';
@@ -20,11 +20,12 @@ export function FindPage() {
   const { ticket } = useTicket();
   const { drive } = useDrive();
   const advice = useAdviser(ticket);
-  const [picked, setPicked] = useState<string | null>(null);
+  const [pickedAt, setPickedAt] = useState<{ readonly answered: number; readonly testId: string }>();
   const [chosen, setChosen] = useState<string | null>(null);
   const answered = advice?.answers.length ?? 0;
   // After an answer the adviser asks again.
-  useEffect(() => setPicked(null), [answered]);
+  const picked = pickedAt?.answered === answered ? pickedAt.testId : null;
+  const pick = (testId: string): void => setPickedAt({ answered, testId });
   if (!advice) return <p className="p-5">One moment.</p>;
   const { machine, suggestions, ranked } = advice;
   const found = ticket.verdicts.find(({ state }) => state === 'found');
@@ -71,7 +72,7 @@ export function FindPage() {
               <Link
                 key={driveName}
                 to={`/t/${ticket.id}/find?drive=${driveName}`}
-                onClick={() => setPicked(testId)}
+                onClick={() => pick(testId)}
                 className="inline-flex min-h-11 items-center font-semibold underline decoration-hair decoration-2 underline-offset-4"
               >
                 drive {driveName}
@@ -79,7 +80,7 @@ export function FindPage() {
             ))}
           </p>
         )}
-        <OtherTests advice={advice} onChoose={({ id }) => setPicked(id)} />
+        <OtherTests advice={advice} onChoose={({ id }) => pick(id)} />
         <CauseDrift advice={advice} chosen={shown} onChoose={setChosen} />
         <p className="text-sm text-soft">
           The figures are judgement, not measurement.{' '}

@@ -17,28 +17,32 @@ import { StackDrawing } from './StackDrawing';
 import { StepList } from '../../parts/strip/StepList';
 import { StripLine } from './StripLine';
 
-/** Taking it apart: one typed line a step, the stack that draws itself, and every loop that opens. */
+/** Taking it apart: one typed line a step, the stack that draws itself, and every temporary change. */
 export function StripPage() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [search] = useSearchParams();
+  const asked = search.get('step');
+  const [picked, setPicked] = useState<{ readonly asked: string | null; readonly stepId: string | null }>();
   const [before, setBefore] = useState<string | null>(null);
   const { strip } = ticket;
   const beforeStep = strip.steps.find(({ id }) => id === before);
   const counts = countsOf(strip);
-  const go = useCallback((stepId: string): void => {
-    setChosen(stepId);
-    document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
-  }, []);
-  const [search] = useSearchParams();
-  const asked = search.get('step');
+  const choose = useCallback((stepId: string | null): void => setPicked({ asked, stepId }), [asked]);
+  const go = useCallback(
+    (stepId: string): void => {
+      choose(stepId);
+      document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
+    },
+    [choose],
+  );
   const labelled = asked === null ? undefined : strip.steps.find(({ number }) => String(number) === asked);
   const labelledId = labelled?.id;
   useEffect(() => {
-    if (!labelledId) return;
-    setChosen(labelledId);
-    document.getElementById(`step-${labelledId}`)?.scrollIntoView({ block: 'center' });
+    if (labelledId) document.getElementById(`step-${labelledId}`)?.scrollIntoView({ block: 'center' });
   }, [labelledId]);
+  // A label that is scanned chooses its step until another is picked.
+  const chosen = picked?.asked === asked ? picked.stepId : (labelledId ?? null);
   const empty = strip.steps.length === 0;
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
@@ -69,7 +73,7 @@ export function StripPage() {
         ) : (
           <div className="grid grid-cols-1 gap-6 xl:grid-cols-[minmax(0,320px)_minmax(0,1fr)]">
             <StackDrawing steps={strip.steps} onChoose={go} />
-            <StepList chosen={chosen} onChoose={setChosen} onBefore={setBefore} />
+            <StepList chosen={chosen} onChoose={choose} onBefore={setBefore} />
           </div>
         )}
       </div>

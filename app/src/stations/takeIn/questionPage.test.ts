@@ -4,8 +4,11 @@ import { questionPage } from './questionPage';
 import { newComplaint, type QuestionSheet } from '@loose-pulley/core/stations';
 
 describe('the page that goes by mail', () => {
-  const sheet = (questions: QuestionSheet['questions']): QuestionSheet =>
-    ({ id: 'sheet-1', at: '2026-02-01T10:00:00Z', questions }) as QuestionSheet;
+  const sheet = (questions: QuestionSheet['questions']): QuestionSheet => ({
+    id: 'sheet-1',
+    at: '2026-02-01T10:00:00Z',
+    questions,
+  });
   const page = (machine: string, questions = [{ id: 'label', text: 'A picture, please.' }]) =>
     questionPage({ number: '0147', machine }, sheet(questions));
   test('opens by itself: nothing on it is fetched from anywhere', () => {
