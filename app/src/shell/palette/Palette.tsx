@@ -1,11 +1,11 @@
 import { useDark } from '../../parts/ui/useDark';
-import { useState, type KeyboardEvent } from 'react';
+import { useState } from 'react';
+import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { redo, undo } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { themeChosen, unitChosen } from '../../state/store/settings';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
-import { cx } from '../../parts/ui/cx';
 import { Sheet } from '../../parts/ui/Sheet';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
 
@@ -27,7 +27,6 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
   const settings = useAppSelector((state) => state.settings);
   const dark = useDark();
   const [text, setText] = useState('');
-  const [at, setAt] = useState(0);
 
   const go = (to: string) => () => void navigate(to);
   const here: Entry[] =
@@ -95,23 +94,10 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = (entry: Entry) => words.every((word) => `${entry.name} ${entry.note}`.toLowerCase().includes(word));
   const list = [...labelled, ...[...here, ...commands, ...tickets].filter(fits)].slice(0, MOST);
-  const chosen = list[Math.min(at, list.length - 1)];
-  const run = (entry: Entry | undefined): void => {
-    if (!entry) return;
+  const run = (entry: Entry): void => {
     onClose();
     entry.run();
   };
-  const onKeyDown = (event: KeyboardEvent): void => {
-    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    if (step !== 0) {
-      event.preventDefault();
-      setAt((now) => (Math.min(now, list.length - 1) + step + list.length) % Math.max(list.length, 1));
-    } else if (event.key === 'Enter') {
-      event.preventDefault();
-      run(chosen);
-    }
-  };
-
   return (
     <Sheet
       quiet
@@ -119,44 +105,23 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
       onClose={onClose}
       className="top-[12vh] left-1/2 w-[min(560px,calc(100vw-24px))] -translate-x-1/2 p-4"
     >
-      <input
-        autoFocus
-        role="combobox"
-        aria-expanded
-        aria-controls="jump-list"
-        aria-activedescendant={chosen && `jump-${chosen.id}`}
-        aria-label="Jump to"
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          setAt(0);
-        }}
-        onKeyDown={onKeyDown}
-        className="field mt-1 w-full text-xl"
-        autoComplete="off"
-      />
-      <ul id="jump-list" role="listbox" aria-label="Places" className="mt-2">
-        {list.map((entry) => (
-          // Keys are handled on the combobox, where the focus stays.
-          // eslint-disable-next-line jsx-a11y/click-events-have-key-events
-          <li
-            key={entry.id}
-            id={`jump-${entry.id}`}
-            role="option"
-            tabIndex={-1}
-            aria-selected={entry === chosen}
-            onClick={() => run(entry)}
-            className={cx(
-              'flex min-h-11 cursor-pointer items-center justify-between gap-4 border-b border-hair px-2',
-              entry === chosen && 'bg-ink text-paper',
-            )}
-          >
-            <span className="truncate font-semibold">{entry.name}</span>
-            <span className={cx('truncate text-sm', entry !== chosen && 'text-soft')}>{entry.note}</span>
-          </li>
-        ))}
-      </ul>
-      {list.length === 0 && <p className="p-2">Nothing of that name. The Log searches more.</p>}
+      <Command label="Jump to" shouldFilter={false} loop>
+        <Command.Input autoFocus value={text} onValueChange={setText} className="field mt-1 w-full text-xl" />
+        <Command.List label="Places" className="mt-2">
+          <Command.Empty className="p-2">Nothing of that name. The Log searches more.</Command.Empty>
+          {list.map((entry) => (
+            <Command.Item
+              key={entry.id}
+              value={entry.id}
+              onSelect={() => run(entry)}
+              className="group flex min-h-11 cursor-pointer items-center justify-between gap-4 border-b border-hair px-2 aria-selected:bg-ink aria-selected:text-paper"
+            >
+              <span className="truncate font-semibold">{entry.name}</span>
+              <span className="truncate text-sm text-soft group-aria-selected:text-paper">{entry.note}</span>
+            </Command.Item>
+          ))}
+        </Command.List>
+      </Command>
     </Sheet>
   );
 }
