@@ -37,6 +37,7 @@ const rooms = {
   ],
   ticketEvidence: ['diagnosis', 'proving', 'sizing', 'stations', 'ticket'],
   handback: ['driveView', 'loaders', 'machine', 'proving', 'stations', 'strip', 'ticket', 'units'],
+  knownBefore: ['measuring', 'stations', 'ticket'],
   remoteIntake: ['loaders', 'stations', 'ticket'],
   exchange: [
     'diagnosis',

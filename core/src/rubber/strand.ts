@@ -1,4 +1,4 @@
-import type { SectionShape } from '../units';
+import { SHAPES, type SectionShape } from '../units';
 
 /** A belt cut across, relaxed. `thicknessMm` is measured across the bend; `widthMm` is that of a flat belt. */
 export interface BeltSection {
@@ -8,16 +8,9 @@ export interface BeltSection {
   readonly widthMm?: number | undefined;
 }
 
-/** What each shape covers, of its thickness and width in mm. A shape without its area does not compile. */
-const AREAS: Readonly<Record<SectionShape, (thicknessMm: number, widthMm: number) => number>> = {
-  square: (thicknessMm) => thicknessMm * thicknessMm,
-  round: (thicknessMm) => (Math.PI * thicknessMm * thicknessMm) / 4,
-  flat: (thicknessMm, widthMm) => thicknessMm * widthMm,
-};
-
 /** Unstretched area in mm². @example sectionAreaMm2({ shape: 'square', thicknessMm: 1.2 }) // 1.44 */
 export const sectionAreaMm2 = ({ shape, thicknessMm, widthMm = thicknessMm }: BeltSection): number =>
-  AREAS[shape](thicknessMm, widthMm);
+  SHAPES[shape].areaMm2(thicknessMm, widthMm);
 
 /**
  * Pull of one stretched strand of incompressible rubber: T = (E/3)·A·(λ − λ⁻²), neo-Hookean.

@@ -1,19 +1,20 @@
 import type { Fields, ShapeValue } from '../schema';
 import { ok, type LengthUnit, type Result } from '../units';
 
-/** The nine stations in working order. */
-export const STATIONS = [
-  'takeIn',
-  'find',
-  'strip',
-  'measure',
-  'size',
-  'clean',
-  'rebuild',
-  'prove',
-  'handBack',
-] as const;
-export type StationId = (typeof STATIONS)[number];
+/** The stations in working order, and what each is called. */
+export const STATION_NAMES = {
+  takeIn: 'Take in',
+  find: 'Find',
+  strip: 'Strip',
+  measure: 'Measure',
+  size: 'Size',
+  clean: 'Clean',
+  rebuild: 'Rebuild',
+  prove: 'Prove',
+  handBack: 'Hand back',
+} as const satisfies Readonly<Record<string, string>>;
+export type StationId = keyof typeof STATION_NAMES;
+export const STATIONS = Object.keys(STATION_NAMES) as readonly StationId[];
 
 /** Events by name, each with the fields that it carries. */
 export type EventFields = Readonly<Record<string, Fields>>;

@@ -1,30 +1,9 @@
-import {
-  deskReducers,
-  findReducers,
-  handBackReducers,
-  measureReducers,
-  proveReducers,
-  rebuildReducers,
-  sizeReducers,
-  stripReducers,
-  takeInReducers,
-  type Reducers,
-} from '../stations';
+import { stationReducers, type Reducers, type stationEvents } from '../stations';
 import { ok, refuse, type Result } from '../units';
-import type { stationEvents, StationEventBody, Ticket, TicketEvent } from './schema';
+import type { StationEventBody, Ticket, TicketEvent } from './schema';
 
 /** What each event makes of a ticket. An event without its case does not compile. */
-const REDUCERS: Reducers<Ticket, typeof stationEvents> = {
-  ...deskReducers,
-  ...takeInReducers,
-  ...findReducers,
-  ...stripReducers,
-  ...measureReducers,
-  ...sizeReducers,
-  ...rebuildReducers,
-  ...proveReducers,
-  ...handBackReducers,
-};
+const REDUCERS: Reducers<Ticket, typeof stationEvents> = stationReducers;
 type AnyReducer = (ticket: Ticket, event: StationEventBody) => Result<Partial<Ticket>>;
 
 /**

@@ -1,17 +1,4 @@
-import {
-  deskDescriptions,
-  findDescriptions,
-  handBackDescriptions,
-  measureDescriptions,
-  proveDescriptions,
-  rebuildDescriptions,
-  sizeDescriptions,
-  stripDescriptions,
-  takeInDescriptions,
-  type Descriptions,
-  type EventPlace,
-  type SaidOn,
-} from '../stations';
+import { stationDescriptions, type Descriptions, type EventPlace, type SaidOn } from '../stations';
 import type { LengthUnit } from '../units';
 import type { EventBody, Ticket, TicketEvent, ticketEvents } from './schema';
 
@@ -22,15 +9,7 @@ const DESCRIPTIONS: Descriptions<typeof ticketEvents> = {
   ticketOpened: { says: ({ details }) => `opened ${details.number}`, place: takeIn },
   undone: { says: () => 'undone', place: takeIn },
   redone: { says: () => 'redone', place: takeIn },
-  ...deskDescriptions,
-  ...takeInDescriptions,
-  ...findDescriptions,
-  ...stripDescriptions,
-  ...measureDescriptions,
-  ...sizeDescriptions,
-  ...rebuildDescriptions,
-  ...proveDescriptions,
-  ...handBackDescriptions,
+  ...stationDescriptions,
 };
 // The registry pairs each type with its own event; indexing by a union loses that pairing.
 const descriptionOf = (event: EventBody) =>

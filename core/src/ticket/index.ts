@@ -25,5 +25,4 @@ export {
   SUMMARY_VERSION,
   type TicketSummary,
 } from './summary';
-export { carryOver, knownFrom, type KnownFrom } from './carryOver';
 export { recheckTargets, type RecheckTarget } from './rechecks';

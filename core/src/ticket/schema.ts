@@ -1,40 +1,10 @@
 import { id, nullable, number, one, optional, shape, text, time, type ValueOf } from '../schema';
-import {
-  complaint,
-  deskEvents,
-  deskState,
-  details,
-  drivesState,
-  findEvents,
-  findState,
-  handBackEvents,
-  handBackState,
-  measureEvents,
-  proveEvents,
-  proveState,
-  rebuildEvents,
-  sizeEvents,
-  stripEvents,
-  stripState,
-  takeInEvents,
-  takeInState,
-  type BodyOf,
-  type Stamp,
-} from '../stations';
-
+import { complaint, details, stationEvents, stationsState, type BodyOf, type Stamp } from '../stations';
 import { TICKET_FORMAT, TICKET_VERSION } from './format';
 
 /* A ticket is what its stations keep of it; what can happen to it is what can happen there. */
 
-export const ticketShape = shape({
-  ...deskState,
-  ...takeInState,
-  ...findState,
-  ...stripState,
-  ...drivesState,
-  ...proveState,
-  ...handBackState,
-});
+export const ticketShape = shape(stationsState);
 /** One machine on the bench, as its events have made it. Times are ISO 8601 in UTC. */
 export interface Ticket extends ValueOf<typeof ticketShape> {}
 
@@ -43,18 +13,6 @@ export const wholeEvents = {
   ticketOpened: { ticketId: id(), driveId: id(), details: shape(details), complaint: nullable(complaint) },
   undone: { eventId: id() },
   redone: { eventId: id() },
-};
-/** What happens at the stations. */
-export const stationEvents = {
-  ...deskEvents,
-  ...takeInEvents,
-  ...findEvents,
-  ...stripEvents,
-  ...measureEvents,
-  ...sizeEvents,
-  ...rebuildEvents,
-  ...proveEvents,
-  ...handBackEvents,
 };
 export const ticketEvents = { ...wholeEvents, ...stationEvents };
 

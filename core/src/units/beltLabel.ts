@@ -1,8 +1,6 @@
-import type { SectionShape } from './beltSize';
 import { MM_PER_INCH, type LengthUnit } from './constants';
 import { formatLength } from './format';
-
-const SIGNS: Readonly<Record<SectionShape, string>> = { square: '□', round: '○', flat: '▭' };
+import { SHAPES, type SectionShape } from './sectionShapes';
 
 /**
  * Section × size as the trade writes it: an O-ring by inner diameter, another belt by inner length. The shape's sign
@@ -15,13 +13,14 @@ export function beltLabel(
   belt: { readonly shape: SectionShape; readonly thicknessMm: number; readonly innerLengthMm: number },
   unit: LengthUnit,
 ): { readonly sign: string; readonly size: string; readonly words: string } {
-  const ring = belt.shape === 'round';
+  const { sign, name, soldBy } = SHAPES[belt.shape];
+  const ring = soldBy === 'diameter';
   const size = ring ? belt.innerLengthMm / Math.PI : belt.innerLengthMm;
   const thickness = unit === 'in' ? (belt.thicknessMm / MM_PER_INCH).toFixed(3) : formatLength(belt.thicknessMm, 'mm');
   const figure = ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit);
   return {
-    sign: SIGNS[belt.shape],
+    sign,
     size: `${thickness} × ${figure}`,
-    words: `${ring ? 'O-ring' : belt.shape} ${thickness} ${unit}, ${figure} ${unit} inner ${ring ? 'diameter' : 'length'}`,
+    words: `${name} ${thickness} ${unit}, ${figure} ${unit} inner ${soldBy}`,
   };
 }

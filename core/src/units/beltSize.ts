@@ -2,10 +2,7 @@ import { MM_PER_INCH } from './constants';
 import { formatLength } from './format';
 import { parseLength } from './parseLength';
 import { ok, refuse, type Result } from './result';
-
-/** How a belt is cut across. A flat belt has a width besides its thickness. */
-export const SECTION_SHAPES = ['square', 'round', 'flat'] as const;
-export type SectionShape = (typeof SECTION_SHAPES)[number];
+import type { SectionShape } from './sectionShapes';
 
 /** A belt size as the bench writes it, and what was understood. */
 export interface BeltSize {

@@ -3,7 +3,8 @@ export { ok, refuse, type Result } from './result';
 export { parseNumber } from './parseNumber';
 export { parseLength, type ParsedLength } from './parseLength';
 export { parseForce } from './parseForce';
-export { parseBeltSize, parseRingSection, SECTION_SHAPES, type BeltSize, type SectionShape } from './beltSize';
+export { SECTION_SHAPES, SHAPES, type SectionShape } from './sectionShapes';
+export { parseBeltSize, parseRingSection, type BeltSize } from './beltSize';
 export {
   formatForce,
   formatGramForce,

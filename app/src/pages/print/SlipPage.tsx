@@ -4,15 +4,13 @@ import { draftBelt } from '@loose-pulley/core/drafting';
 import type { DriveView } from '@loose-pulley/core/driveView';
 import { inHundred, willDo } from '@loose-pulley/core/probability';
 import type { Situation } from '@loose-pulley/core/sizing';
-import { beltLabel, formatLength } from '@loose-pulley/core/units';
+import { SHAPES, beltLabel, formatLength } from '@loose-pulley/core/units';
 import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { PrintScale } from './PrintScale';
 import { TrueSize } from './TrueSize';
-
-const SHAPE_WORDS = { square: 'square section', round: 'round section (O-ring)', flat: 'flat section' } as const;
 
 /** What to ask for in a shop: section, sizes that will do, and the ring and its length at 1:1 to hold a belt against. */
 export function SlipPage() {
@@ -62,7 +60,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
       <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-1">
         <dt className="text-soft">Section</dt>
         <dd>
-          {SHAPE_WORDS[belt.shape]}, {size(belt.thicknessMm)} across
+          {SHAPES[belt.shape].inShop}, {size(belt.thicknessMm)} across
         </dd>
         <dt className="text-soft">Inner length that will do</dt>
         <dd>

@@ -2,7 +2,7 @@ import { path } from 'd3-path';
 import { symbolCircle, symbolDiamond, symbolTriangle, symbolX, type SymbolType } from 'd3-shape';
 import type { CycleResult } from '@loose-pulley/core/proving';
 
-const SECTION_SHAPES: Readonly<Record<CycleResult, readonly [symbol: SymbolType, sizePx2: number]>> = {
+const SYMBOLS: Readonly<Record<CycleResult, readonly [symbol: SymbolType, sizePx2: number]>> = {
   good: [symbolCircle, 34],
   slow: [symbolTriangle, 44],
   helped: [symbolDiamond, 48],
@@ -11,7 +11,7 @@ const SECTION_SHAPES: Readonly<Record<CycleResult, readonly [symbol: SymbolType,
 
 /** A verdict's marks at several places, as one path: a plot of thousands stays a handful of elements. */
 export function marksAt(result: CycleResult, places: ReadonlyArray<readonly [x: number, y: number]>): string {
-  const [symbol, size] = SECTION_SHAPES[result];
+  const [symbol, size] = SYMBOLS[result];
   const drawn = path();
   for (const [x, y] of places) {
     const moved = {

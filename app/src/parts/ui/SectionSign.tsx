@@ -1,4 +1,4 @@
-import type { SectionShape } from '@loose-pulley/core/units';
+import { SHAPES, type SectionShape } from '@loose-pulley/core/units';
 
 /** The sign of a section, drawn, so that it looks alike in every font. Words beside it say it too. */
 export function SectionSign({ shape }: { readonly shape: SectionShape }) {
@@ -8,9 +8,7 @@ export function SectionSign({ shape }: { readonly shape: SectionShape }) {
       aria-hidden
       className="inline-block h-[0.78em] w-[0.78em] fill-none stroke-current stroke-2 align-[-0.06em]"
     >
-      {shape === 'round' && <circle cx="10" cy="10" r="8.5" />}
-      {shape === 'square' && <rect x="1.5" y="1.5" width="17" height="17" />}
-      {shape === 'flat' && <rect x="1.5" y="6" width="17" height="8" />}
+      <path d={SHAPES[shape].outline} />
     </svg>
   );
 }

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { carryOver, knownFrom } from '@loose-pulley/core/ticket';
+import { carryOver, knownFrom } from '@loose-pulley/core/knownBefore';
 import { beltLabel } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';

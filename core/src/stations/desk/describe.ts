@@ -1,6 +1,6 @@
-import { namedFields, type Descriptions, type EventPlace } from '../module';
+import { namedFields, STATION_NAMES, type Descriptions, type EventPlace } from '../module';
 import type { deskEvents } from './schema';
-import { LID_NAMES, MAINS_NAMES, MARK_NAMES, STATION_NAMES, WAITING_NAMES } from './words';
+import { LID_NAMES, MAINS_NAMES, MARK_NAMES, WAITING_NAMES } from './words';
 
 const takeIn = (): EventPlace => ({ station: 'takeIn' });
 const DETAILS = { number: 'number', machine: 'machine', loader: 'kind of loader', serial: 'serial', owner: 'owner' };

@@ -1,17 +1,4 @@
-import type { StationId } from '../module';
 import type { Lid, Mains, StationMark, WAITING_FOR } from './schema';
-
-export const STATION_NAMES: Readonly<Record<StationId, string>> = {
-  takeIn: 'Take in',
-  find: 'Find',
-  strip: 'Strip',
-  measure: 'Measure',
-  size: 'Size',
-  clean: 'Clean',
-  rebuild: 'Rebuild',
-  prove: 'Prove',
-  handBack: 'Hand back',
-};
 
 export const MARK_NAMES: Readonly<Record<StationMark, string>> = {
   open: 'open',

@@ -1,6 +1,6 @@
 import type { Measurand } from '../measuring';
 import type { DriveRecord } from '../stations';
-import type { EventBody, Ticket } from './schema';
+import type { EventBody, Ticket } from '../ticket';
 
 /** What belongs to the mechanism rather than to the machine: it does not stretch, so it may be carried over. */
 const CARRIED: readonly Measurand[] = ['motorDiameter', 'drivenDiameter', 'centreDistance', 'trayTravel', 'trayPull'];

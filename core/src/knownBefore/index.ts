@@ -1,0 +1,1 @@
+export { carryOver, knownFrom, type KnownFrom } from './carryOver';

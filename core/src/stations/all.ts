@@ -1,0 +1,76 @@
+/* All stations together, in one place: a station with a part of the ticket and events of its own adds a line to each. */
+import { deskDescriptions } from './desk/describe';
+import { deskReducers } from './desk/reduce';
+import { takeInDescriptions } from './takeIn/describe';
+import { takeInReducers } from './takeIn/reduce';
+import { findDescriptions } from './find/describe';
+import { findReducers } from './find/reduce';
+import { stripDescriptions } from './strip/describe';
+import { stripReducers } from './strip/reduce';
+import { measureDescriptions } from './measure/describe';
+import { measureReducers } from './measure/reduce';
+import { sizeDescriptions } from './size/describe';
+import { sizeReducers } from './size/reduce';
+import { rebuildDescriptions } from './rebuild/describe';
+import { rebuildReducers } from './rebuild/reduce';
+import { proveDescriptions } from './prove/describe';
+import { proveReducers } from './prove/reduce';
+import { handBackDescriptions } from './handBack/describe';
+import { handBackReducers } from './handBack/reduce';
+import { deskEvents, deskState } from './desk/schema';
+import { drivesState } from './drives/schema';
+import { findEvents, findState } from './find/schema';
+import { handBackEvents, handBackState } from './handBack/schema';
+import { measureEvents } from './measure/schema';
+import { proveEvents, proveState } from './prove/schema';
+import { rebuildEvents } from './rebuild/schema';
+import { sizeEvents } from './size/schema';
+import { stripEvents, stripState } from './strip/schema';
+import { takeInEvents, takeInState } from './takeIn/schema';
+
+/** What the stations keep of a ticket. */
+export const stationsState = {
+  ...deskState,
+  ...takeInState,
+  ...findState,
+  ...stripState,
+  ...drivesState,
+  ...proveState,
+  ...handBackState,
+};
+/** What can happen at the stations. */
+export const stationEvents = {
+  ...deskEvents,
+  ...takeInEvents,
+  ...findEvents,
+  ...stripEvents,
+  ...measureEvents,
+  ...sizeEvents,
+  ...rebuildEvents,
+  ...proveEvents,
+  ...handBackEvents,
+};
+/** What each event makes of a ticket. */
+export const stationReducers = {
+  ...deskReducers,
+  ...takeInReducers,
+  ...findReducers,
+  ...stripReducers,
+  ...measureReducers,
+  ...sizeReducers,
+  ...rebuildReducers,
+  ...proveReducers,
+  ...handBackReducers,
+};
+/** Each event in a few words, and its place. */
+export const stationDescriptions = {
+  ...deskDescriptions,
+  ...takeInDescriptions,
+  ...findDescriptions,
+  ...stripDescriptions,
+  ...measureDescriptions,
+  ...sizeDescriptions,
+  ...rebuildDescriptions,
+  ...proveDescriptions,
+  ...handBackDescriptions,
+};
