@@ -2,7 +2,7 @@ import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/
 import type { NumberedAnswer } from './probability.worker';
 
 /** Told an answer, or that the worker died and was begun again. */
-export interface OddsListener {
+export interface ChanceListener {
   readonly onAnswer: (answer: ProbabilityAnswer, last: boolean, question: ProbabilityQuestion) => void;
   readonly onRestart: () => void;
 }
@@ -13,7 +13,7 @@ const MAX_RESTARTS = 2;
  * Asks for chances beside the page. One worker stays while someone listens, so that dragging does not wait for it to
  * start; a new question makes the old one stale, and a worker that dies is begun again with the last question.
  */
-export function listenForProbability({ onAnswer, onRestart }: OddsListener): {
+export function listenForProbability({ onAnswer, onRestart }: ChanceListener): {
   readonly ask: (question: ProbabilityQuestion) => void;
   readonly stop: () => void;
 } {

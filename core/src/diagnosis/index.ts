@@ -17,5 +17,5 @@ export { machineOf, type Machine } from './machine';
 export { believe, causeChances, rankCauses, spoken, type RankedCause } from './belief';
 export { deeper, expectedBits, minutesNow, OPENING_MINUTES, suggest, type Suggestion } from './nextTest';
 export { evidenceOn, fitOf, wouldLead, type Evidence, type Fit, type WouldLead } from './why';
-export { causeName, inWords, oddsWords, testName } from './words';
+export { causeName, inWords, chanceWords, testName } from './words';
 export { simulate, type Played, type Simulation } from './simulate';

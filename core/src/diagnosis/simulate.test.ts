@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { KNOWLEDGE, causeName, inWords, oddsWords, simulate, testName } from '.';
+import { KNOWLEDGE, causeName, inWords, chanceWords, simulate, testName } from '.';
 import { LOADERS } from '../loaders';
 
 const played = simulate(KNOWLEDGE, 'tray', 30, 5);
@@ -45,5 +45,5 @@ describe('words for each kind of loader', () => {
     [0.624, '62 in 100'],
     [0.9951, 'over 99 in 100'],
     [0.001, 'under 1 in 100'],
-  ])('%f is said as %s', (chance, words) => expect(oddsWords(chance)).toBe(words));
+  ])('%f is said as %s', (chance, words) => expect(chanceWords(chance)).toBe(words));
 });

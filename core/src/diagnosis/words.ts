@@ -33,8 +33,8 @@ export const causeName = ({ name, names }: Pick<Cause, 'name' | 'names'>, loader
 /** A test's name for a kind of loader. */
 export const testName = ({ name }: Pick<BenchTest, 'name'>, loader: Loader): string => inWords(name, loader);
 
-/** How likely, as the bench says it. @example oddsWords(0.624) // '62 in 100' */
-export function oddsWords(chance: number): string {
+/** How likely, as the bench says it. @example chanceWords(0.624) // '62 in 100' */
+export function chanceWords(chance: number): string {
   if (chance >= 0.995) return 'over 99 in 100';
   if (chance < 0.005) return 'under 1 in 100';
   return `${Math.round(chance * 100)} in 100`;

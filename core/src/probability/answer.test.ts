@@ -109,7 +109,7 @@ describe('remedies', () => {
 describe('ranking by chances', () => {
   const square12 = SQUARE_BELTS.filter(({ thicknessMm }) => thicknessMm === 1.2);
   const ranking = rank(situation, square12);
-  const withOdds = (works: (lengthMm: number) => number): ProbabilityAnswer['belts'] =>
+  const withChances = (works: (lengthMm: number) => number): ProbabilityAnswer['belts'] =>
     Object.fromEntries(
       square12.map(({ id, innerLengthMm }) => [
         id,
@@ -119,7 +119,7 @@ describe('ranking by chances', () => {
   test('the likeliest comes first, with its neighbours in size beside it', () => {
     const { best, down, up } = rankByProbability(
       ranking,
-      withOdds((mm) => 1 - Math.abs(mm - 116) / 60),
+      withChances((mm) => 1 - Math.abs(mm - 116) / 60),
       square12,
     );
     expect(best?.catalogueBelt.innerLengthMm).toBe(116);
@@ -128,7 +128,7 @@ describe('ranking by chances', () => {
   test('of belts alike in chances the one furthest from every limit is taken', () => {
     const tie = rankByProbability(
       ranking,
-      withOdds((mm) => (mm === 112 || mm === 116 ? 0.9 + (mm === 112 ? ALIKE / 2 : 0) : 0.2)),
+      withChances((mm) => (mm === 112 || mm === 116 ? 0.9 + (mm === 112 ? ALIKE / 2 : 0) : 0.2)),
       square12,
     );
     const margin = (mm: number) =>
@@ -139,14 +139,14 @@ describe('ranking by chances', () => {
     expect(
       rankByProbability(
         ranking,
-        withOdds(() => 0.4),
+        withChances(() => 0.4),
         square12,
       ).nothingFits,
     ).toBe(true);
     expect(
       rankByProbability(
         ranking,
-        withOdds(() => 0.6),
+        withChances(() => 0.6),
         square12,
       ).nothingFits,
     ).toBe(false);

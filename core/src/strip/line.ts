@@ -1,3 +1,5 @@
+import { capital } from '../units';
+import { TEMPORARY_CHANGE } from './words';
 import { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
 import type { TemporaryChangeKind, ChangeLimit, Step, StepKind } from './schema';
 
@@ -250,7 +252,7 @@ export function readLine(typed: string): ReadLine | undefined {
       type: 'change',
       kind,
       words: line,
-      echo: `TemporaryChange: ${TEMPORARY_CHANGES[kind].name}. ${TEMPORARY_CHANGES[kind].closes}, before ${LIMIT_WORDS[TEMPORARY_CHANGES[kind].before]}.`,
+      echo: `${capital(TEMPORARY_CHANGE)}: ${TEMPORARY_CHANGES[kind].name}. ${TEMPORARY_CHANGES[kind].closes}, before ${LIMIT_WORDS[TEMPORARY_CHANGES[kind].before]}.`,
     };
   }
   const parts = line.split(/\s*[,;]\s*/);
@@ -264,7 +266,7 @@ export function readLine(typed: string): ReadLine | undefined {
   };
 }
 
-/** The limits of loops in words. */
+/** The limits of temporary changes in words. */
 export const LIMIT_WORDS: Readonly<Record<ChangeLimit, string>> = {
   power: 'power',
   lid: 'the lid',

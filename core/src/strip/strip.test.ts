@@ -77,7 +77,7 @@ describe('one line, one step', () => {
     ['1 ph2 heat sink clamp, leave alone', { kind: 'fasteners', leaveAlone: 'leave alone', what: 'screw' }],
     ['mumble', { kind: 'note', what: 'mumble' }],
   ])('%s', (line, step) => expect(readLine(line)).toMatchObject({ type: 'step', step }));
-  test('loops, moments, things found, and what comes off again', () => {
+  test('temporary changes, moments, things found, and what comes off again', () => {
     expect(readLine('laser pads bridged')).toMatchObject({ type: 'change', kind: 'laserBridged' });
     expect(readLine('stop pin out')).toMatchObject({ type: 'change', kind: 'stopPinOut' });
     expect(readLine('power')).toMatchObject({ type: 'moment', moment: 'power' });
@@ -179,7 +179,7 @@ describe('the way back', () => {
     );
     expect(addOrder([], order('s1', 's1'), all).ok).toBe(false);
   });
-  test('loops end on the way: power before the try, the pin after it, the lid last; a plug before its pads', () => {
+  test('temporary changes are reversed on the way: power before the try, the pin after it, the lid last; a plug before its pads', () => {
     const strip = typed('4 ph1 case', 'lid', 'laser pads bridged', 'plug 8, stripe left', 'stop pin out', 'tray out');
     const plugged = apply(strip, {
       type: 'temporaryChangePut',
@@ -287,7 +287,7 @@ describe('screws in and out', () => {
   });
 });
 
-describe('loops', () => {
+describe('temporary changes', () => {
   test('what must end before power forbids the lid and handing back as well', () => {
     const { temporaryChanges } = typed('laser bridged', 'stop pin out');
     const names = (moment: 'power' | 'lid' | 'handBack') =>

@@ -77,7 +77,7 @@ export function applyStrip(strip: Strip, event: StripEventBody): Result<Strip> {
   }
 }
 
-/** Why a loop cannot be said yet, where it cannot: it waits for a step or another change, or the two wait for each other. */
+/** Why a change cannot be put yet, where it cannot: it waits for a step or another change, or the two wait for each other. */
 function changeWaits({ steps, temporaryChanges }: Strip, change: TemporaryChange): string | undefined {
   const open = temporaryChanges.filter((one) => one.id !== change.id && isOpen(one));
   // Removal and round: each step of the walk is one temporary change that is still open.

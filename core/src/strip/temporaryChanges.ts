@@ -12,7 +12,7 @@ const REACH: Readonly<Record<ChangeLimit, readonly ChangeLimit[]>> = {
 };
 
 /**
- * The open loops that forbid a moment: what must end before power forbids the lid and handing back as well.
+ * The temporary changes that forbid a moment: what must end before power forbids the lid and handing back as well.
  *
  * @example forbidding(temporaryChanges, 'power').map(({ words }) => words) // ['Laser pads bridged']
  */

@@ -16,4 +16,4 @@ export {
   formatSpread,
 } from './format';
 export { beltLabel } from './beltLabel';
-export { counted, formatDay, listed, plural } from './words';
+export { capital, counted, formatDay, listed, plural } from './words';

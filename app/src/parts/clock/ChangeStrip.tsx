@@ -9,7 +9,7 @@ const ChangeQuestion = lazy(() => import('../strip/ChangeQuestion'));
 
 const BEFORE = { power: 'before power', lid: 'before the lid', handBack: 'before handing back' } as const;
 
-/** The open loops of the ticket, on every page of it; and, when power or lid is said, the question that one asks. */
+/** The temporary changes of the ticket, on every page of it; and, when power or lid is said, the question that one asks. */
 export function ChangeStrip({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const asked = useAppSelector(({ openTicket }) => openTicket.asked);
   const open = ticket.strip.temporaryChanges.filter(isOpen);

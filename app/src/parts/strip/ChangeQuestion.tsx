@@ -6,7 +6,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { Button, CommitButton } from '../ui/Button';
 import { CloseChange } from './CloseChange';
 
-/** Power or the lid was said while open loops forbid it: which ones, what ends them, and whether to go on all the same. */
+/** Power or the lid was said while temporary changes forbid it: which ones, what reverses them, and whether to go on all the same. */
 export default function ChangeQuestion({
   ticket,
   canWrite,

@@ -1,8 +1,8 @@
+import { capital } from '@loose-pulley/core/units';
 import type { TemporaryChange } from '@loose-pulley/core/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
-import { capital } from '../ui/capital';
 
 /** Says that a temporary change is reversed; the button names what that takes. */
 export function CloseChange({

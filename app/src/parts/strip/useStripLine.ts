@@ -32,7 +32,7 @@ export function useStripLine() {
       dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...pads, afterStepId: step.id } }));
     return true;
   };
-  const openLoop = (kind: TemporaryChangeKind, words: string): boolean => {
+  const putChange = (kind: TemporaryChangeKind, words: string): boolean => {
     return dispatch(
       recordEvent({
         type: 'temporaryChangePut',
@@ -69,7 +69,7 @@ export function useStripLine() {
       case 'step':
         return addStep(read.step, [], beforeId);
       case 'change':
-        return openLoop(read.kind, read.words);
+        return putChange(read.kind, read.words);
       case 'again':
         return again(read.number);
       case 'found':
@@ -90,5 +90,5 @@ export function useStripLine() {
         return false;
     }
   };
-  return { doLine, addStep, openLoop, again };
+  return { doLine, addStep, putChange, again };
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { causeName, oddsWords } from '@loose-pulley/core/diagnosis';
+import { causeName, chanceWords } from '@loose-pulley/core/diagnosis';
 import { useWidth } from '../../parts/draw/useWidth';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
@@ -13,7 +13,7 @@ const ROW_PX = 44;
 const MID_PX = ROW_PX / 2;
 
 /**
- * The causes, likeliest first, each on a line of odds: a ring where it stood before any answer, a dot for each answer
+ * The causes, likeliest first, each on a line of chance: a ring where it stood before any answer, a dot for each answer
  * since, a disc where it stands now. What speaks for a cause moves it to the right, what speaks against it to the left.
  */
 export function CauseDrift({
@@ -106,7 +106,7 @@ export function CauseDrift({
                   />
                 </svg>
                 <span className={cx('text-right', first ? 'text-lg font-semibold' : '')}>
-                  {oddsWords(chance)}
+                  {chanceWords(chance)}
                   {latest > 1 && moved && <span className="sr-only">, moved {moved} by the last answer</span>}
                 </span>
               </button>
@@ -117,7 +117,7 @@ export function CauseDrift({
       <div className="flex flex-wrap items-center justify-between gap-3 pt-2 text-sm text-soft">
         <span>
           Ring: before any answer. Dots: after each. Disc: now.
-          {advice.soundChance > 0.005 && ` Nothing more wrong: ${oddsWords(advice.soundChance)}.`}
+          {advice.soundChance > 0.005 && ` Nothing more wrong: ${chanceWords(advice.soundChance)}.`}
         </span>
         {ranked.length > SHOWN && (
           <Button look="quiet" onClick={() => setAll(!all)}>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { causeName, oddsWords } from '@loose-pulley/core/diagnosis';
+import { causeName, chanceWords } from '@loose-pulley/core/diagnosis';
 import { sameTestElsewhere } from '@loose-pulley/core/ticketEvidence';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
@@ -48,7 +48,7 @@ export function FindPage() {
         {first && sure && (
           <p role="status" className="flex flex-wrap items-center justify-between gap-3 border border-ink px-4 py-2">
             <span>
-              <strong>{causeName(first, machine.loader)}</strong>, {oddsWords(sure.chance)}: see to it, or ask on.
+              <strong>{causeName(first, machine.loader)}</strong>, {chanceWords(sure.chance)}: see to it, or ask on.
             </span>
             {LEADS_TO[first.leads] && (
               <Link

@@ -15,7 +15,7 @@ describe('the row on which a cause drifts', () => {
       }),
     );
   });
-  test('the same observation moves every cause by the same length: odds times four', () => {
+  test('the same observation moves every cause by the same length', () => {
     const x = driftScale(600);
     const times4 = (p: number): number => (4 * p) / (1 - p + 4 * p);
     expect(x(times4(0.02)) - x(0.02)).toBeCloseTo(x(times4(0.4)) - x(0.4), 6);

@@ -19,7 +19,7 @@ const logit = (chance: number): number => {
   return Math.log(inside / (1 - inside));
 };
 
-/** Where chances lie across a row: evenly by odds, so that one observation moves every cause by the same length. */
+/** Where chances lie across a row: evenly by the logarithm of p/(1−p), so that one observation moves every cause by the same length. */
 export function driftScale(widthPx: number): (chance: number) => number {
   const scale = scaleLinear()
     .domain([logit(LEAST), logit(1 - LEAST)])

@@ -1,3 +1,4 @@
+import { capital } from '@loose-pulley/core/units';
 import { lazy, useState } from 'react';
 import { methodsFor, type Measurand } from '@loose-pulley/core/measuring';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
@@ -6,7 +7,6 @@ import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
-import { capital } from '../../parts/ui/capital';
 import { Caution } from '../../parts/ui/Caution';
 import { Fold } from '../../parts/ui/Fold';
 import { drawingFields } from '../../parts/measuring/DrawingFields';

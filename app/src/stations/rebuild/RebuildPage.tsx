@@ -10,7 +10,7 @@ import { GearTiming } from './GearTiming';
 import { Orders } from './Orders';
 import { RebuildList } from './RebuildList';
 
-/** Putting it together: the reverse of the strip except where it is not, counted in, with every loop on the way. */
+/** Putting it together: the reverse of the strip except where it is not, counted in, with every temporary change on the way. */
 export function RebuildPage() {
   const { ticket } = useTicket();
   const { strip } = ticket;

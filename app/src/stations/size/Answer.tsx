@@ -1,3 +1,4 @@
+import { capital } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
 import { chanceOf, type DriveView } from '@loose-pulley/core/driveView';
@@ -17,7 +18,6 @@ import {
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
-import { capital } from '../../parts/ui/capital';
 import { Caution } from '../../parts/ui/Caution';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { recordEvent } from '../../state/persistence/actions';

@@ -18,16 +18,16 @@ import { CloseChange } from '../../parts/strip/CloseChange';
 export function Changes() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const { openLoop } = useStripLine();
+  const { putChange } = useStripLine();
   const [own, setOwn] = useState('');
   const open = ticket.strip.temporaryChanges.filter(isOpen);
   const choose = (kind: TemporaryChangeKind): void => {
     if (kind === 'own' && own.trim() === '') return;
-    if (openLoop(kind, kind === 'own' ? own.trim() : TEMPORARY_CHANGES[kind].name)) setOwn('');
+    if (putChange(kind, kind === 'own' ? own.trim() : TEMPORARY_CHANGES[kind].name)) setOwn('');
   };
   return (
-    <section aria-labelledby="loops" className="grid gap-2">
-      <h3 id="loops" className="text-lg">
+    <section aria-labelledby="changes" className="grid gap-2">
+      <h3 id="changes" className="text-lg">
         Changes
       </h3>
       {open.length === 0 && <p className="text-soft">None open.</p>}
@@ -95,7 +95,7 @@ export function Changes() {
             ))}
             <div className="flex gap-2">
               <input
-                aria-label="Another temporary change"
+                aria-label={TEMPORARY_CHANGES.own.name}
                 placeholder="Other…"
                 value={own}
                 maxLength={400}
