@@ -62,18 +62,18 @@ test('one already here: what differs is shown; keep mine, theirs or both', async
 
   await importFile(page, before);
   await page.getByRole('radio', { name: 'keep both' }).click();
-  await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await page.getByRole('button', { name: 'Import as chosen' }).click();
   await expect(inDialog(page)).toContainText('1 ticket imported.');
   await expect(page.getByRole('link', { name: /Pennerley T9 booth deck/ })).toHaveCount(2);
 
   await importFile(page, before);
   await page.getByRole('radio', { name: 'keep mine' }).click();
-  await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await page.getByRole('button', { name: 'Import as chosen' }).click();
   await expect(inDialog(page)).toContainText('0 tickets imported, 1 left as they were.');
 
   await importFile(page, before);
   await page.getByRole('radio', { name: 'take theirs' }).click();
-  await page.getByRole('button', { name: 'Take in as chosen' }).click();
+  await page.getByRole('button', { name: 'Import as chosen' }).click();
   await expect(inDialog(page)).toContainText('1 ticket imported.');
   await importFile(page, before);
   await expect(inDialog(page)).toContainText('Nothing new');
@@ -125,7 +125,7 @@ test('a ticket replaced from a file while another tab writes it: the other tab l
   const other = await context.newPage();
   await importFile(other, before);
   await other.getByRole('radio', { name: 'take theirs' }).click();
-  await other.getByRole('button', { name: 'Take in as chosen' }).click();
+  await other.getByRole('button', { name: 'Import as chosen' }).click();
   await expect(inDialog(other)).toContainText('1 ticket imported.');
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
   await expect(reading(page, 'Motor pulley')).toBeEnabled();

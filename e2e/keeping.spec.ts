@@ -176,3 +176,141 @@ test('a change made in the last moment before another ticket is opened is kept',
   await page.reload();
   await expect(reading(page, 'Shafts')).toHaveValue('38.2');
 });
+
+test('typed on and on without a rest, a tab that dies loses the last second at most, and the foot never says saved', async ({
+  page,
+  context,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  const address = page.url().replace('/measure', '/find');
+  await page.goto(address);
+  const note = page.getByLabel('Note on Find');
+  const foot = page.getByRole('status');
+  const words = 'motor heard, tray still, belt shiny on one side, old grease at the rack';
+  await note.focus();
+  for (const letter of words) {
+    await page.keyboard.type(letter);
+    if (letter === 'e') await expect(foot).toHaveText(/Saving…/);
+    await new Promise((rest) => setTimeout(rest, 90));
+  }
+  const session = await context.newCDPSession(page);
+  await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.getByLabel('Note on Find')).not.toHaveValue('');
+  const found = await again.getByLabel('Note on Find').inputValue();
+  expect(words.startsWith(found)).toBe(true);
+  // A second holds some ten letters at this pace.
+  expect(words.length - found.length).toBeLessThanOrEqual(14);
+});
+
+test('letters typed while another tab takes over are no shortcuts, and what was not saved is offered as a copy', async ({
+  page,
+  context,
+}) => {
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+      if ((window as unknown as { full?: boolean }).full) throw new DOMException('full', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  await openTicket(page, 'Pennerley T9 booth deck');
+  const address = page.url().replace('/measure', '/find');
+  await page.goto(address);
+  await kept(page);
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = true));
+  await page.getByLabel('Note on Find').pressSequentially('only here ');
+  await expect(page.getByRole('status')).toHaveText('Not saved');
+  const other = await context.newPage();
+  await other.goto(address);
+  await other.getByRole('button', { name: 'Take it over here' }).click();
+  await expect(other.getByLabel('Note on Find')).toBeEnabled();
+  await expect(page.getByText('Read only', { exact: true })).toBeVisible();
+  // The hand types on: b, n and / would be the Bench, a new ticket and the jump list.
+  await page.keyboard.type('bn/?');
+  await expect(page).toHaveURL(address);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await other.getByLabel('Note on Find').fill('from the other tab');
+  await kept(other);
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = false));
+  const offer = page.getByRole('alert', { name: /Unsaved changes of 0001/ });
+  await expect(offer).toContainText('Nothing was written over');
+  await offer.getByRole('button', { name: 'Save it as a copy' }).click();
+  await expect(offer).toHaveCount(0);
+  await expect
+    .poll(async () => (await stored(page, 'tickets')).map((one) => (one as TicketRecord).ticket.notes.find).sort())
+    .toEqual(['from the other tab', 'only here ']);
+});
+
+test('Ctrl+Z undoes letters in their field, elsewhere the last gesture, and nothing comes back by leaving', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await page.getByRole('link', { name: /^2 Find/ }).click();
+  const note = page.getByLabel('Note on Find');
+  await note.fill('one');
+  await note.blur();
+  await kept(page);
+  await note.focus();
+  await note.press('End');
+  await page.keyboard.type(' two');
+  await page.keyboard.press('Control+z');
+  await expect(note).not.toHaveValue('one two');
+  // The reading is untouched: the letters were undone, not the last gesture.
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/^Undone: /)).toBeVisible();
+  const left = await note.inputValue();
+  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+  await page.getByRole('link', { name: /^2 Find/ }).click();
+  await expect(page.getByLabel('Note on Find')).toHaveValue(left);
+});
+
+test('one record that cannot be read hides no other: it is set aside, saved raw, removed', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await kept(page);
+  await page.evaluate(async () => {
+    const open = indexedDB.open('loose-pulley');
+    await new Promise((done) => (open.onsuccess = done));
+    const work = open.result.transaction('tickets', 'readwrite');
+    work.objectStore('tickets').put({ format: 'loose-pulley/ticket', version: 4, ticket: { id: 'torn' } }, 'torn');
+    await new Promise((done) => (work.oncomplete = done));
+    open.result.close();
+  });
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Pennerley T9 booth deck/ }).first()).toBeVisible();
+  const aside = page.getByRole('region', { name: 'Set aside' });
+  await expect(aside).toContainText('Record torn');
+  const [raw] = await Promise.all([
+    page.waitForEvent('download'),
+    aside.getByRole('button', { name: 'Save it raw' }).click(),
+  ]);
+  expect(raw.suggestedFilename()).toBe('raw-torn.json');
+  await aside.getByRole('button', { name: 'Try again' }).click();
+  await expect(aside).toContainText('Record torn');
+  await aside.getByRole('button', { name: 'Remove', exact: true }).click();
+  await aside.getByRole('button', { name: 'Remove it for good' }).click();
+  await expect(aside).toHaveCount(0);
+});
+
+test('a ticket is deleted, put back, and deleted for good', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await kept(page);
+  await page.getByRole('link', { name: /its history/ }).click();
+  const remove = async () => {
+    await page.getByRole('button', { name: 'Delete this ticket' }).click();
+    await page.getByRole('button', { name: 'Delete 0001' }).click();
+    await expect(page.getByText('0 of 0 tickets')).toBeVisible();
+  };
+  await remove();
+  await page.getByRole('button', { name: 'Put it back on the Bench' }).click();
+  await expect(page.getByText('1 of 1 tickets')).toBeVisible();
+  await page.getByRole('link', { name: /0001/ }).click();
+  await page.getByRole('link', { name: /its history/ }).click();
+  await remove();
+  await page.getByRole('button', { name: 'Delete for good, pictures too' }).click();
+  await expect(page.getByRole('heading', { name: 'Deleted' })).toHaveCount(0);
+});

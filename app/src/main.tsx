@@ -10,6 +10,7 @@ import { Broken } from './shell/Broken';
 import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
 import { plantDemo } from './state/persistence/demo';
 import { loadSettings } from './state/persistence/settings';
+import { askBeforeLeaving } from './state/persistence/leaving';
 import { askToPersist } from './state/persistence/storage';
 import { makeStore } from './state/store/store';
 
@@ -19,7 +20,7 @@ if (nonce) setNonce(nonce);
 const SWEEP_AFTER_MS = 4000;
 
 async function start(): Promise<void> {
-  const { store } = makeStore();
+  const { store, services } = makeStore();
   const path = window.location.pathname;
   const id = /^\/t\/([^/]+)/.exec(path)?.[1];
   const ticket = async (): Promise<void> => {
@@ -29,6 +30,7 @@ async function start(): Promise<void> {
   // The ticket is read while its page is fetched.
   await Promise.all([fetchAhead(path), loadSettings(store.dispatch), ticket()]);
   store.dispatch(listenToTabs());
+  askBeforeLeaving(() => store.getState(), services.keeper);
   const root = createRoot(document.getElementById('root') as HTMLElement);
   root.render(
     <Broken>

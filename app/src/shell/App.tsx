@@ -21,6 +21,7 @@ import { Foot } from './Foot';
 import { StationPage } from './ticket/StationPage';
 import { TicketPage } from './ticket/TicketPage';
 import { Head } from './Head';
+import { Stranded } from './Stranded';
 
 const Palette = lazy(() => import('./palette/Palette'));
 const KeysSheet = lazy(() => import('./palette/KeysSheet'));
@@ -40,6 +41,7 @@ function Frame() {
         Skip to content
       </a>
       <Head onJump={jump} onHelp={help} />
+      <Stranded />
       <main id="main" className="flex grow flex-col">
         <Suspense fallback={<p className="p-5">One moment.</p>}>
           <Outlet />

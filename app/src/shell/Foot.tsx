@@ -9,15 +9,22 @@ import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 import { useDescribe } from './useDescribe';
 
-const SAVING = { kept: 'Saved', saving: 'Saving…', failed: 'Not saved' } as const;
+const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
 
 /** The strip along the bottom of every page: whether all is kept, undo, and what was last said. */
 export function Foot() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
-  const { ticket, said } = useAppSelector(({ openTicket }) => openTicket);
+  const { ticket, said, unsaved, drafts } = useAppSelector(({ openTicket }) => openTicket);
   const count = useAppSelector(({ bench }) => bench.ids.length);
   const open = ticket.status === 'open' ? ticket : undefined;
+  // Typed letters come first: the ticket without them may well be saved.
+  const saving =
+    open?.saving === 'kept' && unsaved.itself > 0
+      ? 'saving'
+      : open?.saving === 'kept' && (unsaved.enter > 0 || Object.keys(drafts).length > 0)
+        ? 'enter'
+        : open?.saving;
   const describe = useDescribe();
   const target = open && undoTarget(open.record);
   const back = open && redoTarget(open.record);
@@ -27,10 +34,12 @@ export function Foot() {
       {open && (
         <>
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
-            {open.access === 'writer' ? SAVING[open.saving] : 'Read only'}
-            {open.access === 'writer' && open.saving === 'kept' && (
-              <span className="max-sm:sr-only"> on this computer</span>
-            )}
+            {open.newer
+              ? 'Read only: written by a newer Loose Pulley'
+              : open.access === 'writer'
+                ? SAVING[saving ?? 'kept']
+                : 'Read only'}
+            {open.access === 'writer' && saving === 'kept' && <span className="max-sm:sr-only"> on this computer</span>}
           </span>
           <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => void dispatch(undo())}>
             Undo{target && describe ? `: ${describe(target, open.record.ticket, unit)}` : ''}

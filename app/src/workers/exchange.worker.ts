@@ -1,5 +1,11 @@
 import { expose, transfer } from 'comlink';
-import { readArchive, readTicketFile, writeArchive, type PictureBytes } from '@loose-pulley/core/exchange';
+import {
+  readArchive,
+  readTicketFile,
+  verifyArchive,
+  writeArchive,
+  type PictureBytes,
+} from '@loose-pulley/core/exchange';
 import { ok, refuse, type Result } from '@loose-pulley/core/units';
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 
@@ -13,6 +19,8 @@ export interface PickedFile {
 export interface ReadFiles {
   readonly records: readonly TicketRecord[];
   readonly pictures: PictureBytes;
+  /** What of them is damaged, a few words each. */
+  readonly damaged: readonly string[];
 }
 
 const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
@@ -22,6 +30,7 @@ const api = {
   readFiles(files: readonly PickedFile[]): Result<ReadFiles> {
     const records: TicketRecord[] = [];
     const pictures: Record<string, Uint8Array> = {};
+    const damaged: string[] = [];
     for (const { name, bytes } of files) {
       if (bytes.length === 0) return refuse(`“${name}” is empty. Nothing was changed.`);
       if (isZip(bytes)) {
@@ -29,18 +38,20 @@ const api = {
         if (!archive.ok) return archive;
         records.push(...archive.value.records);
         Object.assign(pictures, archive.value.pictures);
+        damaged.push(...archive.value.damaged);
       } else {
         const ticket = readTicketFile(new TextDecoder().decode(bytes), name);
         if (!ticket.ok) return ticket;
         records.push(ticket.value);
       }
     }
-    return ok({ records, pictures });
+    return ok({ records, pictures, damaged });
   },
-  /** Packs tickets with their pictures. */
-  pack(records: readonly TicketRecord[], madeAt: string, pictures: PictureBytes): Uint8Array {
+  /** Packs tickets with their pictures, and reads the archive back before it is called packed. */
+  pack(records: readonly TicketRecord[], madeAt: string, pictures: PictureBytes): Result<Uint8Array> {
     const bytes = writeArchive(records, madeAt, pictures);
-    return transfer(bytes, [bytes.buffer]);
+    const whole = verifyArchive(bytes);
+    return whole.ok ? transfer(ok(bytes), [bytes.buffer]) : whole;
   },
 };
 

@@ -19,6 +19,7 @@ import {
   differences,
   pictureName,
   readArchive,
+  verifyArchive,
   readTicketFile,
   recordJsonSchema,
   recordSchema,
@@ -26,6 +27,7 @@ import {
   writeArchive,
   writeTicketFile,
 } from '.';
+import { zipEntries } from './zip';
 
 const record = recordOf(everything);
 const file = (name: string) => readFileSync(new URL(`../../${name}`, import.meta.url), 'utf8');
@@ -183,11 +185,14 @@ describe('the JSON Schema in docs/', () => {
   }, 60_000);
 });
 
+const manifestOf = (tickets: readonly unknown[]) =>
+  strToU8(JSON.stringify({ format: 'loose-pulley/archive', version: 1, madeAt: '2026-02-01T10:00:00Z', tickets }));
+
 describe('the whole archive', () => {
   const second = recordOf([{ ...opening, ticketId: 'ticket-2' } as typeof opening]);
   test('comes back as it went out', () => {
     const archive = readArchive(writeArchive([record, second], '2026-02-01T10:00:00Z'), 'a.zip');
-    expect(archive).toEqual({ ok: true, value: { records: [record, second], pictures: {} } });
+    expect(archive).toEqual({ ok: true, value: { records: [record, second], pictures: {}, damaged: [] } });
   });
   test('carries its pictures by name, those taken out included', () => {
     expect(picturesNamed(record)).toEqual(['a'.repeat(64), 'b'.repeat(64)]);
@@ -198,7 +203,7 @@ describe('the whole archive', () => {
       writeArchive([record], '2026-02-01T10:00:00Z', { ['a'.repeat(64)]: strToU8('x') }),
       'a.zip',
     );
-    expect(!damaged.ok && damaged.problem).toContain('picture aaaaaaaa… is damaged');
+    expect(damaged).toMatchObject({ ok: true, value: { damaged: ['picture aaaaaaaa… is damaged'] } });
   });
   test.each([
     ['not a zip', strToU8('hello'), 'not a zip'],
@@ -209,26 +214,64 @@ describe('the whole archive', () => {
       zipSync({ 'archive.json': strToU8('{"format":"loose-pulley/archive","version":5,"tickets":[]}') }),
       'newer',
     ],
-    [
-      'a missing ticket',
-      zipSync({ 'archive.json': strToU8('{"format":"loose-pulley/archive","version":1,"tickets":["q"]}') }),
-      'does not hold it',
-    ],
+    ['a manifest that is null', zipSync({ 'archive.json': strToU8('null') }), 'not a Loose Pulley archive'],
+    ['a list of nonsense', zipSync({ 'archive.json': manifestOf(['..', 7]) }), 'does not list'],
+    ['a ticket listed twice', zipSync({ 'archive.json': manifestOf(['q', 'q']) }), 'twice'],
   ])('refuses %s', (_, bytes, words) => {
     const result = readArchive(bytes, 'a.zip');
     expect(!result.ok && result.problem).toContain(words);
   });
-  test('is all or nothing: one bad ticket refuses it by name', () => {
-    const manifest = '{"format":"loose-pulley/archive","version":1,"tickets":["ticket-1","ticket-2"]}';
+  test('of version 1 is read too; what is damaged or missing in it is named, and the rest given', () => {
     const result = readArchive(
       zipSync({
-        'archive.json': strToU8(manifest),
+        'archive.json': manifestOf(['ticket-1', 'ticket-2', 'ticket-3']),
         'tickets/ticket-1.json': strToU8(writeTicketFile(record)),
         'tickets/ticket-2.json': strToU8('{'),
       }),
       'a.zip',
     );
-    expect(!result.ok && result.problem).toContain('tickets/ticket-2.json');
+    expect(result.ok && result.value.records.map(({ ticket }) => ticket.id)).toEqual(['ticket-1']);
+    expect(result.ok && result.value.damaged).toEqual([
+      expect.stringContaining('tickets/ticket-2.json” is broken'),
+      'ticket ticket-3 is listed but missing',
+    ]);
+  });
+  test('a flipped bit is never taken in changed: what is given is what went out', () => {
+    const whole = writeArchive([record, second], '2026-02-01T10:00:00Z', {
+      [pictureName(strToU8('a picture'))]: strToU8('a picture'),
+    });
+    const out = new Map([record, second].map((one) => [one.ticket.id, JSON.stringify(one)]));
+    fc.assert(
+      fc.property(fc.nat(whole.length * 8 - 1), (bit) => {
+        const bytes = whole.slice();
+        bytes[bit >> 3] = (bytes[bit >> 3] as number) ^ (1 << (bit & 7));
+        const read = readArchive(bytes, 'a.zip');
+        if (!read.ok) return;
+        for (const one of read.value.records) expect(JSON.stringify(one)).toBe(out.get(one.ticket.id));
+        for (const [name, content] of Object.entries(read.value.pictures)) expect(pictureName(content)).toBe(name);
+      }),
+      { numRuns: 300, seed: 20261126 },
+    );
+  });
+  test('is refused by what it declares, before anything is unpacked', () => {
+    const zip = zipSync({ 'archive.json': manifestOf([]), 'tickets/a.json': strToU8('x') });
+    // The declared size of the last file of the list, made 2 GB.
+    const at = zip.length - 22 - (46 + 'tickets/a.json'.length) + 24;
+    new DataView(zip.buffer, zip.byteOffset).setUint32(at, 2_000_000_000, true);
+    const result = readArchive(zip, 'a.zip');
+    expect(!result.ok && result.problem).toContain('would unpack to 2000 MB');
+  });
+  test('what was written is read back whole', () => {
+    const bytes = writeArchive([record, second], '2026-02-01T10:00:00Z');
+    expect(verifyArchive(bytes)).toEqual({ ok: true, value: { tickets: 2, pictures: 0 } });
+    bytes[60] = (bytes[60] as number) ^ 1;
+    expect(verifyArchive(bytes).ok).toBe(false);
+  });
+  test('CRC-32 and SHA-256 by their published vectors', () => {
+    // CRC-32 (ISO 3309) check value of “123456789”; FIPS 180-4 example of “abc”.
+    const entries = zipEntries(zipSync({ a: strToU8('123456789') }));
+    expect(entries.ok && entries.value[0]?.crc).toBe(0xcbf43926);
+    expect(pictureName(strToU8('abc'))).toBe('ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad');
   });
 });
 

@@ -1,6 +1,14 @@
 export { differences, type Difference } from './difference';
 export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES, writeTicketFile } from './ticketFile';
-export { ARCHIVE_FORMAT, ARCHIVE_VERSION, readArchive, writeArchive, type Archive, type PictureBytes } from './archive';
+export {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  readArchive,
+  verifyArchive,
+  writeArchive,
+  type Archive,
+  type PictureBytes,
+} from './archive';
 export { recordSchema } from './recordSchema';
 export { recordJsonSchema } from './recordJsonSchema';
 export { upcast, type Upcaster } from './upcast';

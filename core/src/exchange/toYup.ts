@@ -4,7 +4,13 @@ import type { AnyField, Fields, ShapeField } from '../schema';
 const base = (field: AnyField): yup.AnySchema => {
   switch (field.kind) {
     case 'text':
-      return yup.string().strict().defined().min(field.min).max(field.max);
+      return yup
+        .string()
+        .strict()
+        .defined()
+        .min(field.min)
+        .max(field.max)
+        .test('whole', 'whole characters', (value) => value === undefined || !/\p{Surrogate}/u.test(value));
     case 'pattern':
       return yup.string().strict().defined().matches(new RegExp(field.pattern), { message: field.means });
     case 'number':

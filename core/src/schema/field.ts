@@ -108,8 +108,13 @@ export type ShapeValue<S> = Flat<
 /** Text, bounded so that a runaway file cannot fill the store. Empty is allowed, missing is not. */
 /* @__NO_SIDE_EFFECTS__ */
 export const text = (max: number, min = 0): TextField => ({ kind: 'text', min, max });
+/** A name made by a program: never a path, never a word that a language keeps for itself. */
 /* @__NO_SIDE_EFFECTS__ */
-export const id = (): TextField => text(64, 1);
+export const id = (): PatternField => ({
+  kind: 'pattern',
+  pattern: '^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9_-][A-Za-z0-9_.-]{0,63}$',
+  means: 'an id of letters, digits, _, - and .',
+});
 /* @__NO_SIDE_EFFECTS__ */
 export const number = (min: number, max: number, first?: number): NumberField => ({
   kind: 'number',

@@ -1,6 +1,6 @@
-import { ok, type Result } from '../units';
+import { ok, refuse, type Result } from '../units';
 import { applyEvent } from './apply';
-import type { TicketEvent, TicketRecord } from './schema';
+import { whyNotKept, type TicketEvent, type TicketRecord } from './schema';
 
 /** The events after one more: one of the same gesture as the last replaces it, so that a note typed in one go is one step of undo. */
 export function withEvent(events: readonly TicketEvent[], event: TicketEvent): readonly TicketEvent[] {
@@ -15,6 +15,9 @@ export function withEvent(events: readonly TicketEvent[], event: TicketEvent): r
  * @example append(record, { type: 'noteWritten', … }).value.ticket.notes.find // the text
  */
 export function append(record: TicketRecord, event: TicketEvent): Result<TicketRecord> {
+  // As strict as the importer: what could not come back from a file does not happen.
+  const why = whyNotKept(event);
+  if (why !== undefined) return refuse(why);
   const ticket = applyEvent(record.ticket, event);
   return ticket.ok ? ok({ ...record, ticket: ticket.value, events: withEvent(record.events, event) }) : ticket;
 }

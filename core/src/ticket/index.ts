@@ -1,6 +1,8 @@
 export { EVENTS_MAX, TICKET_FORMAT, TICKET_VERSION } from './format';
 export {
+  eventFits,
   eventShape,
+  recordFits,
   recordHead,
   ticketEvents,
   ticketShape,

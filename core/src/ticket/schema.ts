@@ -1,6 +1,19 @@
-import { id, nullable, number, one, optional, shape, text, time, type ValueOf } from '../schema';
+import {
+  fits,
+  misfitAt,
+  id,
+  nullable,
+  number,
+  one,
+  optional,
+  shape,
+  text,
+  time,
+  type AnyField,
+  type ValueOf,
+} from '../schema';
 import { complaint, details, stationEvents, stationsState, type BodyOf, type Stamp } from '../stations';
-import { TICKET_FORMAT, TICKET_VERSION } from './format';
+import { EVENTS_MAX, TICKET_FORMAT, TICKET_VERSION } from './format';
 
 /* A ticket is what its stations keep of it; what can happen to it is what can happen there. */
 
@@ -29,6 +42,25 @@ export const stamp = { id: id(), at: time(), gesture: optional(text(64)) };
 /** An event of one type, whole. */
 export const eventShape = (type: EventType) => shape({ ...stamp, type: one([type]), ...ticketEvents[type] });
 
+const eventShapes = new Map<string, AnyField>();
+/** Whether an event is one that the importer takes: of a known type, every field within its limits. */
+export function eventFits(event: unknown): boolean {
+  const { type } = (event ?? {}) as { readonly type?: EventType };
+  return typeof type === 'string' && Object.hasOwn(ticketEvents, type) && fits(shapeOf(type), event);
+}
+function shapeOf(type: EventType): AnyField {
+  const known = eventShapes.get(type) ?? eventShape(type);
+  eventShapes.set(type, known);
+  return known;
+}
+
+/** Why an event cannot be kept, where it cannot: what could not come back from a file does not happen. */
+export function whyNotKept(event: TicketEvent): string | undefined {
+  if (eventFits(event)) return undefined;
+  const at = misfitAt(shapeOf(event.type), event);
+  return `That cannot be kept: ${at || 'it'} is longer than a ticket can hold, out of its range, or has a character that no file can.`;
+}
+
 /** What is kept of a ticket: its events, and the ticket they give. */
 export interface TicketRecord {
   readonly format: typeof TICKET_FORMAT;
@@ -43,3 +75,17 @@ export const recordHead = {
   version: number(TICKET_VERSION, TICKET_VERSION),
   ticket: ticketShape,
 };
+const headShape = shape(recordHead);
+
+/** Whether a document is shaped like a record: head, ticket and every event. */
+export function recordFits(document: unknown): boolean {
+  if (typeof document !== 'object' || document === null) return false;
+  const { events, ...head } = document as { readonly events?: unknown };
+  return (
+    fits(headShape, head) &&
+    Array.isArray(events) &&
+    events.length >= 1 &&
+    events.length <= EVENTS_MAX &&
+    events.every(eventFits)
+  );
+}

@@ -6,6 +6,7 @@ import { today } from '../../parts/clock/useNow';
 import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
+import { SetAside } from './SetAside';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
 
@@ -82,6 +83,7 @@ export function BenchPage() {
         ) : (
           <EmptyBench loading={status === 'loading'} />
         )}
+        <SetAside />
         {GROUPS.map(([waiting, title]) => {
           const rows = open.filter((one) => waitOf(one) === waiting);
           if (rows.length === 0) return null;

@@ -1,4 +1,3 @@
-import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
@@ -9,6 +8,8 @@ import { tellTabs, withHolds } from '../../state/persistence/tabs';
 import { savePicture, whilePicturesStay } from '../../state/persistence/pictures';
 import { loadTicket, saveAll } from '../../state/persistence/tickets';
 import { leaveTicket } from '../../state/persistence/actions';
+import { asCopy } from '../../state/persistence/copy';
+import { Stale } from '../../state/persistence/commit';
 import { summariesChanged } from '../../state/store/bench';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -27,16 +28,14 @@ type State =
       readonly conflicts: readonly Conflict[];
       readonly pictures: PictureBytes;
     }
+  | { readonly status: 'damaged'; readonly whole: ReadFiles }
   | { readonly status: 'done'; readonly words: string };
 
 const MAX_BYTES = 200_000_000;
-
-/** A ticket under a new id, so that both can stay. */
-function asCopy(record: TicketRecord): TicketRecord {
-  const id = nanoid(12);
-  const events = record.events.map((event) => (event.type === 'ticketOpened' ? { ...event, ticketId: id } : event));
-  return { ...record, ticket: { ...record.ticket, id }, events };
-}
+const SHOWN_DAMAGED = 4;
+/** What is damaged of what was chosen, in words. */
+const damagedIn = ({ damaged }: ReadFiles): string =>
+  `Damaged: ${damaged.slice(0, SHOWN_DAMAGED).join('; ')}${damaged.length > SHOWN_DAMAGED ? `; ${damaged.length - SHOWN_DAMAGED} more` : ''}. Nothing was changed.`;
 
 /** Taking files in: read whole in a worker, refused whole in words, and nothing overwritten without being asked. */
 export function ImportFiles() {
@@ -47,7 +46,7 @@ export function ImportFiles() {
     records: readonly TicketRecord[],
     pictures: PictureBytes,
     left = 0,
-    replaced: readonly string[] = [],
+    replaced: ReadonlyMap<string, number> = new Map(),
   ): Promise<void> => {
     try {
       // An open ticket that is replaced under the screen would be written back over its replacement.
@@ -57,7 +56,7 @@ export function ImportFiles() {
           const bytes = pictures[id];
           if (bytes) await savePicture(id, bytes);
         }
-        return withHolds(replaced, () => saveAll(records));
+        return withHolds([...replaced.keys()], () => saveAll(records, (id) => replaced.get(id) ?? null));
       });
       dispatch(summariesChanged(summaries));
       records.forEach(({ ticket }) => tellTabs({ type: 'saved', id: ticket.id }));
@@ -66,7 +65,11 @@ export function ImportFiles() {
         words: `${counted(records.length, 'ticket')} imported${left > 0 ? `, ${left} left as they were` : ''}.`,
       });
     } catch (error) {
-      setState({ status: 'refused', problem: `Nothing was imported. ${storeProblem(error).sentence}` });
+      const why =
+        error instanceof Stale
+          ? 'A ticket was changed here after its file was compared. Choose the file again.'
+          : storeProblem(error).sentence;
+      setState({ status: 'refused', problem: `Nothing was imported. ${why}` });
     }
   };
 
@@ -87,15 +90,32 @@ export function ImportFiles() {
         setState({ status: 'refused', problem: result.problem });
         return;
       }
-      const { pictures } = result.value;
-      const byId = new Map(result.value.records.map((record) => [record.ticket.id, record]));
+      if (result.value.damaged.length > 0) {
+        if (result.value.records.length > 0) setState({ status: 'damaged', whole: result.value });
+        else setState({ status: 'refused', problem: `Nothing in it is whole. ${damagedIn(result.value)}` });
+        return;
+      }
+      await compare(result.value);
+    } catch (error) {
+      setState({
+        status: 'refused',
+        problem: `The file could not be read: ${error instanceof Error ? error.message : 'unknown'}. Nothing was changed.`,
+      });
+    }
+  };
+  /** Takes what is not here yet, and asks about what is here and differs. */
+  const compare = async ({ records, pictures }: ReadFiles): Promise<void> => {
+    try {
+      const byId = new Map(records.map((record) => [record.ticket.id, record]));
       const fresh: TicketRecord[] = [];
       const conflicts: Conflict[] = [];
       for (const theirs of byId.values()) {
-        const mine = await loadTicket(theirs.ticket.id);
-        if (!mine) fresh.push(theirs);
-        else if (JSON.stringify(mine) !== JSON.stringify(theirs))
-          conflicts.push({ mine, theirs, keep: 'mine', words: await conflictWords(mine, theirs) });
+        const read = await loadTicket(theirs.ticket.id);
+        if (!read) fresh.push(theirs);
+        else if (JSON.stringify(read.record) !== JSON.stringify(theirs)) {
+          const { record: mine, revision } = read;
+          conflicts.push({ mine, revision, theirs, keep: 'mine', words: await conflictWords(mine, theirs) });
+        }
       }
       if (conflicts.length > 0) setState({ status: 'asking', fresh, conflicts, pictures });
       else if (fresh.length === 0)
@@ -127,13 +147,14 @@ export function ImportFiles() {
     );
   const finish = (): void => {
     if (state.status !== 'asking') return;
-    const theirs = state.conflicts.filter(({ keep: which }) => which === 'theirs').map((one) => one.theirs);
+    const replacing = state.conflicts.filter(({ keep: which }) => which === 'theirs');
+    const theirs = replacing.map((one) => one.theirs);
     const both = state.conflicts.filter(({ keep: which }) => which === 'both').map((one) => asCopy(one.theirs));
     void keep(
       [...state.fresh, ...theirs, ...both],
       state.pictures,
       state.conflicts.filter(({ keep: which }) => which === 'mine').length,
-      theirs.map(({ ticket }) => ticket.id),
+      new Map(replacing.map(({ theirs: { ticket }, revision }) => [ticket.id, revision])),
     );
   };
 
@@ -160,6 +181,17 @@ export function ImportFiles() {
           </p>
         )}
         {state.status === 'done' && <p className="border-l-4 border-ink pl-3">{state.words}</p>}
+        {state.status === 'damaged' && (
+          <div role="alert" className="grid gap-2 border-l-4 border-live pl-3">
+            <p>{damagedIn(state.whole)}</p>
+            <p className="flex flex-wrap gap-2">
+              <Button onClick={() => void compare(state.whole)}>
+                Import all but {state.whole.damaged.length === 1 ? 'this' : `these ${state.whole.damaged.length}`}
+              </Button>
+              <Button onClick={() => setState({ status: 'idle' })}>Import nothing</Button>
+            </p>
+          </div>
+        )}
         {state.status === 'asking' && (
           <>
             <p>
@@ -203,7 +235,7 @@ export function ImportFiles() {
             ))}
             <div className="flex gap-2">
               <Button look="strong" onClick={finish}>
-                Take in as chosen
+                Import as chosen
               </Button>
               <Button onClick={() => setState({ status: 'idle' })}>Leave it</Button>
             </div>

@@ -7,12 +7,14 @@ import { askToPersist, storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { loadPictures } from '../../state/persistence/pictures';
 import { picturesNamed } from '@loose-pulley/core/ticket';
+import { counted, type Result } from '@loose-pulley/core/units';
 import { loadAllTickets } from '../../state/persistence/tickets';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
 import { withExchange } from '../../workers/exchange';
+import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
 
 const STEP = 60;
@@ -35,12 +37,19 @@ export function LogPage() {
   const exportAll = async (): Promise<void> => {
     setPacking('Packing…');
     try {
-      const records = await loadAllTickets();
+      const { records, setAside } = await loadAllTickets();
       const madeAt = new Date().toISOString();
       const pictures = await loadPictures(records.flatMap(picturesNamed));
-      const bytes = await withExchange((api) => api.pack(records, madeAt, pictures));
-      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
-      setPacking(`${records.length} tickets and ${Object.keys(pictures).length} pictures packed.`);
+      const packed = await withExchange<Result<Uint8Array>>(async (api) => api.pack(records, madeAt, pictures));
+      if (!packed.ok) {
+        setPacking(packed.problem);
+        return;
+      }
+      const bytes = packed.value as Uint8Array<ArrayBuffer>;
+      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes, 'application/zip');
+      setPacking(
+        `${records.length} tickets and ${Object.keys(pictures).length} pictures packed.${setAside.length > 0 ? ` ${counted(setAside.length, 'record')} could not be read and ${setAside.length === 1 ? 'is' : 'are'} not in it: save ${setAside.length === 1 ? 'it' : 'them'} raw, from the Bench.` : ''}`,
+      );
     } catch (error) {
       setPacking(`The archive could not be packed. ${storeProblem(error).sentence}`);
     }
@@ -94,6 +103,7 @@ export function LogPage() {
           </p>
         </section>
         <ImportFiles />
+        <DeletedTickets />
         <section aria-labelledby="kept" className="grid gap-2">
           <h2 id="kept" className="text-lg">
             Where it is kept

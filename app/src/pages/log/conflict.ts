@@ -6,6 +6,8 @@ export type Keep = 'mine' | 'theirs' | 'both';
 /** A ticket that is here already and comes in differently. */
 export interface Conflict {
   readonly mine: TicketRecord;
+  /** Under which mine lies in the store: theirs goes over nothing newer. */
+  readonly revision: number;
   readonly theirs: TicketRecord;
   readonly keep: Keep;
   readonly words: ConflictWords;

@@ -1,6 +1,9 @@
-import { Link } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
-import { useUnit } from '../../state/store/hooks';
+import { deleteOpenTicket } from '../../state/persistence/actions';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
 
@@ -43,6 +46,36 @@ export function TimelinePage() {
           );
         })}
       </ol>
+      <DeleteTicket />
     </div>
+  );
+}
+
+/** Takes the ticket off the bench: asked once more, and it can be put back from the Log until it is deleted for good. */
+function DeleteTicket() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const [asked, setAsked] = useState(false);
+  const remove = async (): Promise<void> => {
+    await dispatch(deleteOpenTicket(ticket.id));
+    void navigate('/log');
+  };
+  return (
+    <section aria-label="Delete" className="mt-8 grid justify-items-start gap-2 border-t border-ink pt-4">
+      {asked ? (
+        <>
+          <p>It leaves the Bench and the Log. It can be put back from the Log until it is deleted for good there.</p>
+          <p className="flex flex-wrap gap-2">
+            <Button onClick={() => void remove()}>Delete {ticket.number}</Button>
+            <Button onClick={() => setAsked(false)}>Not now</Button>
+          </p>
+        </>
+      ) : (
+        <Button disabled={!canWrite} onClick={() => setAsked(true)}>
+          Delete this ticket
+        </Button>
+      )}
+    </section>
   );
 }

@@ -66,7 +66,23 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       else if (heard) act(heard.key);
     };
 
+    /** The field last entered, and whether something was typed there since: its letters are undone first. */
+    let field: HTMLInputElement | null = null;
+    let typed = false;
+    const onFocusIn = ({ target }: FocusEvent): void => {
+      if (target !== field) typed = false;
+      field = isField(target) ? (target as HTMLInputElement) : null;
+    };
+    const onInput = ({ target }: Event): void => {
+      if (target === field) typed = true;
+    };
+    const onPointer = ({ target }: Event): void => {
+      if (target !== field) field = null;
+    };
+
     const onKey = (event: KeyboardEvent): void => {
+      if (event.key === 'Enter' && field?.tagName === 'INPUT') typed = false;
+      if (event.key === 'Tab' || event.key === 'Escape') field = field?.disabled ? null : field;
       if (event.defaultPrevented) return;
       const { ticket } = nowState().openTicket;
       if (event.altKey && /^Digit[1-9]$/.test(event.code) && ticket.status === 'open') {
@@ -80,13 +96,15 @@ export function useKeys(open: { jump(): void; help(): void }): void {
         return;
       }
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-        // A field with typing in it undoes its own letters first.
-        if (isField(event.target) && (event.target as HTMLInputElement).dataset.dirty === 'true') return;
+        // A field with typing in it undoes its own letters, by the browser.
+        if (typed && event.target === field) return;
         event.preventDefault();
         void dispatch(event.shiftKey ? redo() : undo());
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
+      // The field was closed under the hand, since another tab writes now: what is typed on is no shortcut.
+      if (field?.disabled) return;
       if (document.querySelector('[role=dialog]')) return;
       if (event.key !== 'Enter' && event.key.length !== 1) return;
       clearTimeout(timer);
@@ -97,8 +115,14 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       } else timer = setTimeout(settle, BURST_GAP_MS + 5);
     };
     addEventListener('keydown', onKey);
+    addEventListener('focusin', onFocusIn);
+    addEventListener('input', onInput);
+    addEventListener('pointerdown', onPointer);
     return () => {
       removeEventListener('keydown', onKey);
+      removeEventListener('focusin', onFocusIn);
+      removeEventListener('input', onInput);
+      removeEventListener('pointerdown', onPointer);
       clearTimeout(timer);
     };
   }, [dispatch, navigate, nowState]);

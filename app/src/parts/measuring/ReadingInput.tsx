@@ -40,7 +40,6 @@ export function ReadingInput({ control, label, id, describedBy, disabled, walks,
       aria-label={id ? undefined : label}
       aria-invalid={control.refusal !== null}
       aria-describedby={describedBy}
-      data-dirty={control.dirty}
       disabled={disabled}
       placeholder={placeholder}
       value={control.text}

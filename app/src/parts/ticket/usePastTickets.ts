@@ -31,7 +31,7 @@ export function usePastTickets(): readonly Ticket[] {
     let current = true;
     const read = ids === '' ? [] : ids.split(' ').map((id) => loadTicket(id).catch(() => null));
     void Promise.all(read).then((records) => {
-      if (current) setPast(records.flatMap((record) => (record ? [record.ticket] : [])));
+      if (current) setPast(records.flatMap((read) => (read ? [read.record.ticket] : [])));
     });
     return () => {
       current = false;

@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useId, useRef, useState } from 'react';
+import { useUnsaved } from './useUnsaved';
 import { parseNumber, type Result } from '@loose-pulley/core/units';
 
 interface Props {
@@ -28,6 +29,7 @@ export function NumberLine({ label, value, unit, min = 0, max, disabled, parse =
   };
   const result = text === null ? null : read(text);
   const refusal = result && !result.ok ? result.problem : null;
+  useUnsaved('enter', refusal !== null);
   return (
     <div className="grid content-start gap-1">
       <label htmlFor={id} className="text-sm text-soft">

@@ -75,7 +75,12 @@ export function TicketPage() {
         </h1>
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>
-      {open.access !== 'writer' && (
+      {open.newer && (
+        <p role="status" className="border-b border-live bg-sheet px-5 py-2 print:hidden">
+          <strong>Shown read only.</strong> A newer Loose Pulley wrote this ticket; update this one to change it.
+        </p>
+      )}
+      {open.access !== 'writer' && !open.newer && (
         <p
           role="status"
           className="flex flex-wrap items-center gap-4 border-b border-live bg-sheet px-5 py-2 print:hidden"

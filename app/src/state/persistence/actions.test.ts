@@ -8,14 +8,18 @@ import type { TabMessage } from './tabs';
 const stored = new Map<string, TicketRecord>();
 let saving: () => Promise<void> = () => Promise.resolve();
 vi.mock('./tickets', () => ({
-  loadTicket: (id: string) => Promise.resolve(stored.get(id) ?? null),
-  loadSummaries: () => Promise.resolve([...stored.values()].map(summarise)),
+  loadTicket: (id: string) => {
+    const record = stored.get(id);
+    return Promise.resolve(record ? { record, revision: 1, newer: false } : null);
+  },
+  loadSummary: (id: string) => Promise.resolve(summarise(stored.get(id) as TicketRecord)),
+  loadSummaries: () => Promise.resolve({ summaries: [...stored.values()].map(summarise), setAside: [] }),
   finishImport: () => Promise.resolve(),
   removeTicket: (id: string) => Promise.resolve(void stored.delete(id)),
   saveTicket: async (record: TicketRecord) => {
     await saving();
     stored.set(record.ticket.id, record);
-    return summarise(record);
+    return { summary: summarise(record), revision: 2 };
   },
 }));
 vi.mock('./storage', () => ({
@@ -49,6 +53,7 @@ vi.mock('./tabs', () => ({
     return Promise.resolve(hold);
   },
 }));
+vi.mock('./commit', () => ({ Stale: class Stale extends Error {} }));
 const actions = await import('./actions');
 const { makeStore } = await import('../store/store');
 

@@ -1,13 +1,13 @@
 import { nanoid } from 'nanoid';
 import { STATION_NAMES, type Details } from '@loose-pulley/core/stations';
-import { append, type EventBody, type TicketEvent } from '@loose-pulley/core/ticket';
+import { append, type EventBody, type TicketEvent, type TicketRecord } from '@loose-pulley/core/ticket';
 import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from '../store/bench';
 import { selectSummaries } from '../store/selectors';
-import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
+import { accessChanged, recordChanged, saidAloud, strandedSettled, ticketStatus } from '../store/openTicket';
 import type { RootState, Thunk } from '../store/types';
 import { storeProblem } from './storage';
-import { holdTicket, onTabMessage, tellTabs, type Hold } from './tabs';
-import { finishImport, loadSummaries, loadTicket, removeTicket, saveTicket } from './tickets';
+import { holdTicket, onTabMessage, tellTabs, withHolds, type Hold } from './tabs';
+import { finishImport, loadSummaries, loadSummary, loadTicket, removeTicket, saveTicket } from './tickets';
 
 const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
   ...body,
@@ -29,10 +29,10 @@ export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
 const reload =
   (id: string): Thunk<Promise<void>> =>
   async (dispatch, getState, { keeper }) => {
-    const record = await loadTicket(id).catch(() => null);
+    const read = await loadTicket(id).catch(() => null);
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open' || ticket.id !== id) return;
-    if (record) dispatch(recordChanged(keeper.markKept(record)));
+    if (read) dispatch(recordChanged(keeper.markKept(read.record, read.revision)));
   };
 
 /** Stands in line for the ticket, and writes once the other tab has gone. */
@@ -51,17 +51,19 @@ const becomeWriter =
       got.release();
       return;
     }
-    rights.set(got);
+    rights.set(id, got);
     await dispatch(reload(id));
     dispatch(accessChanged('writer'));
   };
 
 const lost =
   (id: string): Thunk =>
-  (dispatch, getState, { rights }) => {
+  (dispatch, getState, { keeper, rights }) => {
+    rights.forget(id);
+    // What was not written goes over nothing that the other tab writes: it is offered as a copy.
+    keeper.giveUp(id);
     const { ticket } = getState().openTicket;
-    if (ticket.status !== 'open' || ticket.id !== id) return;
-    rights.set(undefined);
+    if (ticket.status !== 'open' || ticket.id !== id || ticket.access === 'reader') return;
     dispatch(accessChanged('reader'));
     dispatch(saidAloud({ text: 'Another tab writes this ticket now. Here it is shown live.', to: null }));
     void dispatch(standInLine(id));
@@ -78,8 +80,9 @@ export const openTicket =
     try {
       const got = rights.takeLingering(id) ?? (await holdTicket(id, () => dispatch(lost(id)), 'try'));
       const unkept = keeper.unkeptRecord(id);
-      const stored = unkept ? null : await loadTicket(id);
-      const record = unkept ?? (stored && keeper.markKept(stored));
+      const read = unkept ? null : await loadTicket(id);
+      const record = unkept ?? (read && keeper.markKept(read.record, read.revision));
+      const newer = read?.newer ?? false;
       const current = getState().openTicket.ticket;
       if (current.status === 'none' || current.id !== id) {
         got?.release();
@@ -90,18 +93,20 @@ export const openTicket =
         dispatch(ticketStatus({ status: 'missing', id }));
         return;
       }
-      rights.set(got);
+      if (newer) got?.release();
+      else rights.set(id, got);
       dispatch(
         ticketStatus({
           status: 'open',
           id,
           record,
-          access: got ? 'writer' : 'reader',
+          access: got && !newer ? 'writer' : 'reader',
+          ...(newer && { newer }),
           saving: 'kept',
           problem: null,
         }),
       );
-      if (!got) void dispatch(standInLine(id));
+      if (!got && !newer) void dispatch(standInLine(id));
     } catch (error) {
       dispatch(ticketStatus({ status: 'failed', id, problem: storeProblem(error) }));
     }
@@ -131,6 +136,7 @@ export const takeOver =
 
 const mayWrite = (ticket: RootState['openTicket']['ticket']): string | null => {
   if (ticket.status !== 'open') return '';
+  if (ticket.newer) return 'A newer Loose Pulley wrote this ticket: this one can show it, not change it.';
   return ticket.access === 'writer'
     ? null
     : 'This ticket is being written in another tab. Take it over to change it here.';
@@ -233,13 +239,13 @@ export const newTicket =
       record = next.value;
     }
     try {
-      const summary = await saveTicket(record);
+      const { summary } = await saveTicket(record, null);
       dispatch(summaryChanged(summary));
       tellTabs({ type: 'saved', id: ticketId });
     } catch (error) {
       // The work goes on in memory; the keeper says so and tries again.
       dispatch(leaveTicket());
-      rights.set(await holdTicket(ticketId, () => dispatch(lost(ticketId)), 'try').catch(() => undefined));
+      rights.set(ticketId, await holdTicket(ticketId, () => dispatch(lost(ticketId)), 'try').catch(() => undefined));
       dispatch(
         ticketStatus({
           status: 'open',
@@ -261,10 +267,8 @@ export const listenToTabs = (): Thunk => (dispatch, getState) => {
     const here = ticket.status === 'open' && ticket.id === message.id ? ticket : undefined;
     if (message.type === 'saved') {
       if (here && here.access !== 'writer') void dispatch(reload(message.id));
-      void loadTicket(message.id).then(async (record) => {
-        if (!record) return;
-        const { summarise } = await import('@loose-pulley/core/ticket');
-        dispatch(summaryChanged(summarise(record)));
+      void loadSummary(message.id).then((summary) => {
+        if (summary) dispatch(summaryChanged(summary));
       });
     }
     if (message.type === 'removed') dispatch(summaryRemoved(message.id));
@@ -288,3 +292,34 @@ export const removeFromBench =
     dispatch(summaryRemoved(id));
     tellTabs({ type: 'removed', id });
   };
+
+/** Lets the open ticket go, lays it aside as deleted, and takes it off the Bench. */
+export const deleteOpenTicket =
+  (id: string): Thunk<Promise<void>> =>
+  async (dispatch, _, { keeper }) => {
+    await keeper.whenKept(id);
+    dispatch(leaveTicket());
+    const { deleteTicket } = await import('./deleted');
+    await withHolds([id], () => deleteTicket(id, new Date().toISOString()));
+    dispatch(summaryRemoved(id));
+    tellTabs({ type: 'removed', id });
+  };
+
+/** Saves a stranded record as a ticket of its own. */
+export const saveStranded =
+  (record: TicketRecord): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    const { asCopy } = await import('./copy');
+    const copy = asCopy(record);
+    try {
+      const { summary } = await saveTicket(copy, null);
+      dispatch(summaryChanged(summary));
+      tellTabs({ type: 'saved', id: copy.ticket.id });
+      dispatch(strandedSettled(record));
+      dispatch(saidAloud({ text: `Saved as a copy of ${copy.ticket.number}.`, to: `/t/${copy.ticket.id}/timeline` }));
+    } catch (error) {
+      dispatch(saidAloud({ text: storeProblem(error).sentence, to: null }));
+    }
+  };
+
+export const letGoStranded = (record: TicketRecord) => strandedSettled(record);

@@ -11,6 +11,6 @@ export async function plantDemo(afresh = false): Promise<void> {
   if (!response.ok) throw new Error('The demo data could not be fetched from this server.');
   const { tickets } = (await response.json()) as { tickets: TicketRecord[] };
   if (afresh) await Promise.all([ticketTable.clear(), summaryTable.clear()]);
-  await saveAll(tickets);
+  await saveAll(tickets, () => null);
   await settingsTable.setItem(PLANTED, true);
 }

@@ -4,26 +4,30 @@ import { opening, recordOf } from '../../../../core/fixtures/sample';
 import { recordChanged, ticketStatus } from '../store/openTicket';
 
 const written: TicketRecord[] = [];
+let revision = 0;
 let write: (record: TicketRecord) => Promise<void> = () => Promise.resolve();
 vi.mock('./tickets', () => ({
   saveTicket: async (record: TicketRecord) => {
     await write(record);
     written.push(record);
-    return summarise(record);
+    return { summary: summarise(record), revision: ++revision };
   },
 }));
+vi.mock('./commit', () => ({ Stale: class Stale extends Error {} }));
 vi.mock('./tabs', () => ({ tellTabs: () => undefined }));
 vi.mock('./storage', () => ({
   storeProblem: (error: unknown) => ({ kind: 'full', sentence: String(error) }),
   settingsTable: { setItem: () => Promise.resolve() },
 }));
 const { makeStore } = await import('../store/store');
+const { Stale } = await import('./commit');
 
 /** A bench with one ticket on screen, as it came out of the store. */
 function bench(id: string, access: 'writer' | 'reader' = 'writer') {
   const { store, services } = makeStore();
-  const { keeper } = services;
-  const first = keeper.markKept(recordOf([{ ...opening, ticketId: id } as EventBody]));
+  const { keeper, rights } = services;
+  const first = keeper.markKept(recordOf([{ ...opening, ticketId: id } as EventBody]), 1);
+  if (access === 'writer') rights.set(id, { release: () => undefined });
   store.dispatch(ticketStatus({ status: 'open', id, record: first, access, saving: 'kept', problem: null }));
   let count = 0;
   const note = (text: string): TicketRecord => {
@@ -44,7 +48,8 @@ function bench(id: string, access: 'writer' | 'reader' = 'writer') {
     const { ticket } = store.getState().openTicket;
     return ticket.status === 'open' ? ticket.saving : ticket.status;
   };
-  return { store, keeper, note, saving };
+  const stranded = () => store.getState().openTicket.stranded.map(({ ticket }) => ticket.notes.find);
+  return { store, keeper, rights, note, saving, stranded };
 }
 const notes = () => written.map(({ ticket }) => ticket.notes.find);
 
@@ -114,6 +119,46 @@ describe('the keeper', () => {
     await vi.advanceTimersByTimeAsync(4100);
     expect(notes()).toEqual(['one']);
     vi.useRealTimers();
+  });
+  test('a put that fails, then a takeover: nothing is tried again, and what was not written is offered', async () => {
+    vi.useFakeTimers();
+    write = () => Promise.reject(new Error('QuotaExceededError'));
+    const { keeper, note, rights, stranded } = bench('h');
+    note('mine');
+    await vi.advanceTimersByTimeAsync(10);
+    rights.forget('h');
+    keeper.giveUp('h');
+    write = () => Promise.resolve();
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect([written, stranded()]).toEqual([[], ['mine']]);
+    expect(keeper.isBusy).toBe(false);
+    vi.useRealTimers();
+  });
+  test('taken over while a write runs: what came through is not offered, what came after it is', async () => {
+    let release = () => {};
+    write = () => new Promise((done) => (release = done));
+    const { keeper, note, rights, stranded } = bench('i');
+    note('one');
+    rights.forget('i');
+    keeper.giveUp('i');
+    release();
+    await vi.waitFor(() => expect(keeper.isBusy).toBe(false));
+    expect([notes(), stranded()]).toEqual([['one'], []]);
+    rights.set('i', { release: () => undefined });
+    note('two');
+    note('three');
+    rights.forget('i');
+    keeper.giveUp('i');
+    release();
+    await vi.waitFor(() => expect(keeper.isBusy).toBe(false));
+    expect([notes(), stranded()]).toEqual([['one', 'two'], ['three']]);
+  });
+  test('where another has written meanwhile, nothing is written over, and the change is offered', async () => {
+    write = () => Promise.reject(new Stale(['j']));
+    const { keeper, note, stranded } = bench('j');
+    note('mine');
+    await vi.waitFor(() => expect(stranded()).toEqual(['mine']));
+    expect(keeper.isBusy).toBe(false);
   });
   test('a tab that only reads writes nothing', async () => {
     const { keeper, note } = bench('g', 'reader');

@@ -1,4 +1,5 @@
 import type { TicketRecord, TicketSummary } from '@loose-pulley/core/ticket';
+import { Stale } from './commit';
 import { storeProblem, type StoreProblem } from './storage';
 import { tellTabs } from './tabs';
 import { saveTicket } from './tickets';
@@ -14,30 +15,61 @@ export interface SavingStatus {
 export interface KeeperListener {
   saved(summary: TicketSummary): void;
   status(id: string, status: SavingStatus): void;
+  /** Whether this tab holds the right to write a ticket: asked before every write. */
+  mayWrite(id: string): boolean;
+  /** What could not be written, since another tab has the ticket now: its last record here. */
+  stranded(record: TicketRecord): void;
 }
 
 /**
- * Writes tickets after every change: at once, one write at a time, always the newest of each. A failed write is said
- * and tried again with the next change or after a while. A ticket that leaves the screen is written to its end.
+ * Writes tickets after every change: at once, one write at a time, always the newest of each, and only over the
+ * revision that this tab has read or written. A failed write is said and tried again with the next change or after a
+ * while, as long as the ticket is this tab's to write. A ticket that leaves the screen is written to its end.
  */
 export class Keeper {
   /** Records known to be in the store, by identity. */
   readonly #kept = new WeakSet<TicketRecord>();
   /** The newest record of each ticket that is not in the store yet. Outlives the ticket's being on screen. */
   readonly #unkept = new Map<string, TicketRecord>();
+  /** The revision of each ticket that this tab has last read or written. */
+  readonly #revisions = new Map<string, number>();
   readonly #waiters = new Map<string, Array<() => void>>();
   readonly #on: KeeperListener;
-  #writing = false;
+  /** The ticket whose write is under way. */
+  #underWay: string | undefined;
+  /** Tickets that were lost while a write of them was under way. */
+  readonly #doomed = new Set<string>();
   #retry: ReturnType<typeof setTimeout> | undefined;
 
   constructor(on: KeeperListener) {
     this.#on = on;
   }
 
-  /** Says that a record came out of the store and needs no writing. */
-  markKept(record: TicketRecord): TicketRecord {
+  /** Says that a record came out of the store under a revision, and needs no writing. */
+  markKept(record: TicketRecord, revision: number): TicketRecord {
     this.#kept.add(record);
+    this.#revisions.set(record.ticket.id, revision);
     return record;
+  }
+
+  /** Whether anything is left to be written, of any ticket. */
+  get isBusy(): boolean {
+    return this.#unkept.size > 0;
+  }
+
+  /**
+   * Gives up what is left to be written of a ticket that another tab has now, and hands it over as stranded. A write
+   * that is under way decides first whether anything is left.
+   */
+  giveUp(id: string): void {
+    if (this.#underWay === id) {
+      this.#doomed.add(id);
+      return;
+    }
+    const record = this.#unkept.get(id);
+    this.#unkept.delete(id);
+    this.#wake(id);
+    if (record) this.#on.stranded(record);
   }
 
   /** What of a ticket is still to be written, where it is. */
@@ -60,32 +92,48 @@ export class Keeper {
   }
 
   async #drain(): Promise<void> {
-    if (this.#writing) return;
-    this.#writing = true;
+    if (this.#underWay !== undefined) return;
     clearTimeout(this.#retry);
-    for (let next = this.#unkept.entries().next(); !next.done; next = this.#unkept.entries().next()) {
-      const [id, record] = next.value;
+    // One that cannot be written holds up no other.
+    const failed = new Set<TicketRecord>();
+    const next = () => [...this.#unkept].find(([, record]) => !failed.has(record));
+    for (let entry = next(); entry; entry = next()) {
+      const [id, record] = entry;
+      if (!this.#on.mayWrite(id)) {
+        this.giveUp(id);
+        continue;
+      }
+      this.#underWay = id;
       this.#on.status(id, { saving: 'saving', problem: null });
-      try {
-        this.#on.saved(await this.#write(id, record));
-        if (this.#unkept.get(id) !== record) continue;
+      const failure = await this.#write(id, record).then(
+        () => null,
+        (error: unknown) => ({ error }),
+      );
+      this.#underWay = undefined;
+      if (!failure && this.#unkept.get(id) === record) {
         this.#unkept.delete(id);
         this.#on.status(id, { saving: 'kept', problem: null });
-        this.#waiters.get(id)?.forEach((resolve) => resolve());
-        this.#waiters.delete(id);
-      } catch (error) {
-        this.#on.status(id, { saving: 'failed', problem: storeProblem(error) });
-        this.#retry = setTimeout(() => void this.#drain(), RETRY_MS);
-        break;
+        this.#wake(id);
+      }
+      if (this.#doomed.delete(id) || failure?.error instanceof Stale) this.giveUp(id);
+      else if (failure) {
+        this.#on.status(id, { saving: 'failed', problem: storeProblem(failure.error) });
+        failed.add(record);
       }
     }
-    this.#writing = false;
+    if (failed.size > 0) this.#retry = setTimeout(() => void this.#drain(), RETRY_MS);
   }
 
-  async #write(id: string, record: TicketRecord): Promise<TicketSummary> {
-    const summary = await saveTicket(record);
+  #wake(id: string): void {
+    this.#waiters.get(id)?.forEach((resolve) => resolve());
+    this.#waiters.delete(id);
+  }
+
+  async #write(id: string, record: TicketRecord): Promise<void> {
+    const { summary, revision } = await saveTicket(record, this.#revisions.get(id) ?? null);
+    this.#revisions.set(id, revision);
     this.#kept.add(record);
     tellTabs({ type: 'saved', id });
-    return summary;
+    this.#on.saved(summary);
   }
 }

@@ -37,12 +37,13 @@ export async function whilePicturesStay<T>(work: () => Promise<T>): Promise<T> {
   return navigator.locks.request(LOCK, { mode: 'shared' }, work);
 }
 
-/** Drops the pictures that no ticket names. Leaves it where another tab is just putting some in. @returns how many */
-export async function sweepPictures(named: () => Promise<ReadonlySet<string>>): Promise<number> {
+/** Drops the pictures that no ticket names; none where that cannot be told (null). Leaves it where another tab is just putting some in. @returns how many */
+export async function sweepPictures(named: () => Promise<ReadonlySet<string> | null>): Promise<number> {
   const sweep = async (): Promise<number> => {
     const ids = await pictureTable.keys();
     if (ids.length === 0) return 0;
     const wanted = await named();
+    if (!wanted) return 0;
     const stray = ids.filter((id) => !wanted.has(id));
     for (const id of stray) await pictureTable.removeItem(id);
     return stray.length;

@@ -17,7 +17,7 @@ describe('the rights of one tab', () => {
   test('the ticket on screen is let go at once, and once', () => {
     const rights = new WritingRights();
     const held = hold();
-    rights.set(held);
+    rights.set('t1', held);
     rights.release();
     rights.release();
     expect(held.released).toBe(1);
@@ -26,7 +26,7 @@ describe('the rights of one tab', () => {
     const rights = new WritingRights();
     const held = hold();
     const { kept, over } = write();
-    rights.set(held);
+    rights.set('t1', held);
     const gone = rights.releaseWhen('t1', kept);
     await Promise.resolve();
     expect(held.released).toBe(0);
@@ -38,7 +38,7 @@ describe('the rights of one tab', () => {
     const rights = new WritingRights();
     const held = hold();
     const { kept, over } = write();
-    rights.set(held);
+    rights.set('t1', held);
     const gone = rights.releaseWhen('t1', kept);
     expect(rights.takeLingering('t1')).toBe(held);
     expect(rights.takeLingering('t1')).toBeUndefined();
@@ -50,12 +50,21 @@ describe('the rights of one tab', () => {
     const rights = new WritingRights();
     const [first, second] = [hold(), hold()];
     const { kept, over } = write();
-    rights.set(first);
+    rights.set('t1', first);
     const gone = rights.releaseWhen('t1', kept);
-    rights.set(second);
+    rights.set('t2', second);
     over();
     await gone;
     expect([first.released, second.released]).toEqual([1, 0]);
+  });
+  test('says whose ticket it may write, also while it lingers; taken by another tab, no more', () => {
+    const rights = new WritingRights();
+    rights.set('t1', hold());
+    expect([rights.has('t1'), rights.has('t2')]).toEqual([true, false]);
+    void rights.releaseWhen('t1', new Promise(() => undefined));
+    expect(rights.has('t1')).toBe(true);
+    rights.forget('t1');
+    expect(rights.has('t1')).toBe(false);
   });
   test('nothing held, nothing to wait for', async () => {
     const rights = new WritingRights();

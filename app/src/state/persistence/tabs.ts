@@ -82,7 +82,11 @@ export function holdTicket(
 export async function withHolds<T>(ids: readonly string[], work: () => Promise<T>): Promise<T> {
   const holds: Array<Hold | undefined> = [];
   try {
-    for (const id of ids) holds.push(await holdTicket(id, () => undefined, 'take').catch(() => undefined));
+    for (const id of ids) {
+      const hold = await holdTicket(id, () => undefined, 'take');
+      if (!hold) throw new Error('Another tab writes one of the tickets and does not let go of it. Close it there.');
+      holds.push(hold);
+    }
     return await work();
   } finally {
     holds.forEach((hold) => hold?.release());

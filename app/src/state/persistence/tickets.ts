@@ -5,101 +5,156 @@ import {
   type TicketRecord,
   type TicketSummary,
 } from '@loose-pulley/core/ticket';
+import { commit, type Change, type StoredSummary, type StoredTicket, type Written } from './commit';
 import { journalTable, summaryTable, ticketTable } from './storage';
 
 /*
- * The promise: a ticket is written whole or not at all, and its summary is never older than the ticket. The summary is
- * taken away before the ticket is written and put back after it; one that is missing at start is made anew.
+ * The promise: a ticket is written whole or not at all, seen together with its summary, and never over a revision that
+ * the writer has not read. One record that cannot be read hides no other.
  */
 
-/** Writes one ticket. Rejects with what the browser threw. */
-export async function saveTicket(record: TicketRecord): Promise<TicketSummary> {
-  const { id } = record.ticket;
-  await summaryTable.removeItem(id);
-  await ticketTable.setItem(id, record);
-  const summary = summarise(record);
-  await summaryTable.setItem(id, summary);
-  return summary;
+/** A ticket as it was read: the record, and the revision over which it may be written again. */
+export interface ReadTicket {
+  readonly record: TicketRecord;
+  readonly revision: number;
+  /** Written by a newer Loose Pulley: it may be looked at and not changed. */
+  readonly newer: boolean;
+}
+
+/** A record that could not be read, and why; the store keeps it as it is. */
+export interface SetAside {
+  readonly id: string;
+  readonly why: string;
+}
+
+/**
+ * Writes one ticket over the revision that was read; null for a new one.
+ *
+ * @throws Stale where somebody else wrote meanwhile; else what the browser threw
+ */
+export async function saveTicket(
+  record: TicketRecord,
+  over: number | null,
+): Promise<Written & { readonly summary: TicketSummary }> {
+  const [written] = await commit([{ id: record.ticket.id, record, over }]);
+  return written as Written & { readonly summary: TicketSummary };
 }
 
 /** A stored record in the current format: one that an older Loose Pulley wrote is brought up to it. */
-async function current(stored: TicketRecord): Promise<TicketRecord> {
-  if (stored.version === TICKET_VERSION) return stored;
+async function current({ revision = 0, ...stored }: StoredTicket): Promise<ReadTicket> {
+  if (stored.version === TICKET_VERSION) return { record: stored, revision, newer: false };
+  if ((stored.version as number) > TICKET_VERSION) return { record: stored, revision, newer: true };
   const { upcast } = await import('@loose-pulley/core/exchange');
   const record = upcast(stored);
   if (!record.ok) throw new Error(record.problem);
-  return record.value as TicketRecord;
+  return { record: record.value as TicketRecord, revision, newer: false };
 }
 
 /** Reads one ticket; null where there is none. */
-export async function loadTicket(id: string): Promise<TicketRecord | null> {
-  const stored = await ticketTable.getItem<TicketRecord>(id);
+export async function loadTicket(id: string): Promise<ReadTicket | null> {
+  const stored = await ticketTable.getItem<StoredTicket>(id);
   return stored && current(stored);
 }
 
+/** What the store holds under an id, whatever it is: to be saved raw. */
+export const loadRaw = (id: string): Promise<unknown> => ticketTable.getItem<unknown>(id);
+
+/** Takes a ticket away for good, whatever revision it has. */
 export async function removeTicket(id: string): Promise<void> {
   await summaryTable.removeItem(id);
   await ticketTable.removeItem(id);
 }
 
-/** Every ticket whole, for the archive. */
-export async function loadAllTickets(): Promise<TicketRecord[]> {
+/** Every ticket that can be read, whole, for the archive; and the ids of those that cannot. */
+export async function loadAllTickets(): Promise<{
+  readonly records: readonly TicketRecord[];
+  readonly setAside: readonly SetAside[];
+}> {
+  const stored: Array<readonly [string, StoredTicket]> = [];
+  await ticketTable.iterate<StoredTicket, void>((one, id) => void stored.push([id, one]));
   const records: TicketRecord[] = [];
-  await ticketTable.iterate<TicketRecord, void>((record) => {
-    records.push(record);
-  });
-  return Promise.all(records.map(current));
+  const setAside: SetAside[] = [];
+  for (const [id, one] of stored) {
+    try {
+      const { record } = await current(one);
+      // What cannot be summed up is not a ticket.
+      summarise(record);
+      records.push(record);
+    } catch (error) {
+      setAside.push({ id, why: whyNot(error) });
+    }
+  }
+  return { records, setAside };
 }
 
-/** What the Bench and the Log show, rebuilding the summaries that a dying tab left out. */
-export async function loadSummaries(): Promise<TicketSummary[]> {
-  const summaries = new Map<string, TicketSummary>();
+const whyNot = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+/** What the Bench and the Log show, remaking the summaries that are missing; and what could not be read. */
+export async function loadSummaries(): Promise<{
+  readonly summaries: readonly TicketSummary[];
+  readonly setAside: readonly SetAside[];
+}> {
+  const known = new Map<string, TicketSummary>();
   const [ids] = await Promise.all([
     ticketTable.keys(),
-    summaryTable.iterate<TicketSummary, void>((summary, id) => {
+    summaryTable.iterate<StoredSummary | null, void>((summary, id) => {
       // One that an older Loose Pulley made says less: it is made anew.
-      if (summary.version === SUMMARY_VERSION) summaries.set(id, summary);
+      if (summary?.version === SUMMARY_VERSION) known.set(id, summary);
     }),
   ]);
+  const summaries: TicketSummary[] = [];
+  const setAside: SetAside[] = [];
   for (const id of ids) {
-    if (summaries.has(id)) continue;
-    const record = await loadTicket(id);
-    if (!record) continue;
-    const summary = summarise(record);
-    summaries.set(id, summary);
-    // A cache that cannot be written is no harm: it is made anew next time.
-    await summaryTable.setItem(id, summary).catch(() => undefined);
+    try {
+      const summary = known.get(id) ?? (await remade(id));
+      if (summary) summaries.push(summary);
+    } catch (error) {
+      setAside.push({ id, why: whyNot(error) });
+    }
   }
-  const known = new Set(ids);
-  return [...summaries.values()].filter(({ id }) => known.has(id));
+  return { summaries, setAside };
+}
+
+async function remade(id: string): Promise<TicketSummary | undefined> {
+  const read = await loadTicket(id);
+  if (!read) return undefined;
+  const summary = summarise(read.record);
+  // A cache that cannot be written is no harm: it is made anew next time.
+  await summaryTable
+    .setItem(id, { ...summary, revision: read.revision } satisfies StoredSummary)
+    .catch(() => undefined);
+  return summary;
+}
+
+/** The summary of one ticket, as it was last written. */
+export async function loadSummary(id: string): Promise<TicketSummary | undefined> {
+  const summary = await summaryTable.getItem<StoredSummary>(id);
+  return summary?.version === SUMMARY_VERSION ? summary : remade(id);
+}
+
+/** Writes several tickets, all or nothing, each over the revision that was read. */
+export async function saveAll(
+  records: readonly TicketRecord[],
+  over: (id: string) => number | null,
+): Promise<readonly TicketSummary[]> {
+  const changes = records.map((record): Change => ({ id: record.ticket.id, record, over: over(record.ticket.id) }));
+  return (await commit(changes)).flatMap(({ summary }) => (summary ? [summary] : []));
 }
 
 const IMPORT = 'import';
 
 /**
- * Writes several tickets, all or nothing. They are written down whole in the journal first: where the tab dies in
- * between, `finishImport` goes on at the next start; where the store refuses, what was there before is put back.
+ * Ends what a dying tab of an earlier Loose Pulley had begun to import: it wrote tickets one by one, with a journal
+ * beside them. Only those that are missing are written: what stands here may be newer.
  */
-export async function saveAll(records: readonly TicketRecord[]): Promise<TicketSummary[]> {
-  await journalTable.setItem(IMPORT, records);
-  const before = await Promise.all(records.map(({ ticket }) => loadTicket(ticket.id)));
-  const summaries: TicketSummary[] = [];
-  try {
-    for (const record of records) summaries.push(await saveTicket(record));
-    return summaries;
-  } catch (error) {
-    for (const [index, record] of records.entries()) {
-      const old = before[index];
-      await (old ? saveTicket(old) : removeTicket(record.ticket.id)).catch(() => undefined);
-    }
-    throw error;
-  } finally {
-    await journalTable.removeItem(IMPORT);
-  }
-}
-
-/** Ends what a dying tab had begun to take in. */
 export async function finishImport(): Promise<void> {
-  const records = await journalTable.getItem<TicketRecord[]>(IMPORT);
-  if (records) await saveAll(await Promise.all(records.map(current)));
+  const records = await journalTable.getItem<StoredTicket[]>(IMPORT);
+  if (!records) return;
+  for (const one of records) {
+    if ((await ticketTable.getItem(one.ticket.id)) === null)
+      await current(one)
+        .then(({ record }) => saveTicket(record, null))
+        .catch(() => undefined);
+  }
+  await journalTable.removeItem(IMPORT);
 }

@@ -1,6 +1,7 @@
 import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { TicketSummary } from '@loose-pulley/core/ticket';
 import type { StoreProblem } from '../persistence/storage';
+import type { SetAside } from '../persistence/tickets';
 
 /** Every ticket in short: a cache of what the store holds, newest number first. */
 export const summaryAdapter = createEntityAdapter<TicketSummary>({
@@ -11,14 +12,20 @@ export const summaryAdapter = createEntityAdapter<TicketSummary>({
 interface BenchState {
   readonly status: 'loading' | 'ready' | 'failed';
   readonly problem: StoreProblem | null;
+  /** Records that could not be read; they stay in the store as they are. */
+  readonly setAside: readonly SetAside[];
 }
 
 const slice = createSlice({
   name: 'bench',
-  initialState: summaryAdapter.getInitialState<BenchState>({ status: 'loading', problem: null }),
+  initialState: summaryAdapter.getInitialState<BenchState>({ status: 'loading', problem: null, setAside: [] }),
   reducers: {
-    summariesLoaded(state, { payload }: PayloadAction<TicketSummary[]>) {
-      summaryAdapter.setAll(state, payload);
+    summariesLoaded(
+      state,
+      { payload }: PayloadAction<{ summaries: readonly TicketSummary[]; setAside: readonly SetAside[] }>,
+    ) {
+      summaryAdapter.setAll(state, [...payload.summaries]);
+      state.setAside = [...payload.setAside];
       state.status = 'ready';
     },
     summariesFailed(state, { payload }: PayloadAction<StoreProblem>) {
@@ -26,8 +33,8 @@ const slice = createSlice({
       state.problem = payload;
     },
     summaryChanged: (state, { payload }: PayloadAction<TicketSummary>) => void summaryAdapter.upsertOne(state, payload),
-    summariesChanged: (state, { payload }: PayloadAction<TicketSummary[]>) =>
-      void summaryAdapter.upsertMany(state, payload),
+    summariesChanged: (state, { payload }: PayloadAction<readonly TicketSummary[]>) =>
+      void summaryAdapter.upsertMany(state, [...payload]),
     summaryRemoved: (state, { payload }: PayloadAction<string>) => void summaryAdapter.removeOne(state, payload),
   },
 });

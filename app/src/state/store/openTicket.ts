@@ -14,9 +14,14 @@ export type OpenTicket =
       readonly record: TicketRecord;
       /** Whether this tab writes, another does, or this tab is asking to. */
       readonly access: 'writer' | 'reader' | 'asking';
+      /** Written by a newer Loose Pulley: shown, and never written here. */
+      readonly newer?: boolean;
       readonly saving: 'kept' | 'saving' | 'failed';
       readonly problem: StoreProblem | null;
     };
+
+/** How letters that are not in the ticket yet get there: by themselves, or by Enter. */
+export type Unsaved = 'itself' | 'enter';
 
 export interface Draft {
   readonly text: string;
@@ -27,13 +32,24 @@ export interface OpenTicketState {
   readonly ticket: OpenTicket;
   /** Text typed but not (yet) taken as a reading, by field, with why it was refused: bad input loses nothing. */
   readonly drafts: Readonly<Record<string, Draft>>;
+  /** How many fields hold letters that are not in the ticket yet: they go there by themselves, or wait for Enter. */
+  readonly unsaved: Readonly<Record<Unsaved, number>>;
+  /** Records with changes that could not be written, since another tab has their tickets: offered as copies. */
+  readonly stranded: readonly TicketRecord[];
   /** The last thing said aloud: undo and its place, refusals. */
   readonly said: { readonly text: string; readonly to: string | null } | null;
   /** Power or lid that was said while an open temporary change forbids it: asked about before it is kept. */
   readonly asked: 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff' | null;
 }
 
-const initialState = { ticket: { status: 'none' }, drafts: {}, said: null, asked: null } as OpenTicketState;
+const initialState = {
+  ticket: { status: 'none' },
+  drafts: {},
+  unsaved: { itself: 0, enter: 0 },
+  stranded: [],
+  said: null,
+  asked: null,
+} as OpenTicketState;
 
 const slice = createSlice({
   name: 'openTicket',
@@ -59,6 +75,15 @@ const slice = createSlice({
       if (payload.draft === null) delete state.drafts[payload.field];
       else state.drafts[payload.field] = payload.draft;
     },
+    unsavedChanged(state, { payload }: PayloadAction<{ how: Unsaved; by: 1 | -1 }>) {
+      state.unsaved[payload.how] += payload.by;
+    },
+    recordStranded(state, { payload }: PayloadAction<TicketRecord>) {
+      return { ...state, stranded: [...state.stranded, payload] };
+    },
+    strandedSettled(state, { payload }: PayloadAction<TicketRecord>) {
+      return { ...state, stranded: state.stranded.filter((one) => one !== payload) };
+    },
     momentAsked(state, { payload }: PayloadAction<OpenTicketState['asked']>) {
       state.asked = payload;
     },
@@ -68,6 +93,16 @@ const slice = createSlice({
   },
 });
 
-export const { ticketStatus, recordChanged, accessChanged, savingChanged, drafted, momentAsked, saidAloud } =
-  slice.actions;
+export const {
+  ticketStatus,
+  recordChanged,
+  accessChanged,
+  savingChanged,
+  drafted,
+  unsavedChanged,
+  recordStranded,
+  strandedSettled,
+  momentAsked,
+  saidAloud,
+} = slice.actions;
 export const openTicketReducer = slice.reducer;

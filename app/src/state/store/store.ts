@@ -3,7 +3,7 @@ import { Keeper } from '../persistence/keeper';
 import { WritingRights } from '../persistence/rights';
 import { keepSettings } from '../persistence/settings';
 import { summaryChanged } from './bench';
-import { savingChanged } from './openTicket';
+import { recordStranded, savingChanged } from './openTicket';
 import { rootReducer, type AppDispatch, type RootState, type Services } from './types';
 
 /** Records are large and replaced whole; in development they are walked all the same, and this is not worth a word. */
@@ -11,6 +11,7 @@ const SLOW_CHECK_MS = 250;
 
 /** A store with what works beside it: whatever changes of the open ticket or of the settings is kept. */
 export function makeStore() {
+  const rights = new WritingRights();
   const services: Services = {
     keeper: new Keeper({
       saved: (summary) => void store.dispatch(summaryChanged(summary)),
@@ -18,8 +19,10 @@ export function makeStore() {
         const { ticket } = store.getState().openTicket;
         if (ticket.status === 'open' && ticket.id === id) store.dispatch(savingChanged(status));
       },
+      mayWrite: (id) => rights.has(id),
+      stranded: (record) => void store.dispatch(recordStranded(record)),
     }),
-    rights: new WritingRights(),
+    rights,
   };
   const listeners = createListenerMiddleware<RootState, AppDispatch>();
   const store = configureStore({

@@ -97,7 +97,7 @@ describe('the bench', () => {
   const ids = (state: ReturnType<typeof benchReducer>) => summaryAdapter.getSelectors().selectIds(state);
   const loaded = benchReducer(
     undefined,
-    summariesLoaded([summary('a', '9'), summary('b', '0147'), summary('c', '10')]),
+    summariesLoaded({ summaries: [summary('a', '9'), summary('b', '0147'), summary('c', '10')], setAside: [] }),
   );
   test('newest number first, by number and not by letter', () => expect(ids(loaded)).toEqual(['b', 'c', 'a']));
   test('a summary that changes takes its place; one taken away is gone', () => {

@@ -4,6 +4,7 @@ import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { ByTouch } from './ByTouch';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { useStripLine } from '../../parts/strip/useStripLine';
 
 /** One line, one step: what was understood is echoed before Enter, and the next bag's number stands large. */
@@ -18,6 +19,7 @@ export function StripLine({
   const { ticket, canWrite } = useTicket();
   const { doLine } = useStripLine();
   const [text, setText] = useState('');
+  useUnsaved('enter', text.trim() !== '');
   const list = useId();
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {

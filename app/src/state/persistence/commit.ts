@@ -1,0 +1,110 @@
+import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import { summaryTable, ticketTable } from './storage';
+
+/** A ticket as the store holds it, with how often it was written there. One from before that was counted has 0. */
+export interface StoredTicket extends TicketRecord {
+  readonly revision?: number;
+}
+/** Its summary, written with it: what lies under one revision belongs together. */
+export interface StoredSummary extends TicketSummary {
+  readonly revision?: number;
+}
+
+/** One ticket to be written, or taken away. */
+export interface Change {
+  readonly id: string;
+  /** Null takes it away. */
+  readonly record: TicketRecord | null;
+  /** The revision that was read, over which alone it may go; null where there was none. */
+  readonly over: number | null;
+}
+
+/** What was written, and under which revision. */
+export interface Written {
+  readonly summary: TicketSummary | null;
+  readonly revision: number;
+}
+
+/** Somebody else has written meanwhile: nothing of what was asked was done. */
+export class Stale extends Error {
+  readonly ids: readonly string[];
+  constructor(ids: readonly string[]) {
+    super('Written elsewhere meanwhile.');
+    this.name = 'Stale';
+    this.ids = ids;
+  }
+}
+
+const tables = ['tickets', 'summaries'];
+
+/** localForage opens the database; its connection serves for what it has no words for: one transaction over two tables. */
+async function begin(): Promise<IDBTransaction> {
+  await Promise.all([ticketTable.ready(), summaryTable.ready()]);
+  const { db } = (ticketTable as unknown as { readonly _dbInfo: { readonly db: IDBDatabase } })._dbInfo;
+  try {
+    return db.transaction(tables, 'readwrite');
+  } catch (error) {
+    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error;
+    // The browser closed the connection: any call makes localForage open it anew.
+    await ticketTable.length();
+    const again = (ticketTable as unknown as { readonly _dbInfo: { readonly db: IDBDatabase } })._dbInfo;
+    return again.db.transaction(tables, 'readwrite');
+  }
+}
+
+/**
+ * Writes tickets and their summaries in one transaction: all of it or nothing, whatever happens to the tab, and seen
+ * together. Each goes only over the revision that was read.
+ *
+ * @returns what was written, in the order asked
+ * @throws Stale where a ticket lies under another revision than the one read; else what the browser threw
+ */
+export async function commit(changes: readonly Change[]): Promise<readonly Written[]> {
+  const written = changes.map(({ record, over }) => ({
+    summary: record && summarise(record),
+    revision: (over ?? 0) + 1,
+  }));
+  const transaction = await begin();
+  const tickets = transaction.objectStore('tickets');
+  const summaries = transaction.objectStore('summaries');
+  const stale: string[] = [];
+  let unread = changes.length;
+
+  const write = (): void => {
+    changes.forEach(({ id, record }, index) => {
+      const { summary, revision } = written[index] as Written;
+      if (record) {
+        tickets.put({ ...record, revision } satisfies StoredTicket, id);
+        summaries.put({ ...(summary as TicketSummary), revision } satisfies StoredSummary, id);
+      } else {
+        tickets.delete(id);
+        summaries.delete(id);
+      }
+    });
+  };
+  const found = ({ id, over }: Change, revision: number | null): void => {
+    if (revision !== over) stale.push(id);
+    unread -= 1;
+    if (unread > 0) return;
+    if (stale.length > 0) transaction.abort();
+    else write();
+  };
+  for (const change of changes) {
+    // The summary is small and was written with its ticket; where it tells no revision the ticket itself is asked.
+    const summary = summaries.get(change.id) as IDBRequest<StoredSummary | undefined>;
+    summary.onsuccess = () => {
+      if (summary.result?.revision !== undefined) {
+        found(change, summary.result.revision);
+        return;
+      }
+      const ticket = tickets.get(change.id) as IDBRequest<StoredTicket | undefined>;
+      ticket.onsuccess = () => found(change, ticket.result ? (ticket.result.revision ?? 0) : null);
+    };
+  }
+  return new Promise((resolve, reject) => {
+    transaction.oncomplete = () => resolve(written);
+    transaction.onabort = () =>
+      reject(stale.length > 0 ? new Stale(stale) : (transaction.error ?? new Error('The store gave up.')));
+    if (changes.length === 0) resolve([]);
+  });
+}

@@ -1,0 +1,17 @@
+import type { RootState } from '../store/types';
+import type { Keeper } from './keeper';
+
+/** Whether closing the page now would lose something: letters not in a ticket yet, or a ticket not in the store yet. */
+export const wouldLose = ({ openTicket }: RootState, keeper: Pick<Keeper, 'isBusy'>): boolean =>
+  keeper.isBusy ||
+  openTicket.unsaved.itself > 0 ||
+  openTicket.unsaved.enter > 0 ||
+  openTicket.stranded.length > 0 ||
+  Object.keys(openTicket.drafts).length > 0;
+
+/** Lets the browser ask before the page is left with something unsaved. */
+export function askBeforeLeaving(getState: () => RootState, keeper: Pick<Keeper, 'isBusy'>): void {
+  addEventListener('beforeunload', (event) => {
+    if (wouldLose(getState(), keeper)) event.preventDefault();
+  });
+}
