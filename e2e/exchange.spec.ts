@@ -174,9 +174,10 @@ test('a tab that dies while an archive is imported leaves all of it, or nothing'
   await Promise.race([session.send('Page.crash').catch(() => undefined), other.waitForEvent('crash')]);
   const again = await context.newPage();
   await again.goto('/log');
+  // One transaction, which never ended: nothing of it is there, and it can be imported again.
+  await expect(again.getByText('0 of 0 tickets')).toBeVisible();
+  await importFile(again, archive, 'archive.zip');
   await expect(again.getByText('3 of 3 tickets')).toBeVisible();
-  for (const number of ['0001', '0002', '0003'])
-    await expect(again.getByRole('link', { name: new RegExp(number) })).toBeVisible();
   await again.getByRole('link', { name: /0002/ }).click();
   await expect(again.getByRole('heading', { level: 1 })).toContainText('Oberquist');
   await context.close();

@@ -36,6 +36,8 @@ export class Stale extends Error {
 }
 
 const tables = ['tickets', 'summaries'];
+const asError = (thrown: unknown): Error =>
+  thrown instanceof Error || thrown instanceof DOMException ? thrown : new Error('The store gave up.');
 
 /** localForage opens the database; its connection serves for what it has no words for: one transaction over two tables. */
 async function begin(): Promise<IDBTransaction> {
@@ -69,6 +71,7 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
   const summaries = transaction.objectStore('summaries');
   const stale: string[] = [];
   let unread = changes.length;
+  let refused: unknown;
 
   const write = (): void => {
     changes.forEach(({ id, record }, index) => {
@@ -86,8 +89,14 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
     if (revision !== over) stale.push(id);
     unread -= 1;
     if (unread > 0) return;
-    if (stale.length > 0) transaction.abort();
-    else write();
+    try {
+      if (stale.length > 0) transaction.abort();
+      else write();
+    } catch (error) {
+      // A store that refuses at once (a full disk may) refuses all of it.
+      refused = error;
+      transaction.abort();
+    }
   };
   for (const change of changes) {
     // The summary is small and was written with its ticket; where it tells no revision the ticket itself is asked.
@@ -104,7 +113,7 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
   return new Promise((resolve, reject) => {
     transaction.oncomplete = () => resolve(written);
     transaction.onabort = () =>
-      reject(stale.length > 0 ? new Stale(stale) : (transaction.error ?? new Error('The store gave up.')));
+      reject(stale.length > 0 ? new Stale(stale) : asError(refused ?? transaction.error));
     if (changes.length === 0) resolve([]);
   });
 }

@@ -63,7 +63,10 @@ const slice = createSlice({
       return ticket.status === 'open' ? { ...state, ticket: { ...ticket, record: payload } } : state;
     },
     accessChanged(state, { payload }: PayloadAction<'writer' | 'reader' | 'asking'>) {
-      if (state.ticket.status === 'open') state.ticket.access = payload;
+      if (state.ticket.status !== 'open') return;
+      state.ticket.access = payload;
+      // What could not be saved is another tab's to say from now on.
+      if (payload === 'reader') Object.assign(state.ticket, { saving: 'kept', problem: null });
     },
     savingChanged(
       state,
@@ -82,7 +85,9 @@ const slice = createSlice({
       return { ...state, stranded: [...state.stranded, payload] };
     },
     strandedSettled(state, { payload }: PayloadAction<TicketRecord>) {
-      return { ...state, stranded: state.stranded.filter((one) => one !== payload) };
+      // By its last event: a draft of the state is never the record itself.
+      const last = payload.events.at(-1)?.id;
+      return { ...state, stranded: state.stranded.filter(({ events }) => events.at(-1)?.id !== last) };
     },
     momentAsked(state, { payload }: PayloadAction<OpenTicketState['asked']>) {
       state.asked = payload;
