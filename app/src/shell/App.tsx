@@ -15,15 +15,16 @@ import {
   TimelinePage,
   WhyPage,
 } from './pages';
+import { useAppSelector } from '../state/store/hooks';
 import { useDark } from '../parts/ui/useDark';
 import { Words } from '../parts/ui/Words';
 import { Foot } from './Foot';
 import { StationPage } from './ticket/StationPage';
 import { TicketPage } from './ticket/TicketPage';
 import { Head } from './Head';
-import { Stranded } from './Stranded';
 
 const Palette = lazy(() => import('./palette/Palette'));
+const Stranded = lazy(() => import('./Stranded'));
 const KeysSheet = lazy(() => import('./palette/KeysSheet'));
 
 function Frame() {
@@ -32,6 +33,7 @@ function Frame() {
   const help = () => setSheet('help');
   useKeys({ jump, help });
   const dark = useDark();
+  const stranded = useAppSelector(({ openTicket }) => openTicket.stranded.length > 0);
   useEffect(() => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light';
   }, [dark]);
@@ -41,7 +43,11 @@ function Frame() {
         Skip to content
       </a>
       <Head onJump={jump} onHelp={help} />
-      <Stranded />
+      {stranded && (
+        <Suspense fallback={null}>
+          <Stranded />
+        </Suspense>
+      )}
       <main id="main" className="flex grow flex-col">
         <Suspense fallback={<p className="p-5">One moment.</p>}>
           <Outlet />

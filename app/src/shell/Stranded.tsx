@@ -1,9 +1,9 @@
-import { letGoStranded, saveStranded } from '../state/persistence/actions';
+import { letGoStranded, saveStranded } from '../state/persistence/seldom';
 import { useAppDispatch, useAppSelector } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 
 /** Changes that another tab's writing kept from being saved: they go over nothing, and are offered as a copy. */
-export function Stranded() {
+export default function Stranded() {
   const dispatch = useAppDispatch();
   const stranded = useAppSelector(({ openTicket }) => openTicket.stranded);
   return stranded.map((record) => (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { loadBench, removeFromBench } from '../../state/persistence/actions';
-import { loadRaw, type SetAside as Record } from '../../state/persistence/tickets';
+import { loadRaw } from '../../state/persistence/archive';
+import type { SetAside as Record } from '../../state/persistence/tickets';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { download, fileName } from '../../parts/ui/download';

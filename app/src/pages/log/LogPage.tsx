@@ -8,7 +8,7 @@ import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { loadPictures } from '../../state/persistence/pictures';
 import { picturesNamed } from '@loose-pulley/core/ticket';
 import { counted, type Result } from '@loose-pulley/core/units';
-import { loadAllTickets } from '../../state/persistence/tickets';
+import { loadAllTickets } from '../../state/persistence/archive';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';

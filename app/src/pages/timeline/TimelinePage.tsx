@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
-import { deleteOpenTicket } from '../../state/persistence/actions';
+import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -14,7 +14,6 @@ vi.mock('./tickets', () => ({
   },
   loadSummary: (id: string) => Promise.resolve(summarise(stored.get(id) as TicketRecord)),
   loadSummaries: () => Promise.resolve({ summaries: [...stored.values()].map(summarise), setAside: [] }),
-  finishImport: () => Promise.resolve(),
   removeTicket: (id: string) => Promise.resolve(void stored.delete(id)),
   saveTicket: async (record: TicketRecord) => {
     await saving();
@@ -25,6 +24,7 @@ vi.mock('./tickets', () => ({
 vi.mock('./storage', () => ({
   storeProblem: (error: unknown) => ({ kind: 'full', sentence: String(error) }),
   settingsTable: { setItem: () => Promise.resolve() },
+  journalTable: { getItem: () => Promise.resolve(null) },
 }));
 
 /** Who holds which ticket, and how a holder is told that it lost it. */

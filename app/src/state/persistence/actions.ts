@@ -1,13 +1,13 @@
 import { nanoid } from 'nanoid';
 import { STATION_NAMES, type Details } from '@loose-pulley/core/stations';
-import { append, type EventBody, type TicketEvent, type TicketRecord } from '@loose-pulley/core/ticket';
+import { append, type EventBody, type TicketEvent } from '@loose-pulley/core/ticket';
 import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from '../store/bench';
 import { selectSummaries } from '../store/selectors';
-import { accessChanged, recordChanged, saidAloud, strandedSettled, ticketStatus } from '../store/openTicket';
+import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
 import type { RootState, Thunk } from '../store/types';
-import { storeProblem } from './storage';
-import { holdTicket, onTabMessage, tellTabs, withHolds, type Hold } from './tabs';
-import { finishImport, loadSummaries, loadSummary, loadTicket, removeTicket, saveTicket } from './tickets';
+import { journalTable, storeProblem } from './storage';
+import { holdTicket, onTabMessage, tellTabs, type Hold } from './tabs';
+import { loadSummaries, loadSummary, loadTicket, removeTicket, saveTicket } from './tickets';
 
 const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
   ...body,
@@ -18,7 +18,7 @@ const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
 
 export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
   try {
-    await finishImport();
+    if ((await journalTable.getItem('import')) !== null) await (await import('./oldJournal')).finishImport();
     dispatch(summariesLoaded(await loadSummaries()));
   } catch (error) {
     dispatch(summariesFailed(storeProblem(error)));
@@ -292,34 +292,3 @@ export const removeFromBench =
     dispatch(summaryRemoved(id));
     tellTabs({ type: 'removed', id });
   };
-
-/** Lets the open ticket go, lays it aside as deleted, and takes it off the Bench. */
-export const deleteOpenTicket =
-  (id: string): Thunk<Promise<void>> =>
-  async (dispatch, _, { keeper }) => {
-    await keeper.whenKept(id);
-    dispatch(leaveTicket());
-    const { deleteTicket } = await import('./deleted');
-    await withHolds([id], () => deleteTicket(id, new Date().toISOString()));
-    dispatch(summaryRemoved(id));
-    tellTabs({ type: 'removed', id });
-  };
-
-/** Saves a stranded record as a ticket of its own. */
-export const saveStranded =
-  (record: TicketRecord): Thunk<Promise<void>> =>
-  async (dispatch) => {
-    const { asCopy } = await import('./copy');
-    const copy = asCopy(record);
-    try {
-      const { summary } = await saveTicket(copy, null);
-      dispatch(summaryChanged(summary));
-      tellTabs({ type: 'saved', id: copy.ticket.id });
-      dispatch(strandedSettled(record));
-      dispatch(saidAloud({ text: `Saved as a copy of ${copy.ticket.number}.`, to: `/t/${copy.ticket.id}/timeline` }));
-    } catch (error) {
-      dispatch(saidAloud({ text: storeProblem(error).sentence, to: null }));
-    }
-  };
-
-export const letGoStranded = (record: TicketRecord) => strandedSettled(record);

@@ -112,8 +112,7 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
   }
   return new Promise((resolve, reject) => {
     transaction.oncomplete = () => resolve(written);
-    transaction.onabort = () =>
-      reject(stale.length > 0 ? new Stale(stale) : asError(refused ?? transaction.error));
+    transaction.onabort = () => reject(stale.length > 0 ? new Stale(stale) : asError(refused ?? transaction.error));
     if (changes.length === 0) resolve([]);
   });
 }

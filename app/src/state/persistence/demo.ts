@@ -1,6 +1,6 @@
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 import { settingsTable, ticketTable, summaryTable } from './storage';
-import { saveAll } from './tickets';
+import { saveAll } from './archive';
 
 const PLANTED = 'demoPlanted';
 

@@ -9,7 +9,9 @@ vi.mock('../boot', () => ({ isDemo: false }));
 const { journalTable, summaryTable, ticketTable } = await import('./storage');
 const { Stale } = await import('./commit');
 const { deleteForGood, deleteTicket, loadDeleted, putBack } = await import('./deleted');
-const { finishImport, loadAllTickets, loadSummaries, loadTicket, saveAll, saveTicket } = await import('./tickets');
+const { loadAllTickets, saveAll } = await import('./archive');
+const { finishImport } = await import('./oldJournal');
+const { loadSummaries, loadTicket, saveTicket } = await import('./tickets');
 
 const record = (id: string, machine = 'Pennerley T9 booth deck'): TicketRecord =>
   recordOf([

@@ -5,8 +5,8 @@ import {
   type TicketRecord,
   type TicketSummary,
 } from '@loose-pulley/core/ticket';
-import { commit, type Change, type StoredSummary, type StoredTicket, type Written } from './commit';
-import { journalTable, summaryTable, ticketTable } from './storage';
+import { commit, type StoredSummary, type StoredTicket, type Written } from './commit';
+import { summaryTable, ticketTable } from './storage';
 
 /*
  * The promise: a ticket is written whole or not at all, seen together with its summary, and never over a revision that
@@ -41,7 +41,7 @@ export async function saveTicket(
 }
 
 /** A stored record in the current format: one that an older Loose Pulley wrote is brought up to it. */
-async function current({ revision = 0, ...stored }: StoredTicket): Promise<ReadTicket> {
+export async function current({ revision = 0, ...stored }: StoredTicket): Promise<ReadTicket> {
   if (stored.version === TICKET_VERSION) return { record: stored, revision, newer: false };
   if ((stored.version as number) > TICKET_VERSION) return { record: stored, revision, newer: true };
   const { upcast } = await import('@loose-pulley/core/exchange');
@@ -56,38 +56,13 @@ export async function loadTicket(id: string): Promise<ReadTicket | null> {
   return stored && current(stored);
 }
 
-/** What the store holds under an id, whatever it is: to be saved raw. */
-export const loadRaw = (id: string): Promise<unknown> => ticketTable.getItem<unknown>(id);
-
 /** Takes a ticket away for good, whatever revision it has. */
 export async function removeTicket(id: string): Promise<void> {
   await summaryTable.removeItem(id);
   await ticketTable.removeItem(id);
 }
 
-/** Every ticket that can be read, whole, for the archive; and the ids of those that cannot. */
-export async function loadAllTickets(): Promise<{
-  readonly records: readonly TicketRecord[];
-  readonly setAside: readonly SetAside[];
-}> {
-  const stored: Array<readonly [string, StoredTicket]> = [];
-  await ticketTable.iterate<StoredTicket, void>((one, id) => void stored.push([id, one]));
-  const records: TicketRecord[] = [];
-  const setAside: SetAside[] = [];
-  for (const [id, one] of stored) {
-    try {
-      const { record } = await current(one);
-      // What cannot be summed up is not a ticket.
-      summarise(record);
-      records.push(record);
-    } catch (error) {
-      setAside.push({ id, why: whyNot(error) });
-    }
-  }
-  return { records, setAside };
-}
-
-const whyNot = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+export const whyNot = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 /** What the Bench and the Log show, remaking the summaries that are missing; and what could not be read. */
 export async function loadSummaries(): Promise<{
@@ -130,31 +105,4 @@ async function remade(id: string): Promise<TicketSummary | undefined> {
 export async function loadSummary(id: string): Promise<TicketSummary | undefined> {
   const summary = await summaryTable.getItem<StoredSummary>(id);
   return summary?.version === SUMMARY_VERSION ? summary : remade(id);
-}
-
-/** Writes several tickets, all or nothing, each over the revision that was read. */
-export async function saveAll(
-  records: readonly TicketRecord[],
-  over: (id: string) => number | null,
-): Promise<readonly TicketSummary[]> {
-  const changes = records.map((record): Change => ({ id: record.ticket.id, record, over: over(record.ticket.id) }));
-  return (await commit(changes)).flatMap(({ summary }) => (summary ? [summary] : []));
-}
-
-const IMPORT = 'import';
-
-/**
- * Ends what a dying tab of an earlier Loose Pulley had begun to import: it wrote tickets one by one, with a journal
- * beside them. Only those that are missing are written: what stands here may be newer.
- */
-export async function finishImport(): Promise<void> {
-  const records = await journalTable.getItem<StoredTicket[]>(IMPORT);
-  if (!records) return;
-  for (const one of records) {
-    if ((await ticketTable.getItem(one.ticket.id)) === null)
-      await current(one)
-        .then(({ record }) => saveTicket(record, null))
-        .catch(() => undefined);
-  }
-  await journalTable.removeItem(IMPORT);
 }

@@ -1,0 +1,40 @@
+import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import { commit, type Change, type StoredTicket } from './commit';
+import { ticketTable } from './storage';
+import { current, whyNot, type SetAside } from './tickets';
+
+/* Many tickets at once: what the archive's way in and out needs, and nothing before. */
+
+/** What the store holds under an id, whatever it is: to be saved raw. */
+export const loadRaw = (id: string): Promise<unknown> => ticketTable.getItem<unknown>(id);
+
+/** Every ticket that can be read, whole, for the archive; and the ids of those that cannot. */
+export async function loadAllTickets(): Promise<{
+  readonly records: readonly TicketRecord[];
+  readonly setAside: readonly SetAside[];
+}> {
+  const stored: Array<readonly [string, StoredTicket]> = [];
+  await ticketTable.iterate<StoredTicket, void>((one, id) => void stored.push([id, one]));
+  const records: TicketRecord[] = [];
+  const setAside: SetAside[] = [];
+  for (const [id, one] of stored) {
+    try {
+      const { record } = await current(one);
+      // What cannot be summed up is not a ticket.
+      summarise(record);
+      records.push(record);
+    } catch (error) {
+      setAside.push({ id, why: whyNot(error) });
+    }
+  }
+  return { records, setAside };
+}
+
+/** Writes several tickets, all or nothing, each over the revision that was read. */
+export async function saveAll(
+  records: readonly TicketRecord[],
+  over: (id: string) => number | null,
+): Promise<readonly TicketSummary[]> {
+  const changes = records.map((record): Change => ({ id: record.ticket.id, record, over: over(record.ticket.id) }));
+  return (await commit(changes)).flatMap(({ summary }) => (summary ? [summary] : []));
+}
