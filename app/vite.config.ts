@@ -14,6 +14,8 @@ export default defineConfig({
   ],
   build: {
     target: 'es2022',
+    // The server reads off it what each page needs.
+    manifest: true,
     sourcemap: false,
     assetsInlineLimit: 0,
     // Every browser that runs this knows modulepreload.

@@ -1,10 +1,12 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { join } from 'node:path';
 import compression from 'compression';
 import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
+import { preloader } from './preload';
 import { LOOPBACK, type Mode } from './settings';
 
 /** What the app is served from. */
@@ -19,6 +21,8 @@ export interface AppSettings {
 
 const NONCE_MARK = '__NONCE__';
 const MODE_MARK = '__MODE__';
+/** Hosts that stand for every address of the machine. */
+const ANY_ADDRESS = ['0.0.0.0', '::'];
 
 /** The name part of a Host header, without its port. */
 const hostName = (header: string | undefined): string => (header ?? '').replace(/:\d+$/, '').toLowerCase();
@@ -28,10 +32,12 @@ const hostName = (header: string | undefined): string => (header ?? '').replace(
  * of its own here. On loopback `localhost` is sent to the one address that the browser's store belongs to.
  */
 function checkHost(host: string) {
-  const allowed = new Set([host.toLowerCase(), LOOPBACK, 'localhost', '[::1]']);
+  const allowed = new Set([host.toLowerCase(), `[${host.toLowerCase()}]`, LOOPBACK, 'localhost', '[::1]']);
+  // On all addresses any of them is answered; a name, which another site may point here, is not.
+  const isAddress = (name: string): boolean => isIP(name.replace(/^\[|\]$/g, '')) !== 0;
   return function checkHostHeader(req: Request, res: Response, next: NextFunction): void {
     const name = hostName(req.headers.host);
-    if (!allowed.has(name)) {
+    if (!allowed.has(name) && !(ANY_ADDRESS.includes(host) && isAddress(name))) {
       res.status(421).type('text/plain').send(`This bench does not answer to “${name}”.\n`);
       return;
     }
@@ -74,6 +80,7 @@ export function createApp(settings: AppSettings): Express {
   const indexFile = join(settings.staticDir, 'index.html');
   if (!existsSync(indexFile)) throw new Error('The app is not built yet. Run: npm run build');
   const page = readFileSync(indexFile, 'utf8').replaceAll(MODE_MARK, settings.mode);
+  const preload = preloader(settings.staticDir);
   const app = express();
   app.disable('x-powered-by');
   app.use(function giveNonce(_req, res, next) {
@@ -102,6 +109,10 @@ export function createApp(settings: AppSettings): Express {
       serveStatic: { immutable: true, maxAge: '365d', fallthrough: false },
     }),
   );
+  // Its raw file knows neither mode nor nonce.
+  app.get('/index.html', function oneAddress(_req, res) {
+    res.redirect(308, '/');
+  });
   app.use(express.static(settings.staticDir, { index: false, maxAge: '1h' }));
 
   app.use(function servePage(req, res, next) {
@@ -110,7 +121,7 @@ export function createApp(settings: AppSettings): Express {
     res
       .set('Cache-Control', 'no-store')
       .type('html')
-      .send(page.replaceAll(NONCE_MARK, String(res.locals.nonce)));
+      .send(page.replaceAll(NONCE_MARK, String(res.locals.nonce)).replace('</head>', `${preload(req.path)}</head>`));
   });
   app.use(function notFound(_req, res) {
     res.status(404).type('text/plain').send('There is nothing here.\n');

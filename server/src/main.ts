@@ -4,6 +4,12 @@ import { createApp } from './app';
 import { listen, stop } from './listen';
 import { LOOPBACK, readSettings } from './settings';
 
+/** A host as it stands in an address: one of version 6 in brackets; every address by the loopback. */
+function inAddress(host: string): string {
+  if (host === '0.0.0.0' || host === '::') return LOOPBACK;
+  return host.includes(':') ? `[${host}]` : host;
+}
+
 async function main(): Promise<void> {
   const here = dirname(fileURLToPath(import.meta.url));
   const settings = readSettings(process.argv.slice(2));
@@ -14,7 +20,9 @@ async function main(): Promise<void> {
     demoFile: join(here, 'wrackline.json'),
   });
   const { server, port } = await listen(app, settings);
-  console.log(`Loose Pulley${settings.mode === 'demo' ? ', demo bench' : ''}: http://${settings.host}:${port}/`);
+  console.log(
+    `Loose Pulley${settings.mode === 'demo' ? ', demo bench' : ''}: http://${inAddress(settings.host)}:${port}/`,
+  );
   if (settings.host !== LOOPBACK) {
     console.log(
       'Over a network the browser gives less: two tabs cannot see each other, and camera and caliper ports stay shut.',

@@ -12,7 +12,7 @@ const staticDir = mkdtempSync(join(tmpdir(), 'pulley-'));
 mkdirSync(join(staticDir, 'assets'));
 writeFileSync(
   join(staticDir, 'index.html'),
-  '<meta name="mode" content="__MODE__"><meta name="nonce" content="__NONCE__">',
+  '<head></head><meta name="mode" content="__MODE__"><meta name="nonce" content="__NONCE__">',
 );
 writeFileSync(join(staticDir, 'assets', 'a-1.js'), `// ${'x'.repeat(4000)}`);
 const demoFile = join(staticDir, 'demo.json');
@@ -43,6 +43,26 @@ describe('the pages', () => {
     expect((await ask()('/assets/gone.js')).status).toBe(404);
     expect((await ask()('/gone.png')).status).toBe(404);
   });
+  test('the page has one address: its file’s own name leads there', async () => {
+    const response = await ask(make('demo'))('/index.html');
+    expect([response.status, response.headers.location]).toEqual([308, '/']);
+  });
+  test('what a page needs is named in its head', async () => {
+    mkdirSync(join(staticDir, '.vite'), { recursive: true });
+    writeFileSync(
+      join(staticDir, '.vite/manifest.json'),
+      JSON.stringify({
+        'index.html': { file: 'assets/index-1.js' },
+        'src/stations/size/SizePage.tsx': { file: 'assets/size-1.js', imports: ['index.html', '_ruler.js'] },
+        '_ruler.js': { file: 'assets/ruler-1.js' },
+      }),
+    );
+    const { text } = await ask()('/t/abc/size');
+    expect(text.match(/href="\/assets\/[^"]+"/g)).toEqual(['href="/assets/size-1.js"', 'href="/assets/ruler-1.js"']);
+    expect((await ask()('/t/abc/nowhere')).text).not.toContain('modulepreload');
+    // Its list is not for the browser.
+    expect((await ask()('/.vite/manifest.json')).status).toBe(404);
+  });
   test('health answers', async () => expect((await ask()('/health')).body).toEqual({ ok: true, mode: 'bench' }));
   test('the demo data are there in the demo only', async () => {
     expect((await ask(make('demo'))('/demo/wrackline.json')).body).toEqual({ tickets: [] });
@@ -52,6 +72,16 @@ describe('the pages', () => {
 
 describe('the Host header', () => {
   test('of a stranger is refused', async () => expect((await ask()('/', 'evil.example')).status).toBe(421));
+  test('on all addresses, those of this machine are answered and names are not', async () => {
+    const open = createApp({ mode: 'bench', host: '0.0.0.0', staticDir, demoFile });
+    expect((await ask(open)('/', '192.168.1.20:4680')).status).toBe(200);
+    expect((await ask(open)('/', '[fe80::1]:4680')).status).toBe(200);
+    expect((await ask(open)('/', 'evil.example')).status).toBe(421);
+  });
+  test('a loopback of the other kind is its own address', async () => {
+    const six = createApp({ mode: 'bench', host: '::1', staticDir, demoFile });
+    expect((await ask(six)('/', '[::1]:4680')).status).toBe(200);
+  });
   test('localhost is sent to the one address', async () => {
     const response = await ask()('/t/1?drive=B', 'localhost:4680');
     expect(response.status).toBe(308);
@@ -67,7 +97,12 @@ describe('settings', () => {
   test.each([
     [['--port', 'x'], 'read “x”'],
     [['--port'], 'needs a value'],
-    [['--colour'], '--colour is not known'],
+    [['--port', ''], '--port needs a value'],
+    [['--port', '0x50'], 'read “0x50”'],
+    [['--port', '70000'], 'read “70000”'],
+    [['--host', ' '], '--host needs a value'],
+    [['--colour'], '“--colour” is not known'],
+    [['demo'], '“demo” is not known'],
   ])('%j is refused in words', (args, words) => expect(() => readSettings(args)).toThrow(words));
 });
 

@@ -25,16 +25,17 @@ export function readSettings(args: readonly string[]): ServerSettings {
     const index = args.indexOf(option);
     if (index < 0) return undefined;
     const value = args[index + 1];
-    if (value === undefined || value.startsWith('--')) throw new RangeError(`${option} needs a value after it.`);
+    if (value === undefined || value.trim() === '' || value.startsWith('--'))
+      throw new RangeError(`${option} needs a value after it.`);
     return value;
   };
   const known = new Set(['--demo', '--host', '--port']);
-  const stray = args.find((arg) => arg.startsWith('--') && !known.has(arg));
-  if (stray) throw new RangeError(`${stray} is not known. Known: --demo, --host NAME, --port N.`);
+  const stray = args.find((arg, index) => !known.has(arg) && !['--host', '--port'].includes(args[index - 1] ?? ''));
+  if (stray !== undefined) throw new RangeError(`“${stray}” is not known. Known: --demo, --host NAME, --port N.`);
   const mode: Mode = args.includes('--demo') ? 'demo' : 'bench';
   const portText = valueAfter('--port');
   const port = portText === undefined ? (mode === 'demo' ? DEMO_PORT : BENCH_PORT) : Number(portText);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
+  if ((portText !== undefined && !/^\d{1,5}$/.test(portText)) || port > 65_535) {
     throw new RangeError(`--port needs a whole number from 0 to 65535; read “${portText}”.`);
   }
   return { mode, host: valueAfter('--host') ?? LOOPBACK, port, mayMove: mode === 'demo' };

@@ -63,34 +63,3 @@ function fieldsFit(fields: Fields, value: Readonly<Record<string, unknown>>): bo
   }
   return true;
 }
-
-/**
- * Where a value first is not what its description says. @example misfitAt(shape({ a: text(2) }), { a: 'long' }) // 'a'
- *
- * @returns a path such as `reading.aux`, empty for the value itself; undefined where it fits
- */
-export function misfitAt(field: AnyField, value: unknown): string | undefined {
-  if (fits(field, value)) return undefined;
-  const inside = (key: string, of: AnyField, item: unknown): string | undefined => {
-    const at = misfitAt(of, item);
-    return at === undefined ? undefined : [key, at].filter(Boolean).join('.');
-  };
-  if (field.kind === 'shape' && isObject(value)) {
-    const { fields } = field as ShapeField;
-    const unknown = Object.keys(value).find((key) => !Object.hasOwn(fields, key));
-    if (unknown !== undefined) return unknown;
-    for (const [key, of] of Object.entries(fields)) {
-      const at = inside(key, of, value[key]);
-      if (at !== undefined) return at;
-    }
-  }
-  if (field.kind === 'list' && Array.isArray(value)) {
-    for (const [index, item] of value.entries()) {
-      const at = inside(String(index + 1), field.item as AnyField, item);
-      if (at !== undefined) return at;
-    }
-  }
-  if ((field.kind === 'nullable' || field.kind === 'optional') && value !== null && value !== undefined)
-    return misfitAt(field.of as AnyField, value);
-  return '';
-}

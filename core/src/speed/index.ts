@@ -1,3 +1,12 @@
 export { drivenSpeed, type DrivenSpeed } from './driven';
 export { MAINS_HZ, strobePath, strobeRing, type MainsHz, type StrobeRing } from './strobe';
-export { readPulses, TIME_UNITS, type PulseSpeed, type TimeUnit } from './pulses';
+export {
+  COMMAS,
+  readPulses,
+  TIME_UNITS,
+  type Comma,
+  type PulseOptions,
+  type PulsesRead,
+  type PulseSpeed,
+  type TimeUnit,
+} from './pulses';

@@ -85,12 +85,12 @@ describe('index pulses', () => {
   const csv = (times: readonly number[]) => times.map((time) => time.toFixed(6)).join('\n');
   test('an even 300 rpm has no drift and no flutter, whatever the unit and a head line', () => {
     const even = Array.from({ length: 50 }, (_, i) => i * 0.2);
-    const read = readPulses(`time\n${csv(even)}\n`, 's');
+    const read = readPulses(`time\n${csv(even)}\n`, { unit: 's' });
     expect(read.ok && read.value.meanRpm).toBeCloseTo(300, 6);
     expect(read.ok && read.value.flutterPercent).toBeLessThan(1e-4);
-    const inMs = readPulses(csv(even.map((time) => time * 1000)), 'ms');
+    const inMs = readPulses(csv(even.map((time) => time * 1000)), { unit: 'ms' });
     expect(inMs.ok && inMs.value.meanRpm).toBeCloseTo(300, 6);
-    const two = readPulses(csv(even), 's', 2);
+    const two = readPulses(csv(even), { unit: 's', perTurn: 2 });
     expect(two.ok && two.value.meanRpm).toBeCloseTo(150, 6);
   });
   test('a drift put in comes out, and so does a flutter', () => {
@@ -106,13 +106,38 @@ describe('index pulses', () => {
             time += 60 / rpm;
             times.push(time);
           }
-          const read = readPulses(csv(times), 's');
+          const read = readPulses(csv(times), { unit: 's' });
           expect(read.ok && Math.abs(read.value.driftPercentPerMinute - drift)).toBeLessThan(0.05);
           expect(read.ok && Math.abs(read.value.flutterPercent - flutter)).toBeLessThan(0.03);
         },
       ),
       { numRuns: 30 },
     );
+  });
+  test('a comma before decimals gives what a point gives, whatever parts the columns', () => {
+    const wobble = Array.from({ length: 80 }, (_, i) => 0.3 + i * 0.2 + 0.000_002 * Math.sin(i));
+    const point = readPulses(csv(wobble), { unit: 's' });
+    const withComma = csv(wobble).replaceAll('.', ',');
+    for (const text of [
+      withComma,
+      withComma.replaceAll('\n', ';1\n'),
+      withComma.replaceAll('\n', '\t1\n'),
+      `Zeit\n${withComma}`,
+    ]) {
+      expect(readPulses(text, { unit: 's' })).toEqual(point);
+    }
+  });
+  test('commas that can be read in two ways are asked about, and read as told', () => {
+    const text = Array.from({ length: 8 }, (_, i) => `${i + 1},${500 + i}`).join('\n');
+    expect(readPulses(text, { unit: 's' })).toMatchObject({ ok: false, asks: 'comma' });
+    const column = readPulses(text, { unit: 's', comma: 'column' });
+    expect(column.ok && column.value.meanRpm).toBeCloseTo(60, 9);
+    const decimal = readPulses(text, { unit: 's', comma: 'decimal' });
+    expect(decimal.ok && decimal.value.meanRpm).toBeCloseTo(60 / 1.001, 6);
+  });
+  test('times in the wrong unit are refused', () => {
+    const read = readPulses(csv(Array.from({ length: 50 }, (_, i) => i * 0.2)), { unit: 'µs' });
+    expect(!read.ok && read.problem).toContain('which no machine here turns at');
   });
   test.each([
     ['0\n0.2\n0.1\n0.4', 'Pulse 3 comes no later than pulse 2'],
@@ -121,7 +146,7 @@ describe('index pulses', () => {
     ['0\n0.2\n0.4\n0.6\n1.0\n1.2', 'Between pulses 4 and 5 it took 2.0 times as long as usual'],
     ['', '0 times were read'],
   ])('%j is refused: %s', (text, words) => {
-    const read = readPulses(text, 's');
+    const read = readPulses(text, { unit: 's' });
     expect(!read.ok && read.problem).toContain(words);
   });
 });

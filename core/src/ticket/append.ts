@@ -1,6 +1,6 @@
 import { ok, refuse, type Result } from '../units';
 import { applyEvent } from './apply';
-import { whyNotKept, type TicketEvent, type TicketRecord } from './schema';
+import { eventFits, type TicketEvent, type TicketRecord } from './schema';
 
 /** The events after one more: one of the same gesture as the last replaces it, so that a note typed in one go is one step of undo. */
 export function withEvent(events: readonly TicketEvent[], event: TicketEvent): readonly TicketEvent[] {
@@ -16,8 +16,8 @@ export function withEvent(events: readonly TicketEvent[], event: TicketEvent): r
  */
 export function append(record: TicketRecord, event: TicketEvent): Result<TicketRecord> {
   // As strict as the importer: what could not come back from a file does not happen.
-  const why = whyNotKept(event);
-  if (why !== undefined) return refuse(why);
+  if (!eventFits(event))
+    return refuse('That is more than a ticket can keep, out of its range, or has a character that no file can.');
   const ticket = applyEvent(record.ticket, event);
   return ticket.ok ? ok({ ...record, ticket: ticket.value, events: withEvent(record.events, event) }) : ticket;
 }

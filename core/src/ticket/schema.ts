@@ -1,17 +1,4 @@
-import {
-  fits,
-  misfitAt,
-  id,
-  nullable,
-  number,
-  one,
-  optional,
-  shape,
-  text,
-  time,
-  type AnyField,
-  type ValueOf,
-} from '../schema';
+import { fits, id, nullable, number, one, optional, shape, text, time, type AnyField, type ValueOf } from '../schema';
 import { complaint, details, stationEvents, stationsState, type BodyOf, type Stamp } from '../stations';
 import { EVENTS_MAX, TICKET_FORMAT, TICKET_VERSION } from './format';
 
@@ -52,13 +39,6 @@ function shapeOf(type: EventType): AnyField {
   const known = eventShapes.get(type) ?? eventShape(type);
   eventShapes.set(type, known);
   return known;
-}
-
-/** Why an event cannot be kept, where it cannot: what could not come back from a file does not happen. */
-export function whyNotKept(event: TicketEvent): string | undefined {
-  if (eventFits(event)) return undefined;
-  const at = misfitAt(shapeOf(event.type), event);
-  return `That cannot be kept: ${at || 'it'} is longer than a ticket can hold, out of its range, or has a character that no file can.`;
 }
 
 /** What is kept of a ticket: its events, and the ticket they give. */

@@ -1,8 +1,9 @@
 import { FilePicker } from '../../parts/ui/FilePicker';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { readPulses, TIME_UNITS, type PulseSpeed, type TimeUnit } from '@loose-pulley/core/speed';
+import { TIME_UNITS, type Comma, type PulsesRead, type PulseSpeed, type TimeUnit } from '@loose-pulley/core/speed';
+import { readPulsesBeside } from '../../workers/pulses';
 import { useWidth } from '../../parts/draw/useWidth';
 import { Choice } from '../../parts/ui/Choice';
 
@@ -20,7 +21,22 @@ export function PulseReader({
 }: Readonly<{ targetRpm: number; tolerancePercent: number }>) {
   const [unit, setUnit] = useState<TimeUnit>('s');
   const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
-  const read = file ? readPulses(file.text, unit) : null;
+  const [comma, setComma] = useState<Comma>();
+  const [read, setRead] = useState<PulsesRead | null>(null);
+  useEffect(() => {
+    if (!file) return;
+    let current = true;
+    const say = (found: PulsesRead): void => {
+      if (current) setRead(found);
+    };
+    readPulsesBeside(file.text, { unit, ...(comma && { comma }) }).then(say, () =>
+      say({ ok: false, problem: 'The file could not be read to its end. Choose it again.' }),
+    );
+    return () => {
+      current = false;
+    };
+  }, [file, unit, comma]);
+  const asked = comma !== undefined || (read && !read.ok && read.asks === 'comma');
   return (
     <section aria-label="Speed from index pulses" className="grid gap-2 border-t border-hair pt-3">
       <h4 className="font-semibold">Speed from index pulses</h4>
@@ -29,7 +45,13 @@ export function PulseReader({
         <FilePicker
           label="Pulse file"
           accept=".csv,.txt,text/csv"
-          onFiles={([picked]) => void picked?.text().then((text) => setFile({ name: picked.name, text }))}
+          onFiles={([picked]) =>
+            void picked?.text().then((text) => {
+              setComma(undefined);
+              setRead(null);
+              setFile({ name: picked.name, text });
+            })
+          }
         />
         <Choice
           label="Times are in"
@@ -37,6 +59,17 @@ export function PulseReader({
           options={UNITS.map((one) => [one, UNIT_NAMES[one]] as const)}
           onChoose={setUnit}
         />
+        {asked && (
+          <Choice<Comma | 'unknown'>
+            label="A comma in it"
+            value={comma ?? 'unknown'}
+            options={[
+              ['decimal', 'stands before decimals'],
+              ['column', 'parts columns'],
+            ]}
+            onChoose={(one) => setComma(one === 'unknown' ? undefined : one)}
+          />
+        )}
       </div>
       {read && !read.ok && (
         <p role="alert" className="border-l-4 border-live pl-3">

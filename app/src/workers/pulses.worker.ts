@@ -1,0 +1,6 @@
+import { expose } from 'comlink';
+import { readPulses } from '@loose-pulley/core/speed';
+
+const api = { readPulses };
+export type PulsesApi = typeof api;
+expose(api);

@@ -1,0 +1,47 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
+
+/** A built file as the build's manifest lists it. */
+interface Chunk {
+  readonly file: string;
+  readonly imports?: readonly string[];
+}
+type Manifest = Readonly<Record<string, Chunk>>;
+
+/** The page that an address opens, as its source file is named: `/t/a/handBack` is `handbackpage.tsx`. */
+function pageOf(path: string): string {
+  const parts = path.split('/').filter(Boolean);
+  const name = parts[0] === 't' ? parts[2] : (parts[0] ?? 'bench');
+  return `${(name ?? '').toLowerCase()}page.tsx`;
+}
+
+/**
+ * What a page needs beside the entry, for each address: its own chunk and all that this imports. Named in the page's
+ * head, they are asked for in the first round instead of after the entry has run.
+ *
+ * @param staticDir the built app, with the manifest that its build wrote
+ * @returns the links for an address; none where no page of that name was built
+ */
+export function preloader(staticDir: string): (path: string) => string {
+  const file = join(staticDir, '.vite/manifest.json');
+  if (!existsSync(file)) return () => '';
+  const manifest = JSON.parse(readFileSync(file, 'utf8')) as Manifest;
+  const withImports = (key: string, seen: Set<string>): Set<string> => {
+    if (seen.has(key) || !manifest[key]) return seen;
+    seen.add(key);
+    manifest[key].imports?.forEach((one) => withImports(one, seen));
+    return seen;
+  };
+  const entry = withImports('index.html', new Set());
+  const pages = new Map(
+    Object.keys(manifest)
+      .filter((key) => key.endsWith('Page.tsx'))
+      .map((key) => {
+        const links = [...withImports(key, new Set())]
+          .filter((one) => !entry.has(one))
+          .map((one) => `<link rel="modulepreload" crossorigin href="/${manifest[one]?.file}">`);
+        return [basename(key).toLowerCase(), links.join('')];
+      }),
+  );
+  return (path) => pages.get(pageOf(path)) ?? '';
+}
