@@ -18,8 +18,8 @@ export default defineConfig({
     manifest: true,
     sourcemap: false,
     assetsInlineLimit: 0,
-    // Every browser that runs this knows modulepreload.
-    modulePreload: { polyfill: false },
+    // The server names what a page needs; what is fetched later comes from this machine, where a round costs nothing.
+    modulePreload: false,
     rolldownOptions: {
       // A library names its classes by a call, which alone would keep an unused one in the first load.
       treeshake: { manualPureFunctions: ['__name'] },

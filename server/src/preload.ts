@@ -6,6 +6,8 @@ interface Chunk {
   readonly file: string;
   readonly imports?: readonly string[];
 }
+/** The page itself, as the manifest calls it. */
+const ENTRY = 'index.html';
 type Manifest = Readonly<Record<string, Chunk>>;
 
 /** The page that an address opens, as its source file is named: `/t/a/handBack` is `handbackpage.tsx`. */
@@ -16,11 +18,11 @@ function pageOf(path: string): string {
 }
 
 /**
- * What a page needs beside the entry, for each address: its own chunk and all that this imports. Named in the page's
+ * What a page needs beside the entry's own script, for each address: its chunk and all that is imported. Named in the page's
  * head, they are asked for in the first round instead of after the entry has run.
  *
  * @param staticDir the built app, with the manifest that its build wrote
- * @returns the links for an address; none where no page of that name was built
+ * @returns the links for an address; those of the entry alone where no page of that name was built
  */
 export function preloader(staticDir: string): (path: string) => string {
   const file = join(staticDir, '.vite/manifest.json');
@@ -32,16 +34,17 @@ export function preloader(staticDir: string): (path: string) => string {
     manifest[key].imports?.forEach((one) => withImports(one, seen));
     return seen;
   };
-  const entry = withImports('index.html', new Set());
+  const linksOf = (keys: ReadonlySet<string>): string =>
+    [...keys]
+      .filter((one) => one !== ENTRY)
+      .map((one) => `<link rel="modulepreload" crossorigin href="/${manifest[one]?.file}">`)
+      .join('');
+  // The entry's own script stands in the page already.
+  const entry = withImports(ENTRY, new Set());
   const pages = new Map(
     Object.keys(manifest)
       .filter((key) => key.endsWith('Page.tsx'))
-      .map((key) => {
-        const links = [...withImports(key, new Set())]
-          .filter((one) => !entry.has(one))
-          .map((one) => `<link rel="modulepreload" crossorigin href="/${manifest[one]?.file}">`);
-        return [basename(key).toLowerCase(), links.join('')];
-      }),
+      .map((key) => [basename(key).toLowerCase(), linksOf(withImports(key, new Set(entry)))]),
   );
-  return (path) => pages.get(pageOf(path)) ?? '';
+  return (path) => pages.get(pageOf(path)) ?? linksOf(entry);
 }

@@ -1,6 +1,6 @@
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 import { settingsTable, ticketTable, summaryTable } from './storage';
-import { saveAll } from './archive';
+import { commit } from './commit';
 
 const PLANTED = 'demoPlanted';
 
@@ -11,6 +11,6 @@ export async function plantDemo(afresh = false): Promise<void> {
   if (!response.ok) throw new Error('The demo data could not be fetched from this server.');
   const { tickets } = (await response.json()) as { tickets: TicketRecord[] };
   if (afresh) await Promise.all([ticketTable.clear(), summaryTable.clear()]);
-  await saveAll(tickets, () => null);
+  await commit(tickets.map((record) => ({ id: record.ticket.id, record, over: null })));
   await settingsTable.setItem(PLANTED, true);
 }
