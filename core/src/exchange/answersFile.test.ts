@@ -30,6 +30,11 @@ describe('answers from far away', () => {
     ['a cut file', '{"format"', 'cut short'],
     ['another file', '{"format":"x"}', 'no file of answers'],
     ['another ticket’s', answers({ sheetId: 's7', ticket: '0150' }), 'answers questions of ticket 0150'],
+    [
+      'one question answered twice',
+      answers({ answers: ['yes', 'no'].map((text) => ({ id: 'q1', text, pictures: [] })) }),
+      'answers one question twice',
+    ],
     ['a newer one', answers({ version: 2 }), 'newer'],
     [
       'a picture that is a script',

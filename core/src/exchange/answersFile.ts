@@ -63,6 +63,8 @@ export function readAnswersFile(
       `“${name}” answers questions of ticket ${file.ticket || 'unknown'}, which this ticket, ${ticket.number}, never asked. Open that one first.`,
     );
   }
+  if (new Set(file.answers.map((one) => one.id)).size < file.answers.length)
+    return refuse(`“${name}” answers one question twice: it looks edited by hand. Nothing was changed.`);
   const asked = new Set(sheet.questions.map(({ id }) => id));
   const answers = file.answers
     .filter((one) => asked.has(one.id) && (one.text.trim() !== '' || one.pictures.length > 0))

@@ -14,6 +14,7 @@ import {
   number,
   one,
   optional,
+  overfull,
   pictureId,
   shape,
   some,
@@ -130,6 +131,25 @@ test('half a character and names that a language keeps for itself are let in now
   }
   // A whole one, written in two halves, is none of them.
   expect(fits(text(9), '🔧')).toBe(true);
+});
+
+test('a list that holds too many is found wherever it stands', () => {
+  const kept = shape({
+    name: text(9),
+    parts: list(shape({ marks: list(flag(), 2) }), 3),
+    by: dictionary(list(flag(), 1)),
+  });
+  const value = (marks: number, parts: number, by: number) => ({
+    name: 'a',
+    parts: Array.from({ length: parts }, () => ({ marks: Array.from({ length: marks }, () => true) })),
+    by: { one: Array.from({ length: by }, () => true) },
+  });
+  expect([value(2, 3, 1), value(3, 1, 1), value(0, 4, 0), value(0, 0, 2)].map((one) => overfull(kept, one))).toEqual([
+    undefined,
+    2,
+    3,
+    1,
+  ]);
 });
 
 test('what may be missing is missing at first, and a choice is its first word', () => {

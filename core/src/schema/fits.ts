@@ -63,3 +63,49 @@ function fieldsFit(fields: Fields, value: Readonly<Record<string, unknown>>): bo
   }
   return true;
 }
+
+const holding = new WeakMap<AnyField, boolean>();
+/** Whether a description has a list anywhere in it; worked out once. */
+function holdsList(field: AnyField): boolean {
+  const known = holding.get(field);
+  if (known !== undefined) return known;
+  const inner =
+    field.kind === 'shape'
+      ? Object.values((field as ShapeField).fields)
+      : field.kind === 'nullable' || field.kind === 'optional' || field.kind === 'dictionary'
+        ? [field.of as AnyField]
+        : [];
+  const holds = field.kind === 'list' || inner.some(holdsList);
+  holding.set(field, holds);
+  return holds;
+}
+
+/**
+ * The most that a list takes which holds more than that; undefined where all of them fit. Only lists are looked at, so
+ * that a large ticket can be asked after every event.
+ *
+ * @example overfull(list(flag(), 2), [true, true, true]) // 2
+ */
+export function overfull(field: AnyField, value: unknown): number | undefined {
+  if (value === null || value === undefined || !holdsList(field)) return undefined;
+  if (field.kind === 'list') {
+    const items = value as readonly unknown[];
+    if (items.length > field.max) return field.max;
+    return holdsList(field.item as AnyField)
+      ? firstOf(items, (item) => overfull(field.item as AnyField, item))
+      : undefined;
+  }
+  if (field.kind === 'shape') {
+    const record = value as Readonly<Record<string, unknown>>;
+    return firstOf(Object.entries((field as ShapeField).fields), ([key, of]) => overfull(of, record[key]));
+  }
+  if (field.kind === 'dictionary') return firstOf(Object.values(value), (item) => overfull(field.of as AnyField, item));
+  return field.kind === 'nullable' || field.kind === 'optional' ? overfull(field.of as AnyField, value) : undefined;
+}
+function firstOf<T>(items: readonly T[], of: (item: T) => number | undefined): number | undefined {
+  for (const item of items) {
+    const found = of(item);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+}

@@ -23,5 +23,5 @@ export {
   type ValueOf,
 } from './field';
 export { firstValue } from './first';
-export { fits } from './fits';
+export { fits, overfull } from './fits';
 export { jsonSchema, type JsonSchema, type Named } from './jsonSchema';

@@ -1,9 +1,20 @@
 import { stationReducers, type Reducers, type stationEvents } from '../stations';
+import { overfull, type AnyField } from '../schema';
 import { ok, refuse, type Result } from '../units';
-import type { StationEventBody, Ticket, TicketEvent } from './schema';
+import { ticketShape, type StationEventBody, type Ticket, type TicketEvent } from './schema';
 
 /** What each event makes of a ticket. An event without its case does not compile. */
 const REDUCERS: Reducers<Ticket, typeof stationEvents> = stationReducers;
+/** The most that one of the changed lists takes, where it holds more: what the importer would refuse does not happen. */
+function mostOf(changed: Partial<Ticket>): number | undefined {
+  for (const [key, value] of Object.entries(changed)) {
+    const field = (ticketShape.fields as Readonly<Record<string, AnyField>>)[key];
+    const most = field && overfull(field, value);
+    if (most !== undefined) return most;
+  }
+  return undefined;
+}
+
 type AnyReducer = (ticket: Ticket, event: StationEventBody) => Result<Partial<Ticket>>;
 
 /**
@@ -18,5 +29,8 @@ export function applyEvent(ticket: Ticket, event: TicketEvent): Result<Ticket> {
   }
   // The registry pairs each type with its own event; indexing by a union loses that pairing.
   const after = (REDUCERS[event.type] as AnyReducer)(ticket, event);
-  return after.ok ? ok({ ...ticket, ...after.value }) : after;
+  if (!after.ok) return after;
+  const most = mostOf(after.value);
+  if (most !== undefined) return refuse(`No more of these fit on one ticket: at most ${most}.`);
+  return ok({ ...ticket, ...after.value });
 }

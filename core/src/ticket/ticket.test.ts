@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { cycle, everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
+import { newComplaint } from '../stations';
 import {
   appendAny,
   openRecord,
@@ -12,6 +13,7 @@ import {
   timeline,
   undoTarget,
   type EventBody,
+  type TicketEvent,
   type TicketRecord,
 } from '.';
 
@@ -98,6 +100,32 @@ test('events that speak of what is not there are refused, and change nothing', (
     expect(appendAny(record, { ...body, id: 'x', at: '2026-02-01T10:00:00Z' }).ok).toBe(false);
   expect(first && openRecord({ ...first, type: 'ticketClosed' } as never).ok).toBe(false);
   expect(replay([]).ok).toBe(false);
+});
+
+describe('what an import would refuse does not happen', () => {
+  const put = (record: TicketRecord, body: EventBody, id: string) =>
+    appendAny(record, { ...body, id, at: '2026-02-01T10:00:00Z' } as TicketEvent);
+  test('a list takes as many as its description says, and no more', () => {
+    let record = recordOf([opening]);
+    for (let count = record.ticket.complaints.length; count < 100; count++) {
+      const next = put(record, { type: 'complaintPut', complaint: newComplaint(`c${count}`, 'slow') }, `e${count}`);
+      if (!next.ok) throw new Error(next.problem);
+      record = next.value;
+    }
+    const one = put(record, { type: 'complaintPut', complaint: newComplaint('c100', 'slow') }, 'e100');
+    expect(!one.ok && one.problem).toContain('at most 100');
+    // One that is there already may still be changed.
+    expect(put(record, { type: 'complaintPut', complaint: newComplaint('c50', 'stuck') }, 'e101').ok).toBe(true);
+  });
+  test.each([
+    ['a word too long', { type: 'storyTold', story: 'x'.repeat(4001) }],
+    ['half a character', { type: 'storyTold', story: 'odd \ud800' }],
+    ['a name that is a path', { type: 'driveAdded', driveId: '../a', name: 'B' }],
+  ] as const)('%s', (_, body) => {
+    const record = recordOf([opening]);
+    const refused = put(record, body as EventBody, 'e1');
+    expect(!refused.ok && refused.problem).toContain('more than a ticket can keep');
+  });
 });
 
 test('every event says where it acted and what it did', () => {

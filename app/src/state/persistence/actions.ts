@@ -206,7 +206,8 @@ export const redo = (): Thunk<Promise<void>> => step('redone');
 /** The next free ticket number. */
 export function nextNumber(state: RootState): string {
   const highest = selectSummaries(state).reduce(
-    (most, { number }) => Math.max(most, Number.parseInt(number, 10) || 0),
+    // A serial number typed as a ticket's is no number to count on from.
+    (most, { number }) => (/^\d{1,9}$/.test(number) ? Math.max(most, Number(number)) : most),
     0,
   );
   return String(highest + 1).padStart(4, '0');
