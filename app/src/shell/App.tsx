@@ -43,17 +43,20 @@ function Frame() {
         Skip to content
       </a>
       <Head onJump={jump} onHelp={help} />
-      {stranded && (
-        <Suspense fallback={null}>
-          <Stranded />
-        </Suspense>
-      )}
       <main id="main" className="flex grow flex-col">
         <Suspense fallback={<p className="p-5">One moment.</p>}>
           <Outlet />
         </Suspense>
       </main>
-      <Foot />
+      {/* Where the eye is, however far the page is scrolled. */}
+      <div className="sticky bottom-0 z-[5]">
+        {stranded && (
+          <Suspense fallback={null}>
+            <Stranded />
+          </Suspense>
+        )}
+        <Foot />
+      </div>
       <Suspense fallback={null}>
         {sheet === 'jump' && <Palette onClose={() => setSheet('none')} onHelp={help} />}
         {sheet === 'help' && <KeysSheet onClose={() => setSheet('none')} />}

@@ -29,7 +29,7 @@ export function Foot() {
   const target = open && undoTarget(open.record);
   const back = open && redoTarget(open.record);
   return (
-    <footer className="sticky bottom-0 z-[5] flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
+    <footer className="flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
       {!open && count > 0 && <span>{counted(count, 'ticket')} saved on this computer</span>}
       {open && (
         <>

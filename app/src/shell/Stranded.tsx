@@ -11,7 +11,7 @@ export default function Stranded() {
       key={record.events.at(-1)?.id}
       role="alert"
       aria-label={`Unsaved changes of ${record.ticket.number}`}
-      className="flex flex-wrap items-center gap-3 border-b border-live bg-paper px-5 py-2 print:hidden"
+      className="flex flex-wrap items-center gap-3 border-t-2 border-live bg-paper px-5 py-2 print:hidden"
     >
       <p className="grow">
         Another tab has written {record.ticket.number} {record.ticket.machine} before the last changes made here were

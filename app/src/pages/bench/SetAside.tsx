@@ -32,7 +32,7 @@ function Row({ record }: { readonly record: Record }) {
   return (
     <li className="grid gap-2">
       <p>
-        Record <b>{record.id}</b>: {record.why}
+        Record <b>{record.id}</b>: {record.why} It is left as it is.
       </p>
       <p className="flex flex-wrap gap-2">
         <Button onClick={() => void saveRaw()}>Save it raw</Button>

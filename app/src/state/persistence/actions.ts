@@ -66,6 +66,8 @@ const lost =
     if (ticket.status !== 'open' || ticket.id !== id || ticket.access === 'reader') return;
     dispatch(accessChanged('reader'));
     dispatch(saidAloud({ text: 'Another tab writes this ticket now. Here it is shown live.', to: null }));
+    // What could not be saved here is not in the ticket: it is shown as the store has it.
+    void dispatch(reload(id));
     void dispatch(standInLine(id));
   };
 

@@ -21,6 +21,9 @@ export interface ReadTicket {
   readonly newer: boolean;
 }
 
+/** A record refused in words. */
+class Unreadable extends Error {}
+
 /** A record that could not be read, and why; the store keeps it as it is. */
 export interface SetAside {
   readonly id: string;
@@ -46,7 +49,7 @@ export async function current({ revision = 0, ...stored }: StoredTicket): Promis
   if ((stored.version as number) > TICKET_VERSION) return { record: stored, revision, newer: true };
   const { upcast } = await import('@loose-pulley/core/exchange');
   const record = upcast(stored);
-  if (!record.ok) throw new Error(record.problem);
+  if (!record.ok) throw new Unreadable(record.problem);
   return { record: record.value as TicketRecord, revision, newer: false };
 }
 
@@ -62,7 +65,9 @@ export async function removeTicket(id: string): Promise<void> {
   await ticketTable.removeItem(id);
 }
 
-export const whyNot = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+/** Why a record could not be read: what was thrown by a record of another shape says nothing to a bench. */
+export const whyNot = (error: unknown): string =>
+  error instanceof Unreadable ? error.message : 'it is not shaped like a ticket.';
 
 /** What the Bench and the Log show, remaking the summaries that are missing; and what could not be read. */
 export async function loadSummaries(): Promise<{
