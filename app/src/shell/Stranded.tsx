@@ -1,4 +1,5 @@
-import { letGoStranded, saveStranded } from '../state/persistence/seldom';
+import { saveStranded } from '../state/persistence/seldom';
+import { strandedSettled } from '../state/store/openTicket';
 import { useAppDispatch, useAppSelector } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 
@@ -20,7 +21,7 @@ export default function Stranded() {
       <Button look="strong" onClick={() => void dispatch(saveStranded(record))}>
         Save it as a copy
       </Button>
-      <Button onClick={() => dispatch(letGoStranded(record))}>Drop these changes</Button>
+      <Button onClick={() => dispatch(strandedSettled(record))}>Drop these changes</Button>
     </section>
   ));
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { BOOTH_DRIVE } from '../../fixtures/booth';
 import { innerPath, type Drive, type Idler } from '../drive';
 import { sectionAreaMm2 } from '../rubber';
 import {
@@ -15,12 +16,7 @@ import {
 } from '.';
 
 /** The booth deck. */
-const drive: Drive = {
-  motorPulley: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-  drivenPulley: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
-  centreDistanceMm: 38.2,
-  crossed: false,
-};
+const drive = BOOTH_DRIVE;
 const pathMm = ((path) => (path.ok ? path.value.lengthMm : NaN))(innerPath(drive));
 const values: DriveValues = {
   pathMm,

@@ -30,7 +30,8 @@ const manifestShape = shape({
   format: text(40),
   version: number(0, 1000),
   madeAt: time(),
-  tickets: list(shape({ id: idField(), ...file }), 65_000),
+  /** The name is for people: number and machine. */
+  tickets: list(shape({ id: idField(), name: text(200), ...file }), 65_000),
   pictures: list(shape(file), 65_000),
 });
 type Manifest = ValueOf<typeof manifestShape>;
@@ -54,12 +55,21 @@ export function writeArchive(
   madeAt: string,
   pictures: PictureBytes = {},
 ): Uint8Array {
-  const tickets = records.map((record) => ({ id: record.ticket.id, content: strToU8(writeTicketFile(record)) }));
+  const tickets = records.map((record) => ({
+    id: record.ticket.id,
+    name: `${record.ticket.number} ${record.ticket.machine}`.trim(),
+    content: strToU8(writeTicketFile(record)),
+  }));
   const manifest: Manifest = {
     format: ARCHIVE_FORMAT,
     version: ARCHIVE_VERSION,
     madeAt,
-    tickets: tickets.map(({ id, content }) => ({ id, bytes: content.length, sha256: pictureName(content) })),
+    tickets: tickets.map(({ id, name, content }) => ({
+      id,
+      name,
+      bytes: content.length,
+      sha256: pictureName(content),
+    })),
     pictures: Object.entries(pictures).map(([name, content]) => ({ bytes: content.length, sha256: name })),
   };
   const files: Zippable = { [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 1)}\n`) };
@@ -85,7 +95,7 @@ function readManifest(content: Uint8Array, pictures: readonly string[]): Result<
     manifest.version === 1 && Array.isArray(manifest.tickets)
       ? {
           ...manifest,
-          tickets: manifest.tickets.map((id: unknown) => ({ id, bytes: 0, sha256: UNKNOWN })),
+          tickets: manifest.tickets.map((id: unknown) => ({ id, name: '', bytes: 0, sha256: UNKNOWN })),
           pictures: pictures.map((name) => ({ bytes: 0, sha256: name })),
         }
       : manifest;
@@ -127,15 +137,16 @@ export function readArchive(bytes: Uint8Array, name: string): Result<Archive> {
   for (const one of manifest.value.tickets) {
     if (seen.has(one.id)) return refuse(`“${name}” lists ticket ${one.id} twice. Nothing was changed.`);
     seen.add(one.id);
-    const there = whole(ticketPath(one.id), one, `ticket ${one.id}`);
+    const called = `ticket ${one.name || one.id}`;
+    const there = whole(ticketPath(one.id), one, called);
     if (!there) continue;
     if (there.length > TICKET_FILE_MOST_BYTES) {
-      damaged.push(`ticket ${one.id} is larger than 20 MB`);
+      damaged.push(`${called} is larger than 20 MB`);
       continue;
     }
     const record = readTicketFile(strFromU8(there), ticketPath(one.id));
     if (record.ok && record.value.ticket.id === one.id) records.push(record.value);
-    else damaged.push(record.ok ? `ticket ${one.id} is another ticket inside` : record.problem);
+    else damaged.push(record.ok ? `${called} is another ticket inside` : record.problem);
   }
   const pictures: Record<string, Uint8Array> = {};
   for (const one of manifest.value.pictures) {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import Ajv from 'ajv';
-import { strToU8, zipSync } from 'fflate';
+import { strFromU8, strToU8, zipSync } from 'fflate';
 import { arbitraryFields } from '../../fixtures/arbitrary';
 import { everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
 import { METHODS } from '../measuring';
@@ -27,7 +27,7 @@ import {
   writeArchive,
   writeTicketFile,
 } from '.';
-import { zipEntries } from './zip';
+import { unzip, zipEntries } from './zip';
 
 const record = recordOf(everything);
 const file = (name: string) => readFileSync(new URL(`../../${name}`, import.meta.url), 'utf8');
@@ -266,6 +266,33 @@ describe('the whole archive', () => {
     expect(verifyArchive(bytes)).toEqual({ ok: true, value: { tickets: 2, pictures: 0 } });
     bytes[60] = (bytes[60] as number) ^ 1;
     expect(verifyArchive(bytes).ok).toBe(false);
+  });
+  test('a damaged ticket is named as the bench names it', () => {
+    const bytes = writeArchive([record, second], '2026-02-01T10:00:00Z');
+    const at = strFromU8(bytes, true).indexOf('tickets/ticket-2.json') + 'tickets/ticket-2.json'.length + 20;
+    bytes[at] = (bytes[at] as number) ^ 1;
+    const read = readArchive(bytes, 'a.zip');
+    expect(read.ok && read.value.damaged).toEqual([
+      `ticket ${second.ticket.number} ${second.ticket.machine} is damaged`,
+    ]);
+    expect(read.ok && read.value.records).toEqual([record]);
+  });
+  test('a zip written by another program is read: Python’s zipfile, deflated and stored', () => {
+    const theirs =
+      'UEsDBBQAAAAIAABQQVyTPcChWAAAAGEAAAAMAAAAYXJjaGl2ZS5qc29uq1ZKyy/KTSxRslJQysnPL07VLSjNyUmt1E8sSs7ILEtV0lFQ' +
+      'KkstKs7MzwMqMQTychNTUh3B6o0MjMx0DYx0DQxDDA2sDEAoCqS+JDM5O7WkGKgkOrYWAFBLAwQUAAAAAAAAUEFcI0e1aQgAAAAIAAAA' +
+      'DwAAAG5vdGVzL2V4dHJhLnR4dG5vdCBvdXJzUEsBAhQDFAAAAAgAAFBBXJM9wKFYAAAAYQAAAAwAAAAAAAAAAAAAAIABAAAAAGFyY2hp' +
+      'dmUuanNvblBLAQIUAxQAAAAAAABQQVwjR7VpCAAAAAgAAAAPAAAAAAAAAAAAAACAAYIAAABub3Rlcy9leHRyYS50eHRQSwUGAAAAAAIA' +
+      'AgB3AAAAtwAAAAAA';
+    const bytes = new Uint8Array(Buffer.from(theirs, 'base64'));
+    const all = unzip(bytes, () => true, 1000);
+    expect(all.ok && [...all.value.files].map(([path, content]) => [path, content.length])).toEqual([
+      ['archive.json', 97],
+      ['notes/extra.txt', 8],
+    ]);
+    expect(readArchive(bytes, 'a.zip')).toEqual({ ok: true, value: { records: [], pictures: {}, damaged: [] } });
+    const refused = unzip(bytes, () => true, 100);
+    expect(!refused.ok && refused.problem).toContain('would unpack');
   });
   test('CRC-32 and SHA-256 by their published vectors', () => {
     // CRC-32 (ISO 3309) check value of “123456789”; FIPS 180-4 example of “abc”.

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { BOOTH_DRIVE } from '../../fixtures/booth';
 import fc from 'fast-check';
 import { CATALOGUE } from '../catalogue';
 import { centreLineAt, innerPath, type Drive } from '../drive';
@@ -15,12 +16,7 @@ import {
   type JudgedBelt,
 } from '.';
 
-const drive: Drive = {
-  motorPulley: { bottomDiameterMm: 6, groove: { form: 'flat' } },
-  drivenPulley: { bottomDiameterMm: 24.8, groove: { form: 'flat' } },
-  centreDistanceMm: 38.2,
-  crossed: false,
-};
+const drive = BOOTH_DRIVE;
 const situation = (more: Partial<Situation> = {}): Situation => ({
   path: { value: 127.1, std: 0.5 },
   drive,

@@ -170,7 +170,8 @@ export function ImportFiles() {
       </h2>
       <input {...getInputProps({ 'aria-label': 'Ticket or archive files', accept: '.json,.zip' })} />
       <p className="my-2">
-        Drop a ticket’s .json or an archive’s .zip here, or choose it. It is imported whole or not at all.
+        Drop a ticket’s .json or an archive’s .zip here, or choose it. It is imported whole; what is damaged in it is
+        named first.
       </p>
       <Button onClick={open} disabled={state.status === 'reading'}>
         {state.status === 'reading' ? 'Reading…' : 'Choose files'}

@@ -37,5 +37,3 @@ export const saveStranded =
       dispatch(saidAloud({ text: storeProblem(error).sentence, to: null }));
     }
   };
-
-export const letGoStranded = (record: TicketRecord) => strandedSettled(record);
