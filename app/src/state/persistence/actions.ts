@@ -26,7 +26,7 @@ export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
 };
 
 /** Brings the stored ticket onto the screen again. */
-const reload =
+export const reload =
   (id: string): Thunk<Promise<void>> =>
   async (dispatch, getState, { keeper }) => {
     const read = await loadTicket(id).catch(() => null);
@@ -66,8 +66,6 @@ const lost =
     if (ticket.status !== 'open' || ticket.id !== id || ticket.access === 'reader') return;
     dispatch(accessChanged('reader'));
     dispatch(saidAloud({ text: 'Another tab writes this ticket now. Here it is shown live.', to: null }));
-    // What could not be saved here is not in the ticket: it is shown as the store has it.
-    void dispatch(reload(id));
     void dispatch(standInLine(id));
   };
 

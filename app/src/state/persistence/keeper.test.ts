@@ -7,6 +7,7 @@ const written: TicketRecord[] = [];
 let revision = 0;
 let write: (record: TicketRecord) => Promise<void> = () => Promise.resolve();
 vi.mock('./tickets', () => ({
+  loadTicket: () => Promise.resolve(null),
   saveTicket: async (record: TicketRecord) => {
     await write(record);
     written.push(record);

@@ -43,6 +43,17 @@ describe('what was stranded', () => {
     expect(stranded?.ticket.story).toBe('from the second');
     expect(wouldLose(second.store.getState(), second.services.keeper)).toBe(true);
 
+    // It goes on from what stands, and is not refused again.
+    await vi.waitFor(() =>
+      expect(second.store.getState().openTicket.ticket).toMatchObject({
+        record: { ticket: { story: 'from the first' } },
+      }),
+    );
+    second.store.dispatch(recordEvent({ type: 'noteWritten', station: 'find', text: 'and on' }));
+    await second.services.keeper.whenKept('t1');
+    expect(second.store.getState().openTicket.stranded).toHaveLength(1);
+    expect((await loadTicket('t1'))?.record.ticket.notes.find).toBe('and on');
+
     await second.store.dispatch(saveStranded(stranded ?? record()));
     expect(second.store.getState().openTicket.stranded).toEqual([]);
     const stories = await Promise.all((await loadSummaries()).summaries.map(({ id }) => loadTicket(id)));

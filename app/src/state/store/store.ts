@@ -1,4 +1,5 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
+import { reload } from '../persistence/actions';
 import { Keeper } from '../persistence/keeper';
 import { WritingRights } from '../persistence/rights';
 import { keepSettings } from '../persistence/settings';
@@ -44,6 +45,11 @@ export function makeStore() {
   listeners.startListening({
     predicate: (action, now, before) => now.settings !== before.settings && action.type !== 'settings/settingsLoaded',
     effect: (_, api) => keepSettings(api.getState().settings),
+  });
+  // What could not be saved is not in the ticket: the screen goes on from what the store has.
+  listeners.startListening({
+    actionCreator: recordStranded,
+    effect: ({ payload }, api) => void api.dispatch(reload(payload.ticket.id)),
   });
   return { store, services };
 }
