@@ -2,11 +2,53 @@ import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** The page as the service worker keeps it; the server writes the mode in, so that a demo is never taken for a bench. */
+const SHELL = '/shell?mode=__MODE__';
 
 export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
+    VitePWA({
+      // The page itself says when it is registered, and asks before a new version takes over.
+      injectRegister: false,
+      registerType: 'prompt',
+      manifest: {
+        id: '/',
+        name: 'Loose Pulley',
+        short_name: 'Loose Pulley',
+        description: 'The bench companion for disc trays and loading drivetrains.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f5f1e6',
+        theme_color: '#f5f1e6',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+      },
+      includeManifestIcons: false,
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg,png,webmanifest}'],
+        // A build's files are named by what they hold.
+        dontCacheBustURLsMatching: /^assets\//,
+        manifestTransforms: [
+          (entries) => ({
+            manifest: entries.map((one) => (one.url === 'index.html' ? { ...one, url: SHELL } : one)),
+          }),
+        ],
+        navigateFallback: SHELL,
+        navigateFallbackDenylist: [/^\/(health|demo|shell)\b/, /\.[a-z0-9]+$/i],
+        // An open page goes on from here at once, should its server stop on its first day.
+        clientsClaim: true,
+        runtimeCaching: [{ urlPattern: /\/demo\/wrackline\.json$/, handler: 'NetworkFirst' }],
+        inlineWorkboxRuntime: true,
+      },
+    }),
     compression({
       include: /\.(js|css|svg|html)$/,
       algorithms: [defineAlgorithm('gzip', { level: 9 }), 'brotliCompress'],

@@ -23,6 +23,8 @@ export default defineConfig({
     baseURL: BENCH_URL,
     viewport: { width: 1280, height: 800 },
     launchOptions: LAUNCH,
+    // Each test is a fresh browser: keeping the whole app in it each time would only cost. One file of tests keeps it.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     timezoneId: 'UTC',
   },

@@ -7,17 +7,20 @@ import { App } from './shell/App';
 import { isDemo, nonce } from './state/boot';
 import { fetchAhead, fetchIdly } from './shell/pages';
 import { Broken } from './shell/Broken';
+import { keepApp } from './shell/newVersion';
 import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
 import { plantDemo } from './state/persistence/demo';
 import { loadSettings } from './state/persistence/settings';
 import { askBeforeLeaving } from './state/persistence/leaving';
 import { askToPersist } from './state/persistence/storage';
+import { saidAloud } from './state/store/openTicket';
 import { makeStore } from './state/store/store';
 
 if (nonce) setNonce(nonce);
 
 /** Sweeping can wait until whoever opened the page is at work. */
 const SWEEP_AFTER_MS = 4000;
+const KEEP_AFTER_MS = 3000;
 
 async function start(): Promise<void> {
   const { store, services } = makeStore();
@@ -31,6 +34,13 @@ async function start(): Promise<void> {
   await Promise.all([fetchAhead(path), loadSettings(store.dispatch), ticket()]);
   store.dispatch(listenToTabs());
   askBeforeLeaving(() => store.getState(), services.keeper);
+  // A part that is fetched by a key or a press and cannot be had.
+  addEventListener('unhandledrejection', ({ reason }: PromiseRejectionEvent) => {
+    if (reason instanceof Error && /dynamically imported module/.test(reason.message)) {
+      const text = 'This part could not be fetched: the server does not answer. What was saved is safe.';
+      store.dispatch(saidAloud({ text, to: null }));
+    }
+  });
   const root = createRoot(document.getElementById('root') as HTMLElement);
   root.render(
     <Broken>
@@ -48,6 +58,7 @@ async function start(): Promise<void> {
     SWEEP_AFTER_MS,
   );
   fetchIdly();
+  setTimeout(() => void keepApp().catch(() => undefined), KEEP_AFTER_MS);
 }
 
 void start();

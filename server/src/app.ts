@@ -113,6 +113,13 @@ export function createApp(settings: AppSettings): Express {
   app.get('/index.html', function oneAddress(_req, res) {
     res.redirect(308, '/');
   });
+  // What keeps the app for later keeps it for this mode: with another it is another version.
+  const worker = join(settings.staticDir, 'sw.js');
+  const keeping = existsSync(worker) ? readFileSync(worker, 'utf8').replaceAll(MODE_MARK, settings.mode) : undefined;
+  app.get('/sw.js', function serviceWorker(_req, res, next) {
+    if (keeping === undefined) return next();
+    res.set('Cache-Control', 'no-cache').type('text/javascript').send(keeping);
+  });
   app.use(express.static(settings.staticDir, { index: false, maxAge: '1h' }));
 
   app.use(function servePage(req, res, next) {

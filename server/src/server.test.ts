@@ -47,6 +47,15 @@ describe('the pages', () => {
     const response = await ask(make('demo'))('/index.html');
     expect([response.status, response.headers.location]).toEqual([308, '/']);
   });
+  test('what keeps the app for later knows the mode, and is asked for anew each time', async () => {
+    writeFileSync(join(staticDir, 'sw.js'), 'keep("/shell?mode=__MODE__")');
+    for (const mode of ['bench', 'demo'] as const) {
+      const worker = await ask(make(mode))('/sw.js');
+      expect(worker.text).toBe(`keep("/shell?mode=${mode}")`);
+      expect([worker.headers['cache-control'], worker.type]).toEqual(['no-cache', 'text/javascript']);
+    }
+    expect((await ask()('/shell?mode=bench')).text).toContain('content="bench"');
+  });
   test('what a page needs is named in its head', async () => {
     mkdirSync(join(staticDir, '.vite'), { recursive: true });
     writeFileSync(

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Link, Outlet, Route, Routes } from 'react-router';
+import { Link, Outlet, Route, Routes, useLocation } from 'react-router';
 import { useKeys } from '../parts/keys/useKeys';
 import {
   BenchPage,
@@ -22,9 +22,12 @@ import { Foot } from './Foot';
 import { StationPage } from './ticket/StationPage';
 import { TicketPage } from './ticket/TicketPage';
 import { Head } from './Head';
+import { useVersion } from './newVersion';
+import { PageBroken } from './PageBroken';
 
 const Palette = lazy(() => import('./palette/Palette'));
 const Stranded = lazy(() => import('./Stranded'));
+const NewVersion = lazy(() => import('./NewVersion'));
 const KeysSheet = lazy(() => import('./palette/KeysSheet'));
 
 function Frame() {
@@ -33,6 +36,8 @@ function Frame() {
   const help = () => setSheet('help');
   useKeys({ jump, help });
   const dark = useDark();
+  const version = useVersion();
+  const { pathname } = useLocation();
   const stranded = useAppSelector(({ openTicket }) => openTicket.stranded.length > 0);
   useEffect(() => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light';
@@ -44,23 +49,26 @@ function Frame() {
       </a>
       <Head onJump={jump} onHelp={help} />
       <main id="main" className="flex grow flex-col">
-        <Suspense fallback={<p className="p-5">One moment.</p>}>
-          <Outlet />
-        </Suspense>
+        <PageBroken at={pathname}>
+          <Suspense fallback={<p className="p-5">One moment.</p>}>
+            <Outlet />
+          </Suspense>
+        </PageBroken>
       </main>
       {/* Where the eye is, however far the page is scrolled. */}
       <div className="sticky bottom-0 z-[5]">
-        {stranded && (
-          <Suspense fallback={null}>
-            <Stranded />
-          </Suspense>
-        )}
+        <Suspense fallback={null}>
+          {version !== 'same' && <NewVersion version={version} />}
+          {stranded && <Stranded />}
+        </Suspense>
         <Foot />
       </div>
-      <Suspense fallback={null}>
-        {sheet === 'jump' && <Palette onClose={() => setSheet('none')} onHelp={help} />}
-        {sheet === 'help' && <KeysSheet onClose={() => setSheet('none')} />}
-      </Suspense>
+      <PageBroken at={sheet}>
+        <Suspense fallback={null}>
+          {sheet === 'jump' && <Palette onClose={() => setSheet('none')} onHelp={help} />}
+          {sheet === 'help' && <KeysSheet onClose={() => setSheet('none')} />}
+        </Suspense>
+      </PageBroken>
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { TimerStrip } from '../parts/clock/TimerStrip';
 import { redo, undo } from '../state/persistence/actions';
 import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
+import { PageBroken } from './PageBroken';
 import { useDescribe } from './useDescribe';
 
 const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
@@ -53,8 +54,10 @@ export function Foot() {
       )}
       {open && <MainsLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
       {open && <LidLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
-      {open && <ChangeStrip ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
-      <TimerStrip />
+      <PageBroken at={open?.id ?? ''}>
+        {open && <ChangeStrip ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+        <TimerStrip />
+      </PageBroken>
       <span aria-live="polite" className="ml-auto py-1 text-right">
         {said &&
           (said.to ? (

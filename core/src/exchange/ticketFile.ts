@@ -9,11 +9,6 @@ import { sentence, shown } from './yupSentence';
 /** Files above this are no ticket. */
 export const TICKET_FILE_MOST_BYTES = 20_000_000;
 
-/** A ticket as a file: readable JSON. @example writeTicketFile(record).startsWith('{') // true */
-export function writeTicketFile(record: TicketRecord): string {
-  return `${JSON.stringify(record, null, 1)}\n`;
-}
-
 /**
  * Reads a parsed document as a ticket: format, version, shape, and that its events really give its ticket, which a
  * file changed by hand rarely keeps.

@@ -6,6 +6,10 @@ export interface Page {
   fetch(): Promise<ComponentType>;
 }
 
+/** React keeps a fetch that failed: whoever tries again gets new ones. */
+let attempt = 0;
+export const fetchAgain = (): void => void attempt++;
+
 /**
  * A page that loads on first use, and is drawn at once where it was fetched ahead: React holds a suspended page back
  * by up to 300 ms, which a first load need not pay.
@@ -16,8 +20,14 @@ export function page(load: () => Promise<ComponentType>): Page {
     loaded = await load();
     return loaded;
   };
-  const Lazy = lazy(async () => ({ default: await fetch() }));
+  const make = () => lazy(async () => ({ default: await fetch() }));
+  let Lazy = make();
+  let madeAt = attempt;
   function Shown() {
+    if (madeAt !== attempt) {
+      Lazy = make();
+      madeAt = attempt;
+    }
     // Chosen once, so that a page that arrives meanwhile is not mounted twice.
     const [Component] = useState<ComponentType>(() => loaded ?? Lazy);
     return <Component />;

@@ -7,6 +7,7 @@ import { Button } from '../../parts/ui/Button';
 import { useTitle } from '../../parts/ui/title';
 import { Words } from '../../parts/ui/Words';
 import { DriveTabs } from '../../parts/ticket/DriveTabs';
+import { PageBroken } from '../PageBroken';
 import { StationRail } from './StationRail';
 import { TicketContext } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
@@ -104,7 +105,9 @@ export function TicketPage() {
       <div className="flex grow max-lg:flex-col">
         <StationRail ticket={ticket} />
         <div className="min-w-0 grow">
-          <Outlet />
+          <PageBroken at={place}>
+            <Outlet />
+          </PageBroken>
         </div>
       </div>
     </TicketContext>
