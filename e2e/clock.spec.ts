@@ -31,6 +31,29 @@ test('unplugged for a few minutes: the timer outlives the page, says how late it
   await expect(timers).toContainText('time is up');
 });
 
+test('a clock set back is said: on the running timer, and on a ticket that was written later than now', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  const first = page.getByRole('region', { name: 'First of all' });
+  await first.getByLabel('minutes').fill('30');
+  await first.getByRole('button', { name: 'Start the timer' }).click();
+  const timers = page.getByRole('list', { name: 'Timers' });
+  await page.clock.runFor(600_000);
+  await expect(timers).toContainText(/unplugged: (20:00|19:5\d) to go/);
+  await page.clock.setSystemTime(new Date('2026-11-25T09:05:00Z'));
+  await page.clock.runFor(2000);
+  await expect(timers).toContainText('The clock was set back by 5 min: timers end that much late.');
+  await kept(page);
+
+  await page.clock.setSystemTime(new Date('2026-11-25T06:00:00Z'));
+  await page.reload();
+  await expect(page.getByText('This computer’s clock is 3 h behind the last entry of this ticket.')).toBeVisible();
+  await expect(timers).toContainText('the clock was set back; wait 30:00 by another');
+});
+
 test('plugged in, hand-turning is cautioned wherever it is asked for', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   const caution = page

@@ -1,4 +1,5 @@
-import { expect, kept, measureBoothDeck, openTicket, reading, take, test, stored } from './bench';
+import type { Locator, Page } from '@playwright/test';
+import { chance, expect, kept, measureBoothDeck, openTicket, reading, take, test, stored, worksIn } from './bench';
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 
 test('a tab that dies in mid-work loses nothing that was taken', async ({ page, context }) => {
@@ -313,4 +314,61 @@ test('a ticket is deleted, put back, and deleted for good', async ({ page }) => 
   await remove();
   await page.getByRole('button', { name: 'Delete for good, pictures too' }).click();
   await expect(page.getByRole('heading', { name: 'Deleted' })).toHaveCount(0);
+});
+
+declare global {
+  interface Window {
+    readonly begunWorkers: Worker[];
+  }
+}
+/** Lets the test end the page's workers as a browser that runs short of memory does: without a word. */
+const holdWorkers = (page: Page) =>
+  page.addInitScript(() => {
+    const begun: Worker[] = [];
+    Object.assign(window, { begunWorkers: begun });
+    window.Worker = class extends Worker {
+      constructor(...args: ConstructorParameters<typeof Worker>) {
+        super(...args);
+        begun.push(this);
+      }
+    };
+  });
+
+test('a worker that is ended without a word is begun again; one that ends for ever is left, in words', async ({
+  page,
+}) => {
+  await holdWorkers(page);
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await measureBoothDeck(page);
+  await page.keyboard.press('Alt+5');
+  expect(await worksIn(page)).toBeGreaterThan(0);
+  const end = () => page.evaluate(() => window.begunWorkers.at(-1)?.terminate());
+  await end();
+  await expect(chance(page)).toContainText('The calculation was restarted.');
+  // The new one answers: another drive is worked out.
+  await page.keyboard.press('Alt+4');
+  await take(page, 'Shafts', '48');
+  await page.keyboard.press('Alt+5');
+  expect(await worksIn(page)).toBeGreaterThan(0);
+  const begun = await page.evaluate(() => window.begunWorkers.length);
+  // Each holds a lock as long as it lives.
+  const living = () =>
+    page.evaluate(async () => {
+      const { held } = await navigator.locks.query();
+      return held?.filter(({ name }) => name?.startsWith('loose-pulley-worker/')).length;
+    });
+  for (let tries = 0; tries < 3; tries++) {
+    await expect.poll(living).toBe(1);
+    await end();
+    if (tries < 2) await expect.poll(() => page.evaluate(() => window.begunWorkers.length)).toBe(begun + tries + 1);
+  }
+  await expect(chance(page)).toContainText('The browser keeps ending the calculation.');
+});
+
+test('three tabs opened at once on a fresh profile all start, and work', async ({ context }) => {
+  const pages = await Promise.all([1, 2, 3].map(() => context.newPage()));
+  await Promise.all(pages.map((page) => page.goto('/')));
+  for (const [index, page] of pages.entries()) await openTicket(page, `Pennerley T${index + 1}`);
+  await pages[0]?.goto('/log');
+  for (const number of [1, 2, 3]) await expect(pages[0]?.getByText(`Pennerley T${number}`) as Locator).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { expose } from 'comlink';
 import { withWorker } from './call';
 
@@ -15,10 +15,11 @@ const api: Api = {
   hang: () => new Promise<never>(() => undefined),
 };
 
-/** A worker in this realm: its own end of a message channel, which can be told to die. */
+/** A worker in this realm: its own end of a message channel, which gives a sign of life and can be told to die. */
 function worker() {
   const { port1, port2 } = new MessageChannel();
   expose(api, port2);
+  port2.postMessage({ life: null });
   let ended = false;
   const events = new EventTarget();
   const one = {
@@ -43,22 +44,44 @@ function worker() {
 
 test('the answer comes back, and the worker is ended', async () => {
   const { one, ended } = worker();
-  expect(await withWorker<Api, number>(one, (remote) => remote.double(21))).toBe(42);
+  expect(
+    await withWorker<Api, number>(
+      () => one,
+      (remote) => remote.double(21),
+    ),
+  ).toBe(42);
   expect(ended()).toBe(true);
 });
-test('what the worker throws is thrown here, with its words, and the worker is ended', async () => {
+test('what the worker throws is thrown here, with its words, is not asked again, and the worker is ended', async () => {
   const { one, ended } = worker();
-  await expect(withWorker<Api, never>(one, (remote) => remote.fail())).rejects.toThrow('the file is empty');
-  expect(ended()).toBe(true);
+  const make = vi.fn(() => one);
+  await expect(withWorker<Api, never>(make, (remote) => remote.fail())).rejects.toThrow('the file is empty');
+  expect([ended(), make.mock.calls.length]).toEqual([true, 1]);
+});
+test('a worker that ends is begun again, and the second one answers', async () => {
+  const workers = [worker(), worker()];
+  const made = [...workers];
+  const call = withWorker<Api, number>(
+    () => made.shift()?.one as Worker,
+    (remote) => (made.length === 1 ? remote.hang() : remote.double(21)),
+  );
+  await Promise.resolve();
+  workers[0]?.die('out of memory');
+  expect(await call).toBe(42);
+  expect(workers.map(({ ended }) => ended())).toEqual([true, true]);
 });
 test.each([
   ['out of memory', 'out of memory'],
   ['', 'The background work stopped.'],
   [undefined, 'The background work sent something unreadable.'],
-])('a worker that dies (%s) ends the call in words instead of leaving it pending', async (message, words) => {
-  const { one, ended, die } = worker();
-  const call = withWorker<Api, never>(one, (remote) => remote.hang());
-  die(message);
+])('one that ends twice (%s) ends the call in words instead of leaving it pending', async (message, words) => {
+  const call = withWorker<Api, never>(
+    () => {
+      const { one, die } = worker();
+      setTimeout(() => die(message));
+      return one;
+    },
+    (remote) => remote.hang(),
+  );
   await expect(call).rejects.toThrow(words);
-  expect(ended()).toBe(true);
 });

@@ -1,3 +1,4 @@
+import './living';
 import { expose, transfer } from 'comlink';
 import {
   readArchive,

@@ -1,3 +1,4 @@
+import './living';
 import { expose, transfer } from 'comlink';
 import { pictureKind, pictureName } from '@loose-pulley/core/exchange';
 import { refuse, type Result } from '@loose-pulley/core/units';

@@ -1,3 +1,4 @@
+import './living';
 import { playPopulation, type DriveClass, type Population } from '@loose-pulley/core/population';
 import type { Priors } from '@loose-pulley/core/sizing';
 

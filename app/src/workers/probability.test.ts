@@ -12,6 +12,7 @@ class FakeWorker extends EventTarget {
   constructor() {
     super();
     FakeWorker.made.push(this);
+    queueMicrotask(() => this.dispatchEvent(new MessageEvent('message', { data: { life: null } })));
   }
   postMessage(message: Asked): void {
     this.asked.push(message);
@@ -35,22 +36,26 @@ beforeEach(() => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
-function listening() {
-  const onAnswer = vi.fn();
-  const onRestart = vi.fn();
-  return { onAnswer, onRestart, ...listenForProbability({ onAnswer, onRestart }) };
+/** Long enough for a worker's sign of life. */
+const begun = () => new Promise((go) => setTimeout(go));
+
+async function listening() {
+  const on = { onAnswer: vi.fn(), onRestart: vi.fn(), onGivenUp: vi.fn() };
+  const listener = listenForProbability(on);
+  await begun();
+  return { ...on, ...listener };
 }
 
-test('one worker stays for all questions, each with a number of its own', () => {
-  const { ask } = listening();
+test('one worker stays for all questions, each with a number of its own', async () => {
+  const { ask } = await listening();
   ask(question(1));
   ask(question(2));
   expect(FakeWorker.made).toHaveLength(1);
   const [first, second] = newest().asked;
   expect(first?.id).not.toBe(second?.id);
 });
-test('an answer to an older question is dropped; the rough and the fine answer of the newest both come', () => {
-  const { ask, onAnswer } = listening();
+test('an answer to an older question is dropped; the rough and the fine answer of the newest both come', async () => {
+  const { ask, onAnswer } = await listening();
   ask(question(1));
   ask(question(2));
   const [stale, fresh] = newest().asked;
@@ -68,27 +73,35 @@ test('an answer to an older question is dropped; the rough and the fine answer o
     { last: true, seed: 2 },
   ]);
 });
-test('a worker that dies is begun again with the last question, and that is said', () => {
-  const { ask, onAnswer, onRestart } = listening();
+test('a worker that dies is begun again with the last question, and that is said', async () => {
+  const { ask, onAnswer, onRestart } = await listening();
   ask(question(1));
   ask(question(2));
   const dead = newest();
   dead.die();
   expect([dead.ended, FakeWorker.made.length]).toEqual([true, 2]);
   expect(onRestart).toHaveBeenCalledTimes(1);
+  await begun();
   expect(newest().asked.map(({ question: of }) => of.seed)).toEqual([2]);
   newest().answer(newest().asked[0]?.id ?? NaN);
   expect(onAnswer).toHaveBeenCalledTimes(1);
 });
-test('one that keeps dying is not begun for ever', () => {
-  const { ask, onRestart } = listening();
+test('what is asked before the worker lives is asked once it does', async () => {
+  const { ask } = listenForProbability({ onAnswer: vi.fn(), onRestart: vi.fn(), onGivenUp: vi.fn() });
+  ask(question(1));
+  expect(newest().asked).toEqual([]);
+  await begun();
+  expect(newest().asked.map(({ question: of }) => of.seed)).toEqual([1]);
+});
+test('one that keeps dying is not begun for ever, and that is said', async () => {
+  const { ask, onRestart, onGivenUp } = await listening();
   ask(question(1));
   for (let i = 0; i < 10; i++) newest().die();
   expect(FakeWorker.made.length).toBeLessThanOrEqual(3);
-  expect(onRestart.mock.calls.length).toBeLessThanOrEqual(2);
+  expect([onRestart.mock.calls.length, onGivenUp.mock.calls.length]).toEqual([2, 1]);
 });
-test('who stops listening ends it', () => {
-  const { stop } = listening();
+test('who stops listening ends it', async () => {
+  const { stop } = await listening();
   stop();
   expect(newest().ended).toBe(true);
 });

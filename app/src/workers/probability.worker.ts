@@ -1,3 +1,4 @@
+import './living';
 import { answerProbability, type ProbabilityAnswer, type ProbabilityQuestion } from '@loose-pulley/core/probability';
 
 /** A question with its number: a later one makes an earlier one stale. */

@@ -1,3 +1,4 @@
+import './living';
 import { expose } from 'comlink';
 import { readPulses } from '@loose-pulley/core/speed';
 

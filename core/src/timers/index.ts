@@ -1,3 +1,3 @@
-export { ago, clock, timerState, timerWords, type TimerState } from './timer';
+export { ago, clock, clockBehindS, timerState, timerWords, type TimerState } from './timer';
 export { monthsLater } from './due';
 export { timer, type Timer } from './schema';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { ago, clock, monthsLater, timerState, timerWords, type Timer } from '.';
+import { ago, clock, clockBehindS, monthsLater, timerState, timerWords, type Timer } from '.';
 
 const start = Date.UTC(2026, 0, 12, 9, 0, 0);
 const timer: Timer = {
@@ -21,6 +21,11 @@ describe('a timer', () => {
   test('seen to, is done, whatever the clock says', () => {
     expect(timerState({ ...timer, endedAt: timer.endsAt }, start)).toEqual({ status: 'seen' });
   });
+  test('on a clock that stands before its start it says so, instead of counting', () => {
+    const state = timerState(timer, start - 3_600_000);
+    expect(state).toEqual({ status: 'running', leftS: 300, clockBack: true });
+    expect(timerWords('unplugged', state)).toBe('unplugged: the clock was set back; wait 5:00 by another');
+  });
   test('never runs longer than it was set, though the clock be set back, and never backwards', () => {
     fc.assert(
       fc.property(
@@ -37,6 +42,13 @@ describe('a timer', () => {
       ),
     );
   });
+});
+
+test('a clock is behind what was entered from a minute on', () => {
+  const entered = new Date(start).toISOString();
+  expect([start + 5000, start - 59_000, start - 7_200_000].map((now) => clockBehindS(entered, now))).toEqual([
+    0, 0, 7200,
+  ]);
 });
 
 test.each([

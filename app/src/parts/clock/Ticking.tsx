@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { timerState, timerWords } from '@loose-pulley/core/timers';
+import { ago, timerState, timerWords } from '@loose-pulley/core/timers';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { ring } from './ring';
-import { useNow } from './useNow';
+import { useNow, useSetBackMs } from './useNow';
 import type { Waiting } from './waiting';
 
 const SHOWN = 2;
@@ -13,6 +13,7 @@ const SHOWN = 2;
 /** Timers as they run: fetched once there is one. */
 export default function Ticking({ waiting }: { readonly waiting: readonly Waiting[] }) {
   const nowMs = useNow();
+  const setBackMs = useSetBackMs();
   const dispatch = useAppDispatch();
   const writes = useAppSelector(({ openTicket: { ticket } }) =>
     ticket.status === 'open' && ticket.access === 'writer' ? ticket.id : null,
@@ -52,6 +53,11 @@ export default function Ticking({ waiting }: { readonly waiting: readonly Waitin
           </li>
         );
       })}
+      {setBackMs > 0 && (
+        <li className="font-semibold text-live">
+          The clock was set back by {ago(setBackMs / 1000)}: timers end that much late.
+        </li>
+      )}
       {waiting.length > SHOWN && <li className="text-soft">{waiting.length - SHOWN} more</li>}
     </ul>
   );

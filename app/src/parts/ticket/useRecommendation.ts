@@ -13,8 +13,8 @@ interface Heard {
 }
 
 export interface RecommendationView extends Recommendation {
-  /** The worker died and was begun again. */
-  readonly restarted: boolean;
+  /** Whether the work beside the page ended: it was begun again, or ended so often that it was left at that. */
+  readonly trouble: 'restarted' | 'givenUp' | null;
 }
 
 /**
@@ -25,7 +25,7 @@ export function useRecommendation(view: DriveView): RecommendationView {
   const question = questionOf(view);
   const kept = question && settledAnswers.get(question);
   const [heard, setHeard] = useState<Heard>({ question: null, answer: null, last: false });
-  const [restarted, setRestarted] = useState(false);
+  const [trouble, setTrouble] = useState<RecommendationView['trouble']>(null);
   const listener = useRef<ReturnType<typeof listenForProbability> | null>(null);
   useEffect(() => {
     const started = listenForProbability({
@@ -33,7 +33,8 @@ export function useRecommendation(view: DriveView): RecommendationView {
         if (last) settledAnswers.set(asked, answer);
         setHeard({ question: asked, answer, last });
       },
-      onRestart: () => setRestarted(true),
+      onRestart: () => setTrouble('restarted'),
+      onGivenUp: () => setTrouble('givenUp'),
     });
     listener.current = started;
     return () => {
@@ -49,7 +50,7 @@ export function useRecommendation(view: DriveView): RecommendationView {
   const answer = kept ?? (sameDrive ? heard.answer : null);
   const settled = kept !== undefined || (heard.last && heard.question === question);
   const recommendation = useMemo(() => recommend(view, answer, settled), [view, answer, settled]);
-  return useMemo(() => ({ ...recommendation, restarted }), [recommendation, restarted]);
+  return useMemo(() => ({ ...recommendation, trouble }), [recommendation, trouble]);
 }
 
 /** The recommendations for several drives at once, as paper shows them: each is asked about once, and kept. */
@@ -68,6 +69,7 @@ export function useRecommendations(views: readonly DriveView[]): readonly Recomm
         answered();
       },
       onRestart: () => undefined,
+      onGivenUp: () => undefined,
     });
     started.ask(next);
     return () => started.stop();

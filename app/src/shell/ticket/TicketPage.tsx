@@ -1,5 +1,6 @@
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
+import { ago, clockBehindS } from '@loose-pulley/core/timers';
 import { headline } from '@loose-pulley/core/ticket';
 import { openTicket, takeOver } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
@@ -24,6 +25,18 @@ const PAGE_NAMES: Readonly<Record<string, string>> = {
   template: 'At 1 to 1',
   strobe: 'Strobe disc',
 };
+
+/** A clock that was set back: what is timed and dated from here on is off. Looked at when the ticket is opened. */
+function ClockBehind({ at }: { readonly at: string }) {
+  const [behindS] = useState(() => clockBehindS(at, Date.now()));
+  if (behindS === 0) return null;
+  return (
+    <p role="status" className="border-b border-live bg-sheet px-5 py-2 print:hidden">
+      <strong>This computer’s clock is {ago(behindS)} behind the last entry of this ticket.</strong> Timers and dates
+      from here on will be off: set it right before you go on.
+    </p>
+  );
+}
 
 /** The frame of a ticket: its head, its stations, and whichever of them is open. */
 export function TicketPage() {
@@ -76,6 +89,7 @@ export function TicketPage() {
         </h1>
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>
+      <ClockBehind key={id} at={open.record.events.at(-1)?.at ?? ''} />
       {open.newer && (
         <p role="status" className="border-b border-live bg-sheet px-5 py-2 print:hidden">
           <strong>Shown read only.</strong> A newer Loose Pulley wrote this ticket; update this one to change it.

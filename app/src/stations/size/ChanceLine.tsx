@@ -17,14 +17,16 @@ export function ChanceLine({
 }) {
   const { ticket } = useTicket();
   const { drive, driven } = useDrive();
-  const { answer, status, restarted } = recommendation;
+  const { answer, status, trouble } = recommendation;
   const settled = status === 'settled';
   const worth = answer?.values.find(({ gain }) => gain >= WORTH);
   return (
     <section aria-label="Chance" aria-busy={!settled} className="grid gap-1 border-y-2 border-ink py-2">
       <p className="flex flex-wrap items-baseline justify-between gap-2">
         <span>Chance it works</span>
-        <strong className="text-2xl">{chance ? inHundred(chance.works) : 'one moment…'}</strong>
+        <strong className="text-2xl">
+          {chance ? inHundred(chance.works) : trouble === 'givenUp' ? 'not calculated' : 'one moment…'}
+        </strong>
       </p>
       <p className="min-h-[1.4em] text-sm text-soft">
         {chance && chance.fails[chance.first] > 0.005 && (
@@ -33,7 +35,9 @@ export function ChanceLine({
           </>
         )}
         {status === 'provisional' && 'Provisional: a first estimate; the finer one follows.'}
-        {restarted && ' The calculation was restarted.'}
+        {trouble === 'restarted' && ' The calculation was restarted.'}
+        {trouble === 'givenUp' &&
+          ' The browser keeps ending the calculation. Load the page again; what is typed is saved.'}
       </p>
       {worth && settled && (
         <p className="text-sm">
