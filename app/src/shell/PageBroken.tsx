@@ -1,12 +1,10 @@
 import { Component, type ReactNode } from 'react';
-import { connect } from 'react-redux';
-import { writeTicketFile } from '@loose-pulley/core/exchange';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import { writeTicketFile, type TicketRecord } from '@loose-pulley/core/ticket';
 import { writeTicketName } from '../parts/ticket/names';
 import { Button } from '../parts/ui/Button';
 import { download } from '../parts/ui/download';
 import { fetchAgain } from '../parts/ui/page';
-import type { RootState } from '../state/store/types';
+import { useAppSelector } from '../state/store/hooks';
 
 interface Props {
   readonly children: ReactNode;
@@ -72,6 +70,7 @@ class Boundary extends Component<Props, { readonly error: Error | null }> {
 }
 
 /** @example <PageBroken at={pathname}><Outlet /></PageBroken> */
-export const PageBroken = connect(({ openTicket: { ticket } }: RootState) => ({
-  record: ticket.status === 'open' ? ticket.record : null,
-}))(Boundary);
+export function PageBroken(props: Omit<Props, 'record'>) {
+  const record = useAppSelector(({ openTicket: { ticket } }) => (ticket.status === 'open' ? ticket.record : null));
+  return <Boundary {...props} record={record} />;
+}

@@ -10,7 +10,7 @@ export interface Life {
   /** Resolves with the worker's first sign of life: what is asked of it then is asked of a living one. */
   readonly begun: Promise<void>;
   /** Ends the worker; nothing is told after. */
-  stop(): void;
+  readonly stop: () => void;
 }
 
 /** Whether a message is a worker's sign of life and no answer. */

@@ -1,11 +1,10 @@
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
-import type { TicketRecord } from '../ticket';
+import { writeTicketFile, type TicketRecord } from '../ticket';
 import { id as idField, list, number, pictureId, shape, text, time, type ValueOf } from '../schema';
 import { listed, ok, refuse, type Result } from '../units';
 import { pictureName } from './pictureKind';
 import { readTicketFile, TICKET_FILE_MOST_BYTES } from './ticketFile';
 import { toYup } from './toYup';
-import { writeTicketFile } from './writeTicketFile';
 import { unzip } from './zip';
 
 export const ARCHIVE_FORMAT = 'loose-pulley/archive';

@@ -14,6 +14,7 @@ import {
   type EventBody,
   type EventType,
   type TicketRecord,
+  writeTicketFile,
 } from '../ticket';
 import {
   differences,
@@ -25,7 +26,6 @@ import {
   recordSchema,
   upcast,
   writeArchive,
-  writeTicketFile,
 } from '.';
 import { unzip, zipEntries } from './zip';
 

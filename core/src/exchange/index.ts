@@ -1,6 +1,5 @@
 export { differences, type Difference } from './difference';
 export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES } from './ticketFile';
-export { writeTicketFile } from './writeTicketFile';
 export {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,

@@ -27,4 +27,5 @@ export {
   SUMMARY_VERSION,
   type TicketSummary,
 } from './summary';
+export { writeTicketFile } from './writeTicketFile';
 export { recheckTargets, type RecheckTarget } from './rechecks';

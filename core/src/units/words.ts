@@ -4,10 +4,18 @@
  */
 
 const LOCALE = 'en-GB';
-const plurals = new Intl.PluralRules(LOCALE);
-const listsOf = { and: new Intl.ListFormat(LOCALE), or: new Intl.ListFormat(LOCALE, { type: 'disjunction' }) };
-const wholeNumbers = new Intl.NumberFormat(LOCALE);
-const days = new Intl.DateTimeFormat(LOCALE, { dateStyle: 'long', timeZone: 'UTC' });
+
+/** Made when first wanted: each takes milliseconds, which a page that opens need not pay. */
+const lazily = <T>(make: () => T): (() => T) => {
+  let made: T | undefined;
+  return () => (made ??= make());
+};
+const listsOf = {
+  and: lazily(() => new Intl.ListFormat(LOCALE)),
+  or: lazily(() => new Intl.ListFormat(LOCALE, { type: 'disjunction' })),
+};
+const wholeNumbers = lazily(() => new Intl.NumberFormat(LOCALE));
+const days = lazily(() => new Intl.DateTimeFormat(LOCALE, { dateStyle: 'long', timeZone: 'UTC' }));
 
 /**
  * The form of a noun for a count. @example plural(1, 'screw') // 'screw'
@@ -15,14 +23,15 @@ const days = new Intl.DateTimeFormat(LOCALE, { dateStyle: 'long', timeZone: 'UTC
  * @param many where it is not the one with an s
  */
 export const plural = (count: number, one: string, many = `${one}s`): string =>
-  plurals.select(count) === 'one' ? one : many;
+  // The whole of the rule for English.
+  count === 1 ? one : many;
 
 /** How many of what. @example counted(2, 'screw') // '2 screws'; counted(1, 'time') // '1 time' */
 export const counted = (count: number, one: string, many?: string): string =>
-  `${wholeNumbers.format(count)} ${plural(count, one, many)}`;
+  `${count < 1000 ? count : wholeNumbers().format(count)} ${plural(count, one, many)}`;
 
 /** A list as it is read. @example listed(['lid', 'tray', 'belt']) // 'lid, tray and belt' */
-export const listed = (items: readonly string[], how: 'and' | 'or' = 'and'): string => listsOf[how].format(items);
+export const listed = (items: readonly string[], how: 'and' | 'or' = 'and'): string => listsOf[how]().format(items);
 
 /**
  * A day as it is written out, from `2027-02-27` or a moment in UTC; the text itself where it is no day.
@@ -31,7 +40,7 @@ export const listed = (items: readonly string[], how: 'and' | 'or' = 'and'): str
  */
 export function formatDay(day: string): string {
   const at = new Date(day);
-  return Number.isNaN(at.getTime()) ? day : days.format(at);
+  return Number.isNaN(at.getTime()) ? day : days().format(at);
 }
 
 /** The same words with a capital in front. @example capital('tray held back') // 'Tray held back' */

@@ -2,7 +2,7 @@ import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { writeTicketName } from '../../parts/ticket/names';
-import { picturesNamed } from '@loose-pulley/core/ticket';
+import { picturesNamed, writeTicketFile } from '@loose-pulley/core/ticket';
 import { openEnds } from '@loose-pulley/core/handback';
 import { recordEvent } from '../../state/persistence/actions';
 import { loadPictures } from '../../state/persistence/pictures';
@@ -35,12 +35,12 @@ export function HandBackPage() {
   const ends = openEnds(ticket);
   const [despite, setDespite] = useState('');
   const exportTicket = async (): Promise<void> => {
-    const { writeArchive, writeTicketFile } = await import('@loose-pulley/core/exchange');
     const pictures = await loadPictures(picturesNamed(record));
     if (Object.keys(pictures).length === 0) {
       download(`${writeTicketName(ticket)}.json`, writeTicketFile(record), 'application/json');
       return;
     }
+    const { writeArchive } = await import('@loose-pulley/core/exchange');
     const bytes = writeArchive([record], new Date().toISOString(), pictures) as Uint8Array<ArrayBuffer>;
     download(`${writeTicketName(ticket)}.zip`, bytes, 'application/zip');
   };

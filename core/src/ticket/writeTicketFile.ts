@@ -1,4 +1,4 @@
-import type { TicketRecord } from '../ticket';
+import type { TicketRecord } from './schema';
 
 /** A ticket as a file: readable JSON. @example writeTicketFile(record).startsWith('{') // true */
 export function writeTicketFile(record: TicketRecord): string {
