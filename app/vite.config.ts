@@ -75,6 +75,11 @@ export default defineConfig({
             },
             // What many pages share goes together: few files compress better and are fetched in one go.
             { name: 'shared', minShareCount: 9 },
+            // Small parts of every drawing, which would each be a request.
+            {
+              name: 'drawing',
+              test: /parts\/draw\/(beltOutline|useWidth|driveLayout|DriveDrawing)\.|parts\/measuring\/|measuring\/(figure|suspect)\.ts/,
+            },
           ],
         },
       },

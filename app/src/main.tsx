@@ -27,8 +27,10 @@ async function start(): Promise<void> {
   const path = window.location.pathname;
   const id = /^\/t\/([^/]+)/.exec(path)?.[1];
   const ticket = async (): Promise<void> => {
-    if (isDemo) await plantDemo().catch(() => undefined);
+    const planting = isDemo ? plantDemo().catch(() => false) : Promise.resolve(false);
     if (id) await store.dispatch(openTicket(id));
+    // On the demo's first day its tickets come only now.
+    if ((await planting) && id) await store.dispatch(openTicket(id));
   };
   // The ticket is read while its page is fetched.
   await Promise.all([fetchAhead(path), loadSettings(store.dispatch), ticket()]);

@@ -8,6 +8,8 @@ interface Chunk {
 }
 /** The page itself, as the manifest calls it. */
 const ENTRY = 'index.html';
+/** The letters of every page. */
+const FONT = 'archivo-latin-wdth-normal.woff2';
 type Manifest = Readonly<Record<string, Chunk>>;
 
 /** The page that an address opens, as its source file is named: `/t/a/handBack` is `handbackpage.tsx`. */
@@ -39,6 +41,8 @@ export function preloader(staticDir: string): (path: string) => string {
       .filter((one) => one !== ENTRY)
       .map((one) => `<link rel="modulepreload" crossorigin href="/${manifest[one]?.file}">`)
       .join('');
+  const font = manifest[Object.keys(manifest).find((key) => key.endsWith(FONT)) ?? '']?.file;
+  const fontLink = font ? `<link rel="preload" as="font" type="font/woff2" crossorigin href="/${font}">` : '';
   // The entry's own script stands in the page already.
   const entry = withImports(ENTRY, new Set());
   const pages = new Map(
@@ -46,5 +50,5 @@ export function preloader(staticDir: string): (path: string) => string {
       .filter((key) => key.endsWith('Page.tsx'))
       .map((key) => [basename(key).toLowerCase(), linksOf(withImports(key, new Set(entry)))]),
   );
-  return (path) => pages.get(pageOf(path)) ?? linksOf(entry);
+  return (path) => fontLink + (pages.get(pageOf(path)) ?? linksOf(entry));
 }

@@ -1,4 +1,5 @@
 import { type Ticket } from '@loose-pulley/core/ticket';
+import { timeOfDay } from './useNow';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -56,7 +57,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
       </select>
       {mains && (
         <time dateTime={mains.since} className="text-soft max-sm:hidden">
-          since {new Date(mains.since).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+          since {timeOfDay(mains.since)}
         </time>
       )}
     </span>

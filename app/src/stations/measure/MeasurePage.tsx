@@ -125,10 +125,11 @@ export function MeasurePage() {
         )}
         {one('stringPath', 'Path by string')}
         {(driven !== 'spindle' || TRAY.some((measurand) => first(measurand))) && (
-          <details className="border-b border-hair" open={TRAY.some((measurand) => first(measurand) !== undefined)}>
-            <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
-              {moved}: travel and pull
-            </summary>
+          <Fold
+            title={`${moved}: travel and pull`}
+            className="border-b border-hair"
+            open={TRAY.some((measurand) => first(measurand) !== undefined)}
+          >
             {one('trayTravel', `${moved} travel`)}
             {one('trayPull', `${moved} pull`)}
             <Caution>
@@ -136,7 +137,7 @@ export function MeasurePage() {
               of reach of the mains.
             </Caution>
             {one('stallPull', `${moved} held back`)}
-          </details>
+          </Fold>
         )}
         <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
           <DriveSetup drive={drive} canWrite={canWrite} />

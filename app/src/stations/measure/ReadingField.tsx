@@ -243,7 +243,7 @@ export function ReadingField({
                 <HowMore method={method} />
               </Suspense>
             )}
-            {reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}
+            {how && reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}
           </div>
         </details>
         {control.refusal && (
