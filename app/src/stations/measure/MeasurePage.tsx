@@ -9,6 +9,7 @@ import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
 import { Fold } from '../../parts/ui/Fold';
+import { Later } from '../../parts/ui/Later';
 import { drawingFields } from '../../parts/measuring/DrawingFields';
 import { driveGeometry } from '../../parts/measuring/driveGeometry';
 import { Findings } from './Findings';
@@ -85,7 +86,9 @@ export function MeasurePage() {
       </div>
       <div className="order-1 bg-sheet px-5 pb-6 lg:col-start-1">
         <div className="border-t border-hair pt-4">
-          <Findings facts={facts} unit={unit} />
+          <Later>
+            <Findings facts={facts} unit={unit} />
+          </Later>
         </div>
       </div>
       <aside
@@ -98,54 +101,56 @@ export function MeasurePage() {
         {one('drivenDiameter', 'Driven pulley', '2')}
         {one('centreDistance', 'Shafts')}
         {one('section', 'Belt section', '3')}
-        {drive.oldShape === 'flat' && one('width', 'Belt width')}
-        {old.map((reading, index) => (
-          <ReadingField
-            key={reading.id}
-            {...common}
-            measurand="oldBelt"
-            reading={reading}
-            label={old.length > 1 ? `Old belt, ${index + 1}` : 'Old belt'}
-          />
-        ))}
-        {(old.length === 0 || adding) && (
-          <ReadingField
-            key={`new-${old.length}`}
-            {...common}
-            measurand="oldBelt"
-            slot={`new-${old.length}`}
-            firstMethod={methodsFor('oldBelt')[old.length === 0 ? 0 : 1]?.id}
-            label={old.length === 0 ? 'Old belt' : 'Old belt, another way'}
-          />
-        )}
-        {old.length > 0 && !adding && canWrite && (
-          <Button className="mt-3 w-full" onClick={() => setAddingAt(old.length)}>
-            Measure the old belt another way
-          </Button>
-        )}
-        {one('stringPath', 'Path by string')}
-        {(driven !== 'spindle' || TRAY.some((measurand) => first(measurand))) && (
-          <Fold
-            title={`${moved}: travel and pull`}
-            className="border-b border-hair"
-            open={TRAY.some((measurand) => first(measurand) !== undefined)}
-          >
-            {one('trayTravel', `${moved} travel`)}
-            {one('trayPull', `${moved} pull`)}
-            <Caution>
-              Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out
-              of reach of the mains.
-            </Caution>
-            {one('stallPull', `${moved} held back`)}
+        <Later>
+          {drive.oldShape === 'flat' && one('width', 'Belt width')}
+          {old.map((reading, index) => (
+            <ReadingField
+              key={reading.id}
+              {...common}
+              measurand="oldBelt"
+              reading={reading}
+              label={old.length > 1 ? `Old belt, ${index + 1}` : 'Old belt'}
+            />
+          ))}
+          {(old.length === 0 || adding) && (
+            <ReadingField
+              key={`new-${old.length}`}
+              {...common}
+              measurand="oldBelt"
+              slot={`new-${old.length}`}
+              firstMethod={methodsFor('oldBelt')[old.length === 0 ? 0 : 1]?.id}
+              label={old.length === 0 ? 'Old belt' : 'Old belt, another way'}
+            />
+          )}
+          {old.length > 0 && !adding && canWrite && (
+            <Button className="mt-3 w-full" onClick={() => setAddingAt(old.length)}>
+              Measure the old belt another way
+            </Button>
+          )}
+          {one('stringPath', 'Path by string')}
+          {(driven !== 'spindle' || TRAY.some((measurand) => first(measurand))) && (
+            <Fold
+              title={`${moved}: travel and pull`}
+              className="border-b border-hair"
+              open={TRAY.some((measurand) => first(measurand) !== undefined)}
+            >
+              {one('trayTravel', `${moved} travel`)}
+              {one('trayPull', `${moved} pull`)}
+              <Caution>
+                Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out
+                of reach of the mains.
+              </Caution>
+              {one('stallPull', `${moved} held back`)}
+            </Fold>
+          )}
+          <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
+            <DriveSetup drive={drive} canWrite={canWrite} />
           </Fold>
-        )}
-        <Fold title="Belt shape, grooves, surfaces" className="border-b border-hair">
-          <DriveSetup drive={drive} canWrite={canWrite} />
-        </Fold>
-        <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.idlers.length > 0}>
-          <Idlers drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
-        </Fold>
-        <StationFoot station="measure" />
+          <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.idlers.length > 0}>
+            <Idlers drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
+          </Fold>
+          <StationFoot station="measure" />
+        </Later>
       </aside>
     </div>
   );
