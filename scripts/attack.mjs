@@ -9,8 +9,9 @@ ensurePackages();
 const SEED = 20261126;
 const most = Number(process.argv.find((word) => /^\d+$/.test(word)) ?? 20_000);
 const core = await openCore();
-const { pictureName, readAnswersFile, readArchive, readKnowledgeFile, readTicketFile, writeArchive, writeTicketFile } =
+const { pictureName, readAnswersFile, readArchive, readKnowledgeFile, readTicketFile, writeArchive } =
   await core.room('exchange');
+const { writeTicketFile } = await core.room('ticket');
 const { readPulses } = await core.room('speed');
 const { seeded } = await core.room('statistics');
 const { everything, opening, recordOf } = await core.file('/core/fixtures/sample.ts');
@@ -19,7 +20,7 @@ const random = seeded(SEED);
 const below = (count) => Math.floor(random() * count);
 const records = [recordOf(everything), recordOf([{ ...opening, ticketId: 'ticket-2' }])];
 const picture = new TextEncoder().encode('a picture');
-const archive = writeArchive(records, '2026-02-01T10:00:00Z', { [pictureName(picture)]: picture });
+const archive = await writeArchive(records, '2026-02-01T10:00:00Z', { [pictureName(picture)]: picture });
 const out = new Map(records.map((one) => [one.ticket.id, JSON.stringify(one)]));
 const counts = {
   refused: 0,
@@ -34,7 +35,7 @@ for (let turn = 0; turn < most; turn++) {
   const bit = below(bytes.length * 8);
   bytes[bit >> 3] ^= 1 << (bit & 7);
   try {
-    const read = readArchive(bytes, 'a.zip');
+    const read = await readArchive(bytes, 'a.zip');
     if (!read.ok) counts.refused += 1;
     else if (
       read.value.records.some((one) => JSON.stringify(one) !== out.get(one.ticket.id)) ||

@@ -107,7 +107,7 @@ async function benchCycles(row: Row, stage: Stage) {
 async function benchStrip(row: Row, stage: Stage, bare: number) {
   const { page, benchUrl, work, usable } = stage;
   const { record, pictures } = await deep(stage);
-  writeFileSync(join(work, 'deep.zip'), writeArchive([record], MADE_AT, pictures));
+  writeFileSync(join(work, 'deep.zip'), await writeArchive([record], MADE_AT, pictures));
   await importFile(stage, 'deep.zip', '1 ticket imported.');
   const open = await usable(`${benchUrl}/t/bench-strip/strip`, 'svg [role=button]');
   row('Strip of 400 steps and 60 pictures opened', ms(open), `${(open / bare).toFixed(1)} × reference`);
@@ -152,7 +152,7 @@ async function benchArchive(row: Row, stage: Stage, bare: number) {
   const records = Array.from({ length: 2000 }, (_, i) =>
     recordOf([opened(`bench-${i}`, String(i + 1).padStart(4, '0')), ...everything.slice(1)]),
   );
-  writeFileSync(join(work, 'archive.zip'), writeArchive(records, MADE_AT));
+  writeFileSync(join(work, 'archive.zip'), await writeArchive(records, MADE_AT));
   const seconds = await importFile(stage, 'archive.zip', '2,000 tickets imported.', 300_000);
   row('archive of 2,000 tickets imported, each checked', `${seconds.toFixed(1)} s`, 'in a worker');
   const bench = median(await runs(5, () => usable(`${benchUrl}/`, 'main ul li a')));

@@ -28,14 +28,14 @@ const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 
 
 const api = {
   /** Reads tickets and archives, all or nothing. */
-  readFiles(files: readonly PickedFile[]): Result<ReadFiles> {
+  async readFiles(files: readonly PickedFile[]): Promise<Result<ReadFiles>> {
     const records: TicketRecord[] = [];
     const pictures: Record<string, Uint8Array> = {};
     const damaged: string[] = [];
     for (const { name, bytes } of files) {
       if (bytes.length === 0) return refuse(`“${name}” is empty. Nothing was changed.`);
       if (isZip(bytes)) {
-        const archive = readArchive(bytes, name);
+        const archive = await readArchive(bytes, name);
         if (!archive.ok) return archive;
         records.push(...archive.value.records);
         Object.assign(pictures, archive.value.pictures);
@@ -49,9 +49,9 @@ const api = {
     return ok({ records, pictures, damaged });
   },
   /** Packs tickets with their pictures, and reads the archive back before it is called packed. */
-  pack(records: readonly TicketRecord[], madeAt: string, pictures: PictureBytes): Result<Uint8Array> {
-    const bytes = writeArchive(records, madeAt, pictures);
-    const whole = verifyArchive(bytes);
+  async pack(records: readonly TicketRecord[], madeAt: string, pictures: PictureBytes): Promise<Result<Uint8Array>> {
+    const bytes = await writeArchive(records, madeAt, pictures);
+    const whole = await verifyArchive(bytes);
     return whole.ok ? transfer(ok(bytes), [bytes.buffer]) : whole;
   },
 };

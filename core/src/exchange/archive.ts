@@ -2,7 +2,7 @@ import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import { writeTicketFile, type TicketRecord } from '../ticket';
 import { id as idField, list, number, pictureId, shape, text, time, type ValueOf } from '../schema';
 import { listed, ok, refuse, type Result } from '../units';
-import { pictureName } from './pictureKind';
+import { sha256OfAll } from './sha256';
 import { readTicketFile, TICKET_FILE_MOST_BYTES } from './ticketFile';
 import { toYup } from './toYup';
 import { unzip } from './zip';
@@ -50,25 +50,26 @@ const wanted = (path: string): boolean => path === MANIFEST || TICKET_PATH.test(
  * @param madeAt ISO time, for the manifest
  * @returns the zip's bytes; the same tickets give the same content
  */
-export function writeArchive(
+export async function writeArchive(
   records: readonly TicketRecord[],
   madeAt: string,
   pictures: PictureBytes = {},
-): Uint8Array {
+): Promise<Uint8Array> {
   const tickets = records.map((record) => ({
     id: record.ticket.id,
     name: `${record.ticket.number} ${record.ticket.machine}`.trim(),
     content: strToU8(writeTicketFile(record)),
   }));
+  const sums = await sha256OfAll(tickets.map(({ content }) => content));
   const manifest: Manifest = {
     format: ARCHIVE_FORMAT,
     version: ARCHIVE_VERSION,
     madeAt,
-    tickets: tickets.map(({ id, name, content }) => ({
+    tickets: tickets.map(({ id, name, content }, index) => ({
       id,
       name,
       bytes: content.length,
-      sha256: pictureName(content),
+      sha256: sums[index] as string,
     })),
     pictures: Object.entries(pictures).map(([name, content]) => ({ bytes: content.length, sha256: name })),
   };
@@ -106,13 +107,19 @@ function readManifest(content: Uint8Array, pictures: readonly string[]): Result<
 /** Stands for a checksum that an archive of version 1 does not have. */
 const UNKNOWN = '0'.repeat(64);
 
+/** The SHA-256 of each file, by its path. */
+async function sumsOf(files: ReadonlyMap<string, Uint8Array>): Promise<ReadonlyMap<string, string>> {
+  const sums = await sha256OfAll([...files.values()]);
+  return new Map([...files.keys()].map((path, index) => [path, sums[index] as string]));
+}
+
 /**
  * Reads an archive. What is damaged in it is named, and nothing of that is given: every file is held to its CRC-32,
  * its size and its SHA-256, every ticket to its own events.
  *
  * @returns the tickets and pictures that are whole, and what is not; or a sentence, where it is no archive at all
  */
-export function readArchive(bytes: Uint8Array, name: string): Result<Archive> {
+export async function readArchive(bytes: Uint8Array, name: string): Promise<Result<Archive>> {
   const unzipped = unzip(bytes, wanted, ARCHIVE_MAX_BYTES);
   if (!unzipped.ok) return refuse(`“${name}” ${unzipped.problem}. Nothing was changed.`);
   const { files, damaged: torn } = unzipped.value;
@@ -123,12 +130,13 @@ export function readArchive(bytes: Uint8Array, name: string): Result<Archive> {
   const manifest = readManifest(content, found);
   if (!manifest.ok) return refuse(`“${name}”: ${manifest.problem}. Nothing was changed.`);
 
+  const sums = await sumsOf(files);
   const damaged: string[] = [];
   /** The bytes of a listed file, where they are all there and as they were written. */
   const whole = (path: string, listed: { readonly bytes: number; readonly sha256: string }, what: string) => {
     const bytesThere = files.get(path);
     const known = listed.sha256 !== UNKNOWN;
-    if (bytesThere && (!known || pictureName(bytesThere) === listed.sha256)) return bytesThere;
+    if (bytesThere && (!known || sums.get(path) === listed.sha256)) return bytesThere;
     damaged.push(bytesThere || torn.includes(path) ? `${what} is damaged` : `${what} is listed but missing`);
     return undefined;
   };
@@ -161,7 +169,9 @@ export function readArchive(bytes: Uint8Array, name: string): Result<Archive> {
  *
  * @returns how many tickets and pictures it holds, or a sentence
  */
-export function verifyArchive(bytes: Uint8Array): Result<{ readonly tickets: number; readonly pictures: number }> {
+export async function verifyArchive(
+  bytes: Uint8Array,
+): Promise<Result<{ readonly tickets: number; readonly pictures: number }>> {
   const unzipped = unzip(bytes, wanted, ARCHIVE_MAX_BYTES);
   if (!unzipped.ok) return refuse(`The archive ${unzipped.problem}.`);
   const { files, damaged } = unzipped.value;
@@ -173,10 +183,8 @@ export function verifyArchive(bytes: Uint8Array): Result<{ readonly tickets: num
     ...tickets.map((one) => [ticketPath(one.id), one.sha256] as const),
     ...pictures.map((one) => [picturePath(one.sha256), one.sha256] as const),
   ];
-  const wrong = paths.filter(([path, hash]) => {
-    const there = files.get(path);
-    return !there || pictureName(there) !== hash;
-  });
+  const sums = await sumsOf(files);
+  const wrong = paths.filter(([path, hash]) => sums.get(path) !== hash);
   if (wrong.length > 0 || damaged.length > 0)
     return refuse(`The archive could not be read back whole: ${listed(wrong.map(([path]) => path).slice(0, 3))}.`);
   return ok({ tickets: tickets.length, pictures: pictures.length });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { describe, expect, test } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import fc from 'fast-check';
 import Ajv from 'ajv';
 import { strFromU8, strToU8, zipSync } from 'fflate';
@@ -27,6 +27,7 @@ import {
   upcast,
   writeArchive,
 } from '.';
+import { sha256OfAll } from './sha256';
 import { unzip, zipEntries } from './zip';
 
 const record = recordOf(everything);
@@ -190,17 +191,17 @@ const manifestOf = (tickets: readonly unknown[]) =>
 
 describe('the whole archive', () => {
   const second = recordOf([{ ...opening, ticketId: 'ticket-2' } as typeof opening]);
-  test('comes back as it went out', () => {
-    const archive = readArchive(writeArchive([record, second], '2026-02-01T10:00:00Z'), 'a.zip');
+  test('comes back as it went out', async () => {
+    const archive = await readArchive(await writeArchive([record, second], '2026-02-01T10:00:00Z'), 'a.zip');
     expect(archive).toEqual({ ok: true, value: { records: [record, second], pictures: {}, damaged: [] } });
   });
-  test('carries its pictures by name, those taken out included', () => {
+  test('carries its pictures by name, those taken out included', async () => {
     expect(picturesNamed(record)).toEqual(['a'.repeat(64), 'b'.repeat(64)]);
     const bytes = { [pictureName(strToU8('a picture'))]: strToU8('a picture') };
-    const archive = readArchive(writeArchive([record], '2026-02-01T10:00:00Z', bytes), 'a.zip');
+    const archive = await readArchive(await writeArchive([record], '2026-02-01T10:00:00Z', bytes), 'a.zip');
     expect(archive.ok && archive.value.pictures).toEqual(bytes);
-    const damaged = readArchive(
-      writeArchive([record], '2026-02-01T10:00:00Z', { ['a'.repeat(64)]: strToU8('x') }),
+    const damaged = await readArchive(
+      await writeArchive([record], '2026-02-01T10:00:00Z', { ['a'.repeat(64)]: strToU8('x') }),
       'a.zip',
     );
     expect(damaged).toMatchObject({ ok: true, value: { damaged: ['picture aaaaaaaa… is damaged'] } });
@@ -217,12 +218,12 @@ describe('the whole archive', () => {
     ['a manifest that is null', zipSync({ 'archive.json': strToU8('null') }), 'not a Loose Pulley archive'],
     ['a list of nonsense', zipSync({ 'archive.json': manifestOf(['..', 7]) }), 'does not list'],
     ['a ticket listed twice', zipSync({ 'archive.json': manifestOf(['q', 'q']) }), 'twice'],
-  ])('refuses %s', (_, bytes, words) => {
-    const result = readArchive(bytes, 'a.zip');
+  ])('refuses %s', async (_, bytes, words) => {
+    const result = await readArchive(bytes, 'a.zip');
     expect(!result.ok && result.problem).toContain(words);
   });
-  test('of version 1 is read too; what is damaged or missing in it is named, and the rest given', () => {
-    const result = readArchive(
+  test('of version 1 is read too; what is damaged or missing in it is named, and the rest given', async () => {
+    const result = await readArchive(
       zipSync({
         'archive.json': manifestOf(['ticket-1', 'ticket-2', 'ticket-3']),
         'tickets/ticket-1.json': strToU8(writeTicketFile(record)),
@@ -236,16 +237,16 @@ describe('the whole archive', () => {
       'ticket ticket-3 is listed but missing',
     ]);
   });
-  test('a flipped bit is never taken in changed: what is given is what went out', () => {
-    const whole = writeArchive([record, second], '2026-02-01T10:00:00Z', {
+  test('a flipped bit is never taken in changed: what is given is what went out', async () => {
+    const whole = await writeArchive([record, second], '2026-02-01T10:00:00Z', {
       [pictureName(strToU8('a picture'))]: strToU8('a picture'),
     });
     const out = new Map([record, second].map((one) => [one.ticket.id, JSON.stringify(one)]));
-    fc.assert(
-      fc.property(fc.nat(whole.length * 8 - 1), (bit) => {
+    await fc.assert(
+      fc.asyncProperty(fc.nat(whole.length * 8 - 1), async (bit) => {
         const bytes = whole.slice();
         bytes[bit >> 3] = (bytes[bit >> 3] as number) ^ (1 << (bit & 7));
-        const read = readArchive(bytes, 'a.zip');
+        const read = await readArchive(bytes, 'a.zip');
         if (!read.ok) return;
         for (const one of read.value.records) expect(JSON.stringify(one)).toBe(out.get(one.ticket.id));
         for (const [name, content] of Object.entries(read.value.pictures)) expect(pictureName(content)).toBe(name);
@@ -253,31 +254,31 @@ describe('the whole archive', () => {
       { numRuns: 300, seed: 20261126 },
     );
   });
-  test('is refused by what it declares, before anything is unpacked', () => {
+  test('is refused by what it declares, before anything is unpacked', async () => {
     const zip = zipSync({ 'archive.json': manifestOf([]), 'tickets/a.json': strToU8('x') });
     // The declared size of the last file of the list, made 2 GB.
     const at = zip.length - 22 - (46 + 'tickets/a.json'.length) + 24;
     new DataView(zip.buffer, zip.byteOffset).setUint32(at, 2_000_000_000, true);
-    const result = readArchive(zip, 'a.zip');
+    const result = await readArchive(zip, 'a.zip');
     expect(!result.ok && result.problem).toContain('would unpack to 2000 MB');
   });
-  test('what was written is read back whole', () => {
-    const bytes = writeArchive([record, second], '2026-02-01T10:00:00Z');
-    expect(verifyArchive(bytes)).toEqual({ ok: true, value: { tickets: 2, pictures: 0 } });
+  test('what was written is read back whole', async () => {
+    const bytes = await writeArchive([record, second], '2026-02-01T10:00:00Z');
+    expect(await verifyArchive(bytes)).toEqual({ ok: true, value: { tickets: 2, pictures: 0 } });
     bytes[60] = (bytes[60] as number) ^ 1;
-    expect(verifyArchive(bytes).ok).toBe(false);
+    expect((await verifyArchive(bytes)).ok).toBe(false);
   });
-  test('a damaged ticket is named as the bench names it', () => {
-    const bytes = writeArchive([record, second], '2026-02-01T10:00:00Z');
+  test('a damaged ticket is named as the bench names it', async () => {
+    const bytes = await writeArchive([record, second], '2026-02-01T10:00:00Z');
     const at = strFromU8(bytes, true).indexOf('tickets/ticket-2.json') + 'tickets/ticket-2.json'.length + 20;
     bytes[at] = (bytes[at] as number) ^ 1;
-    const read = readArchive(bytes, 'a.zip');
+    const read = await readArchive(bytes, 'a.zip');
     expect(read.ok && read.value.damaged).toEqual([
       `ticket ${second.ticket.number} ${second.ticket.machine} is damaged`,
     ]);
     expect(read.ok && read.value.records).toEqual([record]);
   });
-  test('a zip written by another program is read: Python’s zipfile, deflated and stored', () => {
+  test('a zip written by another program is read: Python’s zipfile, deflated and stored', async () => {
     const theirs =
       'UEsDBBQAAAAIAABQQVyTPcChWAAAAGEAAAAMAAAAYXJjaGl2ZS5qc29uq1ZKyy/KTSxRslJQysnPL07VLSjNyUmt1E8sSs7ILEtV0lFQ' +
       'KkstKs7MzwMqMQTychNTUh3B6o0MjMx0DYx0DQxDDA2sDEAoCqS+JDM5O7WkGKgkOrYWAFBLAwQUAAAAAAAAUEFcI0e1aQgAAAAIAAAA' +
@@ -290,11 +291,11 @@ describe('the whole archive', () => {
       ['archive.json', 97],
       ['notes/extra.txt', 8],
     ]);
-    expect(readArchive(bytes, 'a.zip')).toEqual({ ok: true, value: { records: [], pictures: {}, damaged: [] } });
+    expect(await readArchive(bytes, 'a.zip')).toEqual({ ok: true, value: { records: [], pictures: {}, damaged: [] } });
     const refused = unzip(bytes, () => true, 100);
     expect(!refused.ok && refused.problem).toContain('would unpack');
   });
-  test('CRC-32 and SHA-256 by their published vectors', () => {
+  test('CRC-32 and SHA-256 by their published vectors', async () => {
     // CRC-32 (ISO 3309) check value of “123456789”; FIPS 180-4 example of “abc”.
     const entries = zipEntries(zipSync({ a: strToU8('123456789') }));
     expect(entries.ok && entries.value[0]?.crc).toBe(0xcbf43926);
@@ -314,4 +315,21 @@ test('differences name the place, the order of keys aside', () => {
   ]);
   expect(differences({ a: 1 }, {})).toEqual([{ path: 'a', mine: 1, theirs: undefined }]);
   expect(differences([1, 2, 3], [4, 5, 6], 2)).toHaveLength(2);
+});
+
+test('SHA-256 by the platform and by our library are the standard’s (FIPS 180-4; examples of NIST CSRC, from memory)', async () => {
+  const known = [
+    ['', 'e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855'],
+    ['abc', 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad'],
+    [
+      'abcdbcdecdefdefgefghfghighijhijkijkljklmklmnlmnomnopnopq',
+      '248d6a61d20638b8e5c026930c3e6039a33ce45964ff2167f6ecedd419db06c1',
+    ],
+  ] as const;
+  const files = known.map(([text]) => strToU8(text));
+  const sums = known.map(([, sum]) => sum);
+  expect(await sha256OfAll(files)).toEqual(sums);
+  vi.stubGlobal('crypto', undefined);
+  expect(await sha256OfAll(files)).toEqual(sums);
+  vi.unstubAllGlobals();
 });

@@ -30,6 +30,14 @@ function firstShape({ fields }: ShapeField): Record<string, unknown> {
   );
 }
 
+/** What was made already: shared, since nothing stored is ever changed in place. */
+const made = new WeakMap<ShapeField, Record<string, unknown>>();
+function shared(field: ShapeField): Record<string, unknown> {
+  const known = made.get(field) ?? firstShape(field);
+  made.set(field, known);
+  return known;
+}
+
 /**
  * A shape as it is before anything is said: texts empty, lists empty, what may be null null, a choice its first word,
  * numbers their own first value or 0. What may be missing is missing.
@@ -38,4 +46,4 @@ function firstShape({ fields }: ShapeField): Record<string, unknown> {
  */
 /* @__NO_SIDE_EFFECTS__ */
 export const firstValue = <F extends ShapeField<unknown>>(field: F): ValueOf<F> =>
-  firstShape(field as ShapeField) as ValueOf<F>;
+  shared(field as ShapeField) as ValueOf<F>;

@@ -18,11 +18,11 @@ function mostOf(changed: Partial<Ticket>): number | undefined {
 type AnyReducer = (ticket: Ticket, event: StationEventBody) => Result<Partial<Ticket>>;
 
 /**
- * The ticket after one event at a station. Pure; the same events always give the same ticket.
+ * What one event at a station changes of a ticket. Pure; the same events always give the same ticket.
  *
- * @returns the new ticket, or a sentence where the event speaks of something that is not there
+ * @returns the changed parts, or a sentence where the event speaks of something that is not there
  */
-export function applyEvent(ticket: Ticket, event: TicketEvent): Result<Ticket> {
+export function changeOf(ticket: Ticket, event: TicketEvent): Result<Partial<Ticket>> {
   if (event.type === 'ticketOpened') return refuse('A ticket is opened once, by its first event.');
   if (event.type === 'undone' || event.type === 'redone') {
     return refuse('Undoing replays the events; it is not applied by itself.');
@@ -32,5 +32,11 @@ export function applyEvent(ticket: Ticket, event: TicketEvent): Result<Ticket> {
   if (!after.ok) return after;
   const most = mostOf(after.value);
   if (most !== undefined) return refuse(`No more of these fit on one ticket: at most ${most}.`);
-  return ok({ ...ticket, ...after.value });
+  return after;
+}
+
+/** The ticket after one event at a station. @returns the new ticket, or a sentence, as of `changeOf` */
+export function applyEvent(ticket: Ticket, event: TicketEvent): Result<Ticket> {
+  const change = changeOf(ticket, event);
+  return change.ok ? ok({ ...ticket, ...change.value }) : change;
 }

@@ -41,8 +41,8 @@ export function HandBackPage() {
       return;
     }
     const { writeArchive } = await import('@loose-pulley/core/exchange');
-    const bytes = writeArchive([record], new Date().toISOString(), pictures) as Uint8Array<ArrayBuffer>;
-    download(`${writeTicketName(ticket)}.zip`, bytes, 'application/zip');
+    const bytes = await writeArchive([record], new Date().toISOString(), pictures);
+    download(`${writeTicketName(ticket)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
   };
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
