@@ -12,7 +12,7 @@ import { listenToTabs, loadBench, openTicket } from './state/persistence/actions
 import { plantDemo } from './state/persistence/demo';
 import { loadSettings } from './state/persistence/settings';
 import { askBeforeLeaving } from './state/persistence/leaving';
-import { askToPersist } from './state/persistence/storage';
+import { askToPersist } from './state/persistence/persist';
 import { saidAloud } from './state/store/openTicket';
 import { makeStore } from './state/store/store';
 

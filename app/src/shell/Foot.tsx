@@ -17,7 +17,7 @@ export function Foot() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const { ticket, said, unsaved, drafts } = useAppSelector(({ openTicket }) => openTicket);
-  const count = useAppSelector(({ bench }) => bench.ids.length);
+  const count = useAppSelector(({ bench }) => bench.summaries.length);
   const open = ticket.status === 'open' ? ticket : undefined;
   // Typed letters come first: the ticket without them may well be saved.
   const saving =

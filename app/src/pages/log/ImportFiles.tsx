@@ -1,23 +1,15 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
-import type { PictureBytes } from '@loose-pulley/core/exchange';
 import { counted, type Result } from '@loose-pulley/core/units';
 import { storeProblem } from '../../state/persistence/storage';
 import { tellTabs, withHolds } from '../../state/persistence/tabs';
-import { savePicture, whilePicturesStay } from '../../state/persistence/pictures';
-import { saveAll } from '../../state/persistence/archive';
-import { loadTicket } from '../../state/persistence/tickets';
-import { leaveTicket } from '../../state/persistence/actions';
-import { asCopy } from '../../state/persistence/copy';
-import { Stale } from '../../state/persistence/commit';
-import { summariesChanged } from '../../state/store/bench';
+import { leaveTicket, loadBench } from '../../state/persistence/actions';
+import { beginWith, type ExchangeSession } from '../../state/exchange/session';
+import type { Compared, Conflict, ReadFiles } from '../../state/exchange/work';
+import type { Keep } from '../../state/exchange/conflict';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
-import { withExchange } from '../../workers/exchange';
-import type { ReadFiles } from '../../workers/exchange.worker';
-import { conflictWords, type Conflict, type Keep } from './conflict';
 
 type State =
   | { readonly status: 'idle' }
@@ -25,109 +17,102 @@ type State =
   | { readonly status: 'refused'; readonly problem: string }
   | {
       readonly status: 'asking';
-      readonly fresh: readonly TicketRecord[];
+      readonly session: ExchangeSession;
+      readonly fresh: number;
       readonly conflicts: readonly Conflict[];
-      readonly pictures: PictureBytes;
+      readonly keep: Readonly<Record<string, Keep>>;
     }
-  | { readonly status: 'damaged'; readonly whole: ReadFiles }
+  | { readonly status: 'damaged'; readonly session: ExchangeSession; readonly damaged: readonly string[] }
   | { readonly status: 'done'; readonly words: string };
 
 const MAX_BYTES = 200_000_000;
 const SHOWN_DAMAGED = 4;
 /** What is damaged of what was chosen, in words. */
-const damagedIn = ({ damaged }: ReadFiles): string =>
+const damagedIn = (damaged: readonly string[]): string =>
   `Damaged: ${damaged.slice(0, SHOWN_DAMAGED).join('; ')}${damaged.length > SHOWN_DAMAGED ? `; ${damaged.length - SHOWN_DAMAGED} more` : ''}. Nothing was changed.`;
+
+/** What was thrown, in words. */
+const wordsOf = (error: unknown): string =>
+  `The file could not be read: ${error instanceof Error ? error.message : 'unknown'}. Nothing was changed.`;
 
 /** Taking files in: read whole in a worker, refused whole in words, and nothing overwritten without being asked. */
 export function ImportFiles() {
   const dispatch = useAppDispatch();
   const [state, setState] = useState<State>({ status: 'idle' });
+  const refuse = (problem: string): void => setState({ status: 'refused', problem });
 
-  const keep = async (
-    records: readonly TicketRecord[],
-    pictures: PictureBytes,
-    left = 0,
-    replaced: ReadonlyMap<string, number> = new Map(),
-  ): Promise<void> => {
+  const take = async (session: ExchangeSession, keep: Readonly<Record<string, Keep>>): Promise<void> => {
+    // An open ticket that is replaced under the screen would be written back over its replacement.
+    dispatch(leaveTicket());
+    const replaced = Object.keys(keep).filter((id) => keep[id] === 'theirs');
+    const left = Object.values(keep).filter((which) => which === 'mine').length;
     try {
-      // An open ticket that is replaced under the screen would be written back over its replacement.
-      dispatch(leaveTicket());
-      const summaries = await whilePicturesStay(async () => {
-        for (const id of records.flatMap(picturesNamed)) {
-          const bytes = pictures[id];
-          if (bytes) await savePicture(id, bytes);
-        }
-        return withHolds([...replaced.keys()], () => saveAll(records, (id) => replaced.get(id) ?? null));
-      });
-      dispatch(summariesChanged(summaries));
-      records.forEach(({ ticket }) => tellTabs({ type: 'saved', id: ticket.id }));
+      const taken = await withHolds(replaced, () => session.ask<Result<number>>((work) => work.take(keep)));
+      if (!taken.ok) {
+        refuse(`Nothing was imported. ${taken.problem}`);
+        return;
+      }
       setState({
         status: 'done',
-        words: `${counted(records.length, 'ticket')} imported${left > 0 ? `, ${left} left as they were` : ''}.`,
+        words: `${counted(taken.value, 'ticket')} imported${left > 0 ? `, ${left} left as they were` : ''}.`,
       });
+      tellTabs({ type: 'imported' });
+      await dispatch(loadBench());
     } catch (error) {
-      const why =
-        error instanceof Stale
-          ? 'A ticket was changed here after its file was compared. Choose the file again.'
-          : storeProblem(error).sentence;
-      setState({ status: 'refused', problem: `Nothing was imported. ${why}` });
+      refuse(`Nothing was imported. ${error instanceof Error ? error.message : storeProblem(error).sentence}`);
+    } finally {
+      session.end();
     }
   };
 
   const read = async (files: readonly File[]): Promise<void> => {
     if (files.length === 0) return;
+    if (state.status === 'damaged' || state.status === 'asking') state.session.end();
     setState({ status: 'reading' });
     try {
       const large = files.find(({ size }) => size > MAX_BYTES);
       if (large) {
-        setState({ status: 'refused', problem: `“${large.name}” is larger than 200 MB. Nothing was changed.` });
+        refuse(`“${large.name}” is larger than 200 MB. Nothing was changed.`);
         return;
       }
       const picked = await Promise.all(
         files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
       );
-      const result = await withExchange<Result<ReadFiles>>(async (api) => api.readFiles(picked));
-      if (!result.ok) {
-        setState({ status: 'refused', problem: result.problem });
-        return;
+      const { session, answer } = await beginWith<Result<ReadFiles>>((work) => work.read(picked));
+      if (!answer.ok) {
+        session.end();
+        refuse(answer.problem);
+      } else if (answer.value.damaged.length === 0) await compare(session);
+      else if (answer.value.whole > 0) setState({ status: 'damaged', session, damaged: answer.value.damaged });
+      else {
+        session.end();
+        refuse(`Nothing in it is whole. ${damagedIn(answer.value.damaged)}`);
       }
-      if (result.value.damaged.length > 0) {
-        if (result.value.records.length > 0) setState({ status: 'damaged', whole: result.value });
-        else setState({ status: 'refused', problem: `Nothing in it is whole. ${damagedIn(result.value)}` });
-        return;
-      }
-      await compare(result.value);
     } catch (error) {
-      setState({
-        status: 'refused',
-        problem: `The file could not be read: ${error instanceof Error ? error.message : 'unknown'}. Nothing was changed.`,
-      });
+      refuse(wordsOf(error));
     }
   };
   /** Takes what is not here yet, and asks about what is here and differs. */
-  const compare = async ({ records, pictures }: ReadFiles): Promise<void> => {
+  const compare = async (session: ExchangeSession): Promise<void> => {
     try {
-      const byId = new Map(records.map((record) => [record.ticket.id, record]));
-      const fresh: TicketRecord[] = [];
-      const conflicts: Conflict[] = [];
-      for (const theirs of byId.values()) {
-        const read = await loadTicket(theirs.ticket.id);
-        if (!read) fresh.push(theirs);
-        else if (JSON.stringify(read.record) !== JSON.stringify(theirs)) {
-          const { record: mine, revision } = read;
-          conflicts.push({ mine, revision, theirs, keep: 'mine', words: await conflictWords(mine, theirs) });
-        }
-      }
-      if (conflicts.length > 0) setState({ status: 'asking', fresh, conflicts, pictures });
-      else if (fresh.length === 0)
+      const { fresh, conflicts } = await session.ask<Compared>((work) => work.compare());
+      if (conflicts.length > 0) {
+        const keep = Object.fromEntries(conflicts.map(({ id }): [string, Keep] => [id, 'mine']));
+        setState({ status: 'asking', session, fresh, conflicts, keep });
+      } else if (fresh > 0) await take(session, {});
+      else {
+        session.end();
         setState({ status: 'done', words: 'Nothing new: all of it is here already, just the same.' });
-      else await keep(fresh, pictures);
+      }
     } catch (error) {
-      setState({
-        status: 'refused',
-        problem: `The file could not be read: ${error instanceof Error ? error.message : 'unknown'}. Nothing was changed.`,
-      });
+      session.end();
+      refuse(wordsOf(error));
     }
+  };
+  /** Lets go of what was read. */
+  const drop = (session: ExchangeSession): void => {
+    session.end();
+    setState({ status: 'idle' });
   };
   const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
     onDrop: (files) => void read(files),
@@ -135,29 +120,12 @@ export function ImportFiles() {
     noKeyboard: true,
   });
 
-  const choose = (index: number | 'all', keepWhich: Keep): void =>
+  const choose = (ids: readonly string[], which: Keep): void =>
     setState((now) =>
       now.status === 'asking'
-        ? {
-            ...now,
-            conflicts: now.conflicts.map((one, i) =>
-              index === 'all' || i === index ? { ...one, keep: keepWhich } : one,
-            ),
-          }
+        ? { ...now, keep: { ...now.keep, ...Object.fromEntries(ids.map((id) => [id, which])) } }
         : now,
     );
-  const finish = (): void => {
-    if (state.status !== 'asking') return;
-    const replacing = state.conflicts.filter(({ keep: which }) => which === 'theirs');
-    const theirs = replacing.map((one) => one.theirs);
-    const both = state.conflicts.filter(({ keep: which }) => which === 'both').map((one) => asCopy(one.theirs));
-    void keep(
-      [...state.fresh, ...theirs, ...both],
-      state.pictures,
-      state.conflicts.filter(({ keep: which }) => which === 'mine').length,
-      new Map(replacing.map(({ theirs: { ticket }, revision }) => [ticket.id, revision])),
-    );
-  };
 
   return (
     <section
@@ -185,12 +153,12 @@ export function ImportFiles() {
         {state.status === 'done' && <p className="border-l-4 border-ink pl-3">{state.words}</p>}
         {state.status === 'damaged' && (
           <div role="alert" className="grid gap-2 border-l-4 border-live pl-3">
-            <p>{damagedIn(state.whole)}</p>
+            <p>{damagedIn(state.damaged)}</p>
             <p className="flex flex-wrap gap-2">
-              <Button onClick={() => void compare(state.whole)}>
-                Import all but {state.whole.damaged.length === 1 ? 'this' : `these ${state.whole.damaged.length}`}
+              <Button onClick={() => void compare(state.session)}>
+                Import all but {state.damaged.length === 1 ? 'this' : `these ${state.damaged.length}`}
               </Button>
-              <Button onClick={() => setState({ status: 'idle' })}>Import nothing</Button>
+              <Button onClick={() => drop(state.session)}>Import nothing</Button>
             </p>
           </div>
         )}
@@ -199,15 +167,19 @@ export function ImportFiles() {
             <p>
               {state.conflicts.length} of them {state.conflicts.length === 1 ? 'is' : 'are'} here already and differ
               {state.conflicts.length === 1 ? 's' : ''}
-              {state.fresh.length > 0 && `; ${state.fresh.length} new`}. Nothing is merged by itself.
+              {state.fresh > 0 && `; ${state.fresh} new`}. Nothing is merged by itself.
             </p>
             {state.conflicts.length > 1 && (
-              <KeepChoice label="For all of them" value={null} onChoose={(which) => choose('all', which)} />
+              <KeepChoice
+                label="For all of them"
+                value={null}
+                onChoose={(which) => choose(Object.keys(state.keep), which)}
+              />
             )}
-            {state.conflicts.map((one, index) => (
-              <div key={one.mine.ticket.id} className="grid gap-2 border-t border-hair pt-2">
+            {state.conflicts.map((one) => (
+              <div key={one.id} className="grid gap-2 border-t border-hair pt-2">
                 <p className="font-semibold">
-                  {one.mine.ticket.number} {one.mine.ticket.machine}
+                  {one.number} {one.machine}
                 </p>
                 <table className="text-sm">
                   <thead>
@@ -229,17 +201,17 @@ export function ImportFiles() {
                 </table>
                 {one.words.more && <p className="text-sm text-soft">{one.words.more}</p>}
                 <KeepChoice
-                  label={`Keep of ${one.mine.ticket.number}`}
-                  value={one.keep}
-                  onChoose={(which) => choose(index, which)}
+                  label={`Keep of ${one.number}`}
+                  value={state.keep[one.id] ?? 'mine'}
+                  onChoose={(which) => choose([one.id], which)}
                 />
               </div>
             ))}
             <div className="flex gap-2">
-              <Button look="strong" onClick={finish}>
+              <Button look="strong" onClick={() => void take(state.session, state.keep)}>
                 Import as chosen
               </Button>
-              <Button onClick={() => setState({ status: 'idle' })}>Leave it</Button>
+              <Button onClick={() => drop(state.session)}>Leave it</Button>
             </div>
           </>
         )}

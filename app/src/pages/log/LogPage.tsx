@@ -3,17 +3,16 @@ import { plantDemo } from '../../state/persistence/demo';
 import { isDemo } from '../../state/boot';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { leaveTicket, loadBench } from '../../state/persistence/actions';
-import { askToPersist, storeProblem } from '../../state/persistence/storage';
+import { askToPersist } from '../../state/persistence/persist';
+import { storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
-import { loadPictures } from '../../state/persistence/pictures';
-import { picturesNamed } from '@loose-pulley/core/ticket';
 import { counted, type Result } from '@loose-pulley/core/units';
-import { loadAllTickets } from '../../state/persistence/archive';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
-import { withExchange } from '../../workers/exchange';
+import { beginWith } from '../../state/exchange/session';
+import type { Packed } from '../../state/exchange/work';
 import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
 
@@ -37,18 +36,18 @@ export function LogPage() {
   const exportAll = async (): Promise<void> => {
     setPacking('Packing…');
     try {
-      const { records, setAside } = await loadAllTickets();
       const madeAt = new Date().toISOString();
-      const pictures = await loadPictures(records.flatMap(picturesNamed));
-      const packed = await withExchange<Result<Uint8Array>>(async (api) => api.pack(records, madeAt, pictures));
+      const { session, answer: packed } = await beginWith<Result<Packed>>((work) => work.packAll(madeAt));
+      session.end();
       if (!packed.ok) {
         setPacking(packed.problem);
         return;
       }
-      const bytes = packed.value as Uint8Array<ArrayBuffer>;
-      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes, 'application/zip');
+      const { bytes, tickets, pictures, setAside } = packed.value;
+      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
+      const [is, it] = setAside === 1 ? ['is', 'it'] : ['are', 'them'];
       setPacking(
-        `${records.length} tickets and ${Object.keys(pictures).length} pictures packed.${setAside.length > 0 ? ` ${counted(setAside.length, 'record')} could not be read and ${setAside.length === 1 ? 'is' : 'are'} not in it: save ${setAside.length === 1 ? 'it' : 'them'} raw, from the Bench.` : ''}`,
+        `${counted(tickets, 'ticket')} and ${counted(pictures, 'picture')} packed.${setAside > 0 ? ` ${counted(setAside, 'record')} could not be read and ${is} not in it: save ${it} raw, from the Bench.` : ''}`,
       );
     } catch (error) {
       setPacking(`The archive could not be packed. ${storeProblem(error).sentence}`);

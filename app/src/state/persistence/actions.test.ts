@@ -226,7 +226,7 @@ describe('a new ticket', () => {
     await run(actions.loadBench());
     const id = await run(actions.newTicket(details));
     expect(stored.get(id)?.ticket).toMatchObject({ number: '0148', machine: 'Sallowfield S1' });
-    expect(store.getState().bench.ids).toContain(id);
+    expect(store.getState().bench.summaries.map((one) => one.id)).toContain(id);
   });
   test('that the store refuses goes on in memory, open and said to be unkept', async () => {
     saving = () => Promise.reject(new Error('the disk is full'));
@@ -240,6 +240,6 @@ describe('a new ticket', () => {
     await run(actions.removeFromBench('t1'));
     expect(stored.has('t1')).toBe(false);
     expect(told).toContainEqual({ type: 'removed', id: 't1' });
-    expect(store.getState().bench.ids).not.toContain('t1');
+    expect(store.getState().bench.summaries.map((one) => one.id)).not.toContain('t1');
   });
 });

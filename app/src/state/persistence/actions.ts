@@ -221,6 +221,8 @@ export const newTicket =
   ): Thunk<Promise<string>> =>
   async (dispatch, getState, { rights }) => {
     const { newComplaint, openRecord } = await import('../history');
+    // Its number comes after all that there are.
+    if (getState().bench.status === 'loading') await dispatch(loadBench());
     const ticketId = nanoid(12);
     const driveId = nanoid(12);
     const opened = openRecord(
@@ -265,6 +267,11 @@ export const newTicket =
 export const listenToTabs = (): Thunk => (dispatch, getState) => {
   onTabMessage((message) => {
     const { ticket } = getState().openTicket;
+    if (message.type === 'imported') {
+      if (ticket.status === 'open' && ticket.access !== 'writer') void dispatch(reload(ticket.id));
+      void dispatch(loadBench());
+      return;
+    }
     const here = ticket.status === 'open' && ticket.id === message.id ? ticket : undefined;
     if (message.type === 'saved') {
       if (here && here.access !== 'writer') void dispatch(reload(message.id));

@@ -1,6 +1,6 @@
 import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
 import { commit, type Change, type StoredTicket } from './commit';
-import { ticketTable } from './storage';
+import { recordsOf, ticketTable } from './storage';
 import { current, whyNot, type SetAside } from './tickets';
 
 /* Many tickets at once: what the archive's way in and out needs, and nothing before. */
@@ -14,7 +14,7 @@ export async function loadAllTickets(): Promise<{
   readonly setAside: readonly SetAside[];
 }> {
   const stored: Array<readonly [string, StoredTicket]> = [];
-  await ticketTable.iterate<StoredTicket, void>((one, id) => void stored.push([id, one]));
+  for await (const some of recordsOf<StoredTicket>(ticketTable)) stored.push(...some);
   const records: TicketRecord[] = [];
   const setAside: SetAside[] = [];
   for (const [id, one] of stored) {

@@ -1,5 +1,5 @@
 import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
-import { summaryTable, ticketTable } from './storage';
+import { summaryTable, ticketTable, transactionOver } from './storage';
 
 /** A ticket as the store holds it, with how often it was written there. One from before that was counted has 0. */
 export interface StoredTicket extends TicketRecord {
@@ -35,24 +35,8 @@ export class Stale extends Error {
   }
 }
 
-const tables = ['tickets', 'summaries'];
 const asError = (thrown: unknown): Error =>
   thrown instanceof Error || thrown instanceof DOMException ? thrown : new Error('The store gave up.');
-
-/** localForage opens the database; its connection serves for what it has no words for: one transaction over two tables. */
-async function begin(): Promise<IDBTransaction> {
-  await Promise.all([ticketTable.ready(), summaryTable.ready()]);
-  const { db } = (ticketTable as unknown as { readonly _dbInfo: { readonly db: IDBDatabase } })._dbInfo;
-  try {
-    return db.transaction(tables, 'readwrite');
-  } catch (error) {
-    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error;
-    // The browser closed the connection: any call makes localForage open it anew.
-    await ticketTable.length();
-    const again = (ticketTable as unknown as { readonly _dbInfo: { readonly db: IDBDatabase } })._dbInfo;
-    return again.db.transaction(tables, 'readwrite');
-  }
-}
 
 /**
  * Writes tickets and their summaries in one transaction: all of it or nothing, whatever happens to the tab, and seen
@@ -66,7 +50,7 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
     summary: record && summarise(record),
     revision: (over ?? 0) + 1,
   }));
-  const transaction = await begin();
+  const transaction = await transactionOver([ticketTable, summaryTable], 'readwrite');
   const tickets = transaction.objectStore('tickets');
   const summaries = transaction.objectStore('summaries');
   const stale: string[] = [];

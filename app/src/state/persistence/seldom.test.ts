@@ -77,7 +77,7 @@ test('a ticket is deleted with its last change in it', async () => {
   await tab.store.dispatch(loadBench());
   tab.store.dispatch(recordEvent({ type: 'storyTold', story: 'last words' }));
   await tab.store.dispatch(deleteOpenTicket('t1'));
-  expect(tab.store.getState().bench.ids).toEqual([]);
+  expect(tab.store.getState().bench.summaries).toEqual([]);
   expect(await loadTicket('t1')).toBeNull();
   expect((await loadDeleted()).map(({ record: { ticket } }) => ticket.story)).toEqual(['last words']);
 });

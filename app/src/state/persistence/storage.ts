@@ -18,6 +18,55 @@ export const journalTable: Table = table('journal');
 export const pictureTable: Table = table('pictures', `${name}-pictures`);
 export const databaseName = name;
 
+/**
+ * A transaction over tables of one database, on the connection that localForage has open: for what it has no words for,
+ * many records at once and two tables together.
+ */
+export async function transactionOver(
+  tables: readonly [Table, ...Table[]],
+  mode: IDBTransactionMode,
+): Promise<IDBTransaction> {
+  await Promise.all(tables.map((one) => one.ready()));
+  const names = tables.map((one) => one.config().storeName as string);
+  const [first] = tables;
+  const connected = (): IDBDatabase =>
+    (first as unknown as { readonly _dbInfo: { readonly db: IDBDatabase } })._dbInfo.db;
+  try {
+    return connected().transaction(names, mode);
+  } catch (error) {
+    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error;
+    // The browser closed the connection: any call makes localForage open it anew.
+    await first.length();
+    return connected().transaction(names, mode);
+  }
+}
+
+/** What a request to the store answers. */
+export const answerOf = <T>(request: IDBRequest<T>): Promise<T> =>
+  new Promise((resolve, reject) => {
+    request.onsuccess = () => resolve(request.result);
+    request.onerror = () => reject(request.error ?? new Error('The store gave up.'));
+  });
+
+/** How many records are read at a time: few enough that the page answers in between. */
+const AT_A_TIME = 250;
+
+/** Every record of a table with its key, some at a time. */
+export async function* recordsOf<T>(table: Table): AsyncGenerator<ReadonlyArray<readonly [string, T]>> {
+  let after: string | undefined;
+  for (;;) {
+    const store = (await transactionOver([table], 'readonly')).objectStore(table.config().storeName as string);
+    const range = after === undefined ? undefined : IDBKeyRange.lowerBound(after, true);
+    const [keys, values] = await Promise.all([
+      answerOf(store.getAllKeys(range, AT_A_TIME)),
+      answerOf(store.getAll(range, AT_A_TIME) as IDBRequest<T[]>),
+    ]);
+    if (keys.length > 0) yield keys.map((key, index) => [key as string, values[index] as T] as const);
+    if (keys.length < AT_A_TIME) return;
+    after = keys.at(-1) as string;
+  }
+}
+
 /** Why the store did not keep something, in words for the bench. */
 export interface StoreProblem {
   readonly kind: 'full' | 'refused';
@@ -40,13 +89,4 @@ export function storeProblem(error: unknown): StoreProblem {
     sentence:
       'This browser refuses to keep data here (a private window, perhaps). Work goes on, but is lost when the tab closes: export the ticket before.',
   };
-}
-
-/** Asks the browser not to throw the store away when space runs short. Says nothing; the Log shows the answer. */
-export async function askToPersist(): Promise<boolean> {
-  try {
-    return (await navigator.storage?.persist?.()) ?? false;
-  } catch {
-    return false;
-  }
 }

@@ -4,7 +4,9 @@ import { databaseName } from './storage';
 export type TabMessage =
   | { readonly type: 'saved'; readonly id: string }
   | { readonly type: 'removed'; readonly id: string }
-  | { readonly type: 'handOver'; readonly id: string };
+  | { readonly type: 'handOver'; readonly id: string }
+  /** Many tickets at once. */
+  | { readonly type: 'imported' };
 
 const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(databaseName) : undefined;
 

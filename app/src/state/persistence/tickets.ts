@@ -6,7 +6,7 @@ import {
   type TicketSummary,
 } from '@loose-pulley/core/ticket';
 import { commit, type StoredSummary, type StoredTicket, type Written } from './commit';
-import { summaryTable, ticketTable } from './storage';
+import { answerOf, recordsOf, summaryTable, ticketTable, transactionOver } from './storage';
 
 /*
  * The promise: a ticket is written whole or not at all, seen together with its summary, and never over a revision that
@@ -75,13 +75,12 @@ export async function loadSummaries(): Promise<{
   readonly setAside: readonly SetAside[];
 }> {
   const known = new Map<string, TicketSummary>();
-  const [ids] = await Promise.all([
-    ticketTable.keys(),
-    summaryTable.iterate<StoredSummary | null, void>((summary, id) => {
-      // One that an older Loose Pulley made says less: it is made anew.
-      if (summary?.version === SUMMARY_VERSION) known.set(id, summary);
-    }),
-  ]);
+  const tickets = (await transactionOver([ticketTable], 'readonly')).objectStore('tickets');
+  const ids = (await answerOf(tickets.getAllKeys())) as string[];
+  for await (const some of recordsOf<StoredSummary | null>(summaryTable)) {
+    // One that an older Loose Pulley made says less: it is made anew.
+    for (const [id, summary] of some) if (summary?.version === SUMMARY_VERSION) known.set(id, summary);
+  }
   const summaries: TicketSummary[] = [];
   const setAside: SetAside[] = [];
   for (const id of ids) {

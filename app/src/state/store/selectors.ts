@@ -1,9 +1,9 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Bench } from '@loose-pulley/core/driveView';
-import { summaryAdapter } from './bench';
 import type { RootState } from './types';
 
-export const { selectAll: selectSummaries } = summaryAdapter.getSelectors((state: RootState) => state.bench);
+/** Every ticket in short, newest number first. */
+export const selectSummaries = ({ bench }: RootState) => bench.summaries;
 
 /** What this bench believes and demands. */
 export const selectBench = createSelector(

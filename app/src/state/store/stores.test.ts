@@ -2,14 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '@loose-pulley/core/sizing';
 import { summarise, type TicketSummary } from '@loose-pulley/core/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
-import {
-  benchReducer,
-  summariesChanged,
-  summariesFailed,
-  summariesLoaded,
-  summaryAdapter,
-  summaryRemoved,
-} from './bench';
+import { benchReducer, summariesChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
 import {
   accessChanged,
   drafted,
@@ -94,7 +87,7 @@ describe('the bench', () => {
     number,
     openedAt,
   });
-  const ids = (state: ReturnType<typeof benchReducer>) => summaryAdapter.getSelectors().selectIds(state);
+  const ids = (state: ReturnType<typeof benchReducer>) => state.summaries.map(({ id }) => id);
   const loaded = benchReducer(
     undefined,
     summariesLoaded({ summaries: [summary('a', '9'), summary('b', '0147'), summary('c', '10')], setAside: [] }),

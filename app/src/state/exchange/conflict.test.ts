@@ -7,10 +7,10 @@ import { conflictWords } from './conflict';
 const historyWords = ({ events }: TicketRecord): string =>
   `${events.length} events, last ${events[events.length - 1]?.at.slice(0, 16).replace('T', ' ')}`;
 
-test('what differs is said by place, as the bench names it, with the lengths of both histories', async () => {
+test('what differs is said by place, as the bench names it, with the lengths of both histories', () => {
   const mine = recordOf(everything);
   const theirs = recordOf([...everything, { type: 'noteWritten', station: 'find', text: 'Oil on the pulley.' }]);
-  const { rows, more } = await conflictWords(mine, theirs);
+  const { rows, more } = conflictWords(mine, theirs);
   expect(rows).toEqual([
     { path: 'notes, Find', mine: 'Motor heard, tray still.', theirs: 'Oil on the pulley.' },
     { path: 'history', mine: historyWords(mine), theirs: historyWords(theirs) },
@@ -18,7 +18,7 @@ test('what differs is said by place, as the bench names it, with the lengths of 
   expect(more).toBe('');
 });
 
-test('a long list is cut, and says by how much', async () => {
+test('a long list is cut, and says by how much', () => {
   const mine = recordOf(everything);
   const theirs = recordOf([
     ...everything,
@@ -28,7 +28,7 @@ test('a long list is cut, and says by how much', async () => {
     },
     { type: 'waitingChanged', waiting: { for: 'owner', what: 'a word' } },
   ]);
-  const { rows, more } = await conflictWords(mine, theirs);
+  const { rows, more } = conflictWords(mine, theirs);
   expect(rows).toHaveLength(7);
   expect(more).toBe('and 1 more places.');
 });

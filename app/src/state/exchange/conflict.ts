@@ -1,17 +1,8 @@
+import { differences } from '@loose-pulley/core/exchange';
 import { type TicketRecord } from '@loose-pulley/core/ticket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
 
 export type Keep = 'mine' | 'theirs' | 'both';
-
-/** A ticket that is here already and comes in differently. */
-export interface Conflict {
-  readonly mine: TicketRecord;
-  /** Under which mine lies in the store: theirs goes over nothing newer. */
-  readonly revision: number;
-  readonly theirs: TicketRecord;
-  readonly keep: Keep;
-  readonly words: ConflictWords;
-}
 
 /** What differs, to be read beside each other. */
 export interface ConflictWords {
@@ -34,8 +25,7 @@ const readable = (path: string): string =>
     .join(', ');
 
 /** Compares two versions of a ticket: what they hold, and how long their histories are. */
-export async function conflictWords(mine: TicketRecord, theirs: TicketRecord): Promise<ConflictWords> {
-  const { differences } = await import('@loose-pulley/core/exchange');
+export function conflictWords(mine: TicketRecord, theirs: TicketRecord): ConflictWords {
   const all = differences(mine.ticket, theirs.ticket);
   const last = (record: TicketRecord) =>
     record.events[record.events.length - 1]?.at.slice(0, 16).replace('T', ' ') ?? '';
