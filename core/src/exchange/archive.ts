@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
-import { writeTicketFile, type TicketRecord } from '../ticket';
+import type { TicketRecord } from '../ticket';
 import { id as idField, list, number, pictureId, shape, text, time, type ValueOf } from '../schema';
 import { listed, ok, refuse, type Result } from '../units';
 import { sha256OfAll } from './sha256';
@@ -44,8 +44,8 @@ const picturePath = (name: string): string => `pictures/${name}.jpg`;
 const wanted = (path: string): boolean => path === MANIFEST || TICKET_PATH.test(path) || PICTURE_PATH.test(path);
 
 /**
- * The whole archive as a zip: a manifest with the SHA-256 and size of everything, each ticket as the same file that it
- * exports alone, and the pictures.
+ * The whole archive as a zip: a manifest with the SHA-256 and size of everything, each ticket as a file that could be
+ * imported alone, and the pictures.
  *
  * @param madeAt ISO time, for the manifest
  * @returns the zip's bytes; the same tickets give the same content
@@ -58,7 +58,8 @@ export async function writeArchive(
   const tickets = records.map((record) => ({
     id: record.ticket.id,
     name: `${record.ticket.number} ${record.ticket.machine}`.trim(),
-    content: strToU8(writeTicketFile(record)),
+    // Without the line breaks of a ticket exported alone: a third less to pack, to check and to read.
+    content: strToU8(JSON.stringify(record)),
   }));
   const sums = await sha256OfAll(tickets.map(({ content }) => content));
   const manifest: Manifest = {

@@ -75,10 +75,7 @@ export function ImportFiles() {
         refuse(`“${large.name}” is larger than 200 MB. Nothing was changed.`);
         return;
       }
-      const picked = await Promise.all(
-        files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
-      );
-      const { session, answer } = await beginWith<Result<ReadFiles>>((work) => work.read(picked));
+      const { session, answer } = await beginWith<Result<ReadFiles>>((work) => work.read(files));
       if (!answer.ok) {
         session.end();
         refuse(answer.problem);

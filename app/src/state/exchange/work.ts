@@ -6,7 +6,7 @@ import { loadAllTickets, saveAll } from '../persistence/archive';
 import { Stale } from '../persistence/commit';
 import { asCopy } from '../persistence/copy';
 import { loadPictures, savePicture, whilePicturesStay } from '../persistence/pictures';
-import { storeProblem } from '../persistence/storage';
+import { storeProblem, ticketTable } from '../persistence/storage';
 import { loadTicket } from '../persistence/tickets';
 import { conflictWords, type ConflictWords, type Keep } from './conflict';
 
@@ -14,12 +14,6 @@ import { conflictWords, type ConflictWords, type Keep } from './conflict';
  * The way in and out of files, from the store to the file and back, all of it beside the page: tickets are never
  * carried through the page, which would stand still meanwhile.
  */
-
-/** A file as picked: its name and its bytes. */
-export interface PickedFile {
-  readonly name: string;
-  readonly bytes: Uint8Array;
-}
 
 /** How many tickets of the picked files are whole, and what is damaged, a few words each. */
 export interface ReadFiles {
@@ -60,11 +54,13 @@ export function beginWork() {
   let differing = new Map<string, { readonly theirs: TicketRecord; readonly revision: number }>();
   return {
     /** Reads tickets and archives; what is no archive or ticket at all is refused in words. */
-    async read(files: readonly PickedFile[]): Promise<Result<ReadFiles>> {
+    async read(files: readonly File[]): Promise<Result<ReadFiles>> {
       const byId = new Map<string, TicketRecord>();
       const found: Record<string, Uint8Array> = {};
       const damaged: string[] = [];
-      for (const { name, bytes } of files) {
+      for (const file of files) {
+        const { name } = file;
+        const bytes = new Uint8Array(await file.arrayBuffer());
         if (bytes.length === 0) return refuse(`“${name}” is empty. Nothing was changed.`);
         if (isZip(bytes)) {
           const archive = await readArchive(bytes, name);
@@ -88,9 +84,10 @@ export function beginWork() {
       const conflicts: Conflict[] = [];
       const unknown: TicketRecord[] = [];
       differing = new Map();
+      const here = new Set(await ticketTable.keys());
       for (const theirs of records) {
         const { id } = theirs.ticket;
-        const mine = await loadTicket(id);
+        const mine = here.has(id) && (await loadTicket(id));
         if (!mine) unknown.push(theirs);
         else if (JSON.stringify(mine.record) !== JSON.stringify(theirs)) {
           differing.set(id, { theirs, revision: mine.revision });

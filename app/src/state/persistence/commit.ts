@@ -83,6 +83,11 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
     }
   };
   for (const change of changes) {
+    if (change.over === null) {
+      const key = tickets.getKey(change.id);
+      key.onsuccess = () => found(change, key.result === undefined ? null : 0);
+      continue;
+    }
     // The summary is small and was written with its ticket; where it tells no revision the ticket itself is asked.
     const summary = summaries.get(change.id) as IDBRequest<StoredSummary | undefined>;
     summary.onsuccess = () => {
