@@ -154,19 +154,26 @@ test('a tab that dies while an archive is imported leaves all of it, or nothing'
 
   const context = await browser.newContext({ baseURL: baseURL ?? '' });
   const other = await context.newPage();
-  await other.addInitScript(() => {
-    // The second ticket never ends being written: its transaction is kept busy, and dies with the tab.
+  // The second ticket never ends being written: its transaction is kept busy, and dies with the tab.
+  const stuck = () => {
     const put = IDBObjectStore.prototype.put;
     let tickets = 0;
     IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
       const request = put.apply(this, args);
       if (this.name === 'tickets' && ++tickets === 2) {
-        document.title = 'stuck';
+        new BroadcastChannel('test').postMessage('stuck');
         const stayBusy = () => (this.count().onsuccess = stayBusy);
         stayBusy();
       }
       return request;
     };
+  };
+  await other.route(/exchange\.worker/, async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({ response: answer, body: `(${stuck.toString()})();${await answer.text()}` });
+  });
+  await other.addInitScript(() => {
+    new BroadcastChannel('test').onmessage = () => (document.title = 'stuck');
   });
   await importFile(other, archive, 'archive.zip');
   await expect(other).toHaveTitle('stuck');

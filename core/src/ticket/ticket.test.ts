@@ -13,9 +13,11 @@ import {
   timeline,
   undoTarget,
   type EventBody,
+  type Ticket,
   type TicketEvent,
   type TicketRecord,
 } from '.';
+import { undoneIds } from './undo';
 
 const then = (record: TicketRecord, body: EventBody, id: string, gesture?: string): TicketRecord => {
   const next = appendAny(record, { ...body, id, at: '2026-02-01T10:00:00Z', ...(gesture && { gesture }) });
@@ -190,4 +192,25 @@ test('a second clean run is refused until something was done, and says so', () =
     at: '2026-01-12T10:20:00Z',
   });
   expect(!stray.ok && stray.problem).toContain('never begun');
+});
+
+test('walking a history again from where it differs gives what walking it from the start gives', () => {
+  const long = recordOf([opening, ...Array.from({ length: 900 }, (_, i) => note(`line ${i}`))]);
+  fc.assert(
+    fc.property(fc.array(fc.nat(900), { minLength: 1, maxLength: 8 }), (places) => {
+      let record = long;
+      for (const [step, place] of places.entries()) {
+        const target = record.events[place];
+        if (!target || target.type === 'ticketOpened') continue;
+        const type = undoneIds(record.events).has(target.id) ? 'redone' : 'undone';
+        const next = appendAny(record, { type, eventId: target.id, id: `u${step}`, at: target.at });
+        if (!next.ok) throw new Error(next.problem);
+        record = next.value;
+        // Another list of the same events is walked from its start.
+        const apart = structuredClone(record.events);
+        expect(record.ticket).toEqual((replay(apart) as { readonly value: Ticket }).value);
+      }
+    }),
+    { numRuns: 40 },
+  );
 });

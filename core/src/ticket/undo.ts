@@ -1,12 +1,17 @@
 import type { TicketEvent, TicketRecord } from './schema';
 
-/** The ids of events that stand undone, by the undo and redo events among them. */
-export function undoneIds(events: readonly TicketEvent[]): Set<string> {
+const known = new WeakMap<readonly TicketEvent[], ReadonlySet<string>>();
+
+/** The ids of events that stand undone, by the undo and redo events among them. Worked out once for a list. */
+export function undoneIds(events: readonly TicketEvent[]): ReadonlySet<string> {
+  const before = known.get(events);
+  if (before) return before;
   const undone = new Set<string>();
   for (const event of events) {
     if (event.type === 'undone') undone.add(event.eventId);
     if (event.type === 'redone') undone.delete(event.eventId);
   }
+  known.set(events, undone);
   return undone;
 }
 
@@ -20,18 +25,14 @@ export function undoTarget(record: TicketRecord): TicketEvent | undefined {
 
 /** The event that redo would bring back now: the last undone, unless something new has happened since. */
 export function redoTarget(record: TicketRecord): TicketEvent | undefined {
-  const sinceNew: TicketEvent[] = [];
-  for (const event of [...record.events].reverse()) {
-    if (event.type !== 'undone' && event.type !== 'redone') break;
-    sinceNew.unshift(event);
-  }
+  const lastNew = record.events.findLastIndex(({ type }) => type !== 'undone' && type !== 'redone');
   const stack: string[] = [];
-  for (const event of sinceNew) {
+  for (const event of record.events.slice(lastNew + 1)) {
     if (event.type === 'undone') stack.push(event.eventId);
     if (event.type === 'redone') stack.pop();
   }
   const target = stack[stack.length - 1];
-  return record.events.find(({ id }) => id === target);
+  return target === undefined ? undefined : record.events.find(({ id }) => id === target);
 }
 
 /** Every event with whether it stands, newest last: the timeline. */

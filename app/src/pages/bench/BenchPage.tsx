@@ -95,7 +95,9 @@ export function BenchPage() {
               </h2>
               <ul>
                 {rows.slice(0, MAX_ROWS).map((summary) => (
-                  <TicketRow key={summary.id} summary={summary} />
+                  <li key={summary.id}>
+                    <TicketRow summary={summary} />
+                  </li>
                 ))}
               </ul>
               {rows.length > MAX_ROWS && (

@@ -9,6 +9,7 @@ import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { counted, type Result } from '@loose-pulley/core/units';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
+import { LongList } from '../../parts/ui/LongList';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
 import { beginWith } from '../../state/exchange/session';
@@ -16,15 +17,12 @@ import type { Packed } from '../../state/exchange/work';
 import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
 
-const STEP = 60;
-
 /** Every ticket ever, found by typing; and the archive's way in and out. */
 export function LogPage() {
   useTitle('Log');
   const dispatch = useAppDispatch();
   const summaries = useAppSelector(selectSummaries);
   const [text, setText] = useState('');
-  const [shown, setShown] = useState(STEP);
   const [packing, setPacking] = useState('');
   const [persisted, setPersisted] = useState<boolean | null>(null);
   useEffect(() => {
@@ -75,16 +73,9 @@ export function LogPage() {
         <p aria-live="polite" className="my-3 text-soft">
           {found.length} of {summaries.length} tickets
         </p>
-        <ul className="border-t border-ink">
-          {found.slice(0, shown).map((summary) => (
-            <TicketRow key={summary.id} summary={summary} />
-          ))}
-        </ul>
-        {found.length > shown && (
-          <Button className="mt-3" onClick={() => setShown(shown + STEP)}>
-            {Math.min(STEP, found.length - shown)} more
-          </Button>
-        )}
+        <LongList as="ul" items={found} keyOf={({ id }) => id} usualPx={62} className="border-t border-ink">
+          {(summary) => <TicketRow summary={summary} />}
+        </LongList>
       </div>
       <aside className="grid content-start gap-8 border-hair px-5 py-5 max-lg:border-t lg:border-l">
         <section aria-labelledby="export">

@@ -1,22 +1,25 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
 import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { LongList } from '../../parts/ui/LongList';
 import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
+
+const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Everything that happened to the ticket, newest first; what was taken back is struck through and says so. */
 export function TimelinePage() {
   const { record, ticket } = useTicket();
   const unit = useUnit();
-  const entries = [...timeline(record)].reverse();
+  const entries = useMemo(() => [...timeline(record)].reverse(), [record]);
   return (
     <div className="max-w-3xl px-5 py-5">
       <h2 className="text-2xl">History of {ticket.number}</h2>
-      <ol className="mt-3">
-        {entries.map(({ event, undone }) => {
+      <LongList items={entries} keyOf={({ event }) => event.id} usualPx={41} className="mt-3">
+        {({ event, undone }) => {
           const place = eventPlace(event);
           const drive = ticket.drives.find(({ id }) => id === place.driveId)?.name;
           const about =
@@ -24,12 +27,9 @@ export function TimelinePage() {
               ? record.events.find(({ id }) => id === event.eventId)
               : undefined;
           return (
-            <li
-              key={event.id}
-              className="grid grid-cols-[11rem_1fr] gap-4 border-b border-hair py-2 max-sm:grid-cols-1 max-sm:gap-0"
-            >
+            <div className="grid grid-cols-[11rem_1fr] gap-4 border-b border-hair py-2 max-sm:grid-cols-1 max-sm:gap-0">
               <time dateTime={event.at} className="text-soft">
-                {new Date(event.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+                {moment.format(new Date(event.at))}
               </time>
               <span>
                 {undone ? <del>{describeEvent(event, ticket, unit)}</del> : describeEvent(event, ticket, unit)}
@@ -42,10 +42,10 @@ export function TimelinePage() {
                   {STATION_NAMES[place.station]}
                 </Link>
               </span>
-            </li>
+            </div>
           );
-        })}
-      </ol>
+        }}
+      </LongList>
       <DeleteTicket />
     </div>
   );

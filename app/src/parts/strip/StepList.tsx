@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useImperativeHandle, useMemo, type Ref } from 'react';
 import {
   FACT_NAMES,
   FACTS_OF,
@@ -17,6 +17,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';
+import { LongList, type LongListHandle } from '../ui/LongList';
 import { NumberLine } from '../ui/NumberLine';
 import { TextLine } from '../ui/TextLine';
 import { PictureAdd } from '../pictures/PictureAdd';
@@ -53,27 +54,48 @@ const howItStands = (step: Step): string => {
   return last.back < last.off ? `back, ${last.off - last.back} left over` : 'back';
 };
 
+/** Up to so many steps each layer is a region of its own; a longer strip is one list, of which only what is seen is made. */
+const REGIONS = 60;
+
 /** Every step, grouped by what comes free, in the order of the strip. */
 export function StepList({
   chosen,
   onChoose,
   onBefore,
+  ref,
 }: {
   readonly chosen: string | null;
   readonly onChoose: (id: string | null) => void;
   /** The next line is to go in before this step. */
   readonly onBefore: (id: string) => void;
+  readonly ref?: Ref<LongListHandle>;
 }) {
   const { ticket } = useTicket();
-  const layers = layersOf(ticket.strip.steps);
+  const { steps: all } = ticket.strip;
+  const layers = useMemo(() => layersOf(all), [all]);
+  const row = (step: Step) => <StepRow step={step} open={chosen === step.id} onChoose={onChoose} onBefore={onBefore} />;
+  const heading = (name: string) => (
+    <h3 className="border-b border-ink pb-1 text-base text-soft first-letter:uppercase">{name}</h3>
+  );
+  useImperativeHandle(all.length > REGIONS ? undefined : ref, () => ({
+    reveal: (id) => document.getElementById(`step-${id}`)?.scrollIntoView({ block: 'center' }),
+  }));
+  if (all.length > REGIONS) {
+    const rows = layers.flatMap(({ name, steps }, index) => [{ id: `layer-${index}`, name }, ...steps]);
+    return (
+      <LongList ref={ref} items={rows} keyOf={({ id }) => id} usualPx={49} className="content-start">
+        {(one) => ('name' in one ? <div className="pt-4">{heading(one.name)}</div> : row(one))}
+      </LongList>
+    );
+  }
   return (
     <div className="grid content-start gap-4">
       {layers.map(({ name, steps }, index) => (
         <section key={`${name}${index}`} aria-label={`Layer: ${name}`}>
-          <h3 className="border-b border-ink pb-1 text-base text-soft first-letter:uppercase">{name}</h3>
+          {heading(name)}
           <ol>
             {steps.map((step) => (
-              <StepRow key={step.id} step={step} open={chosen === step.id} onChoose={onChoose} onBefore={onBefore} />
+              <li key={step.id}>{row(step)}</li>
             ))}
           </ol>
         </section>
@@ -95,7 +117,7 @@ const StepRow = memo(function StepRow({
   readonly onBefore: (id: string) => void;
 }) {
   return (
-    <li id={`step-${step.id}`} className="border-b border-hair">
+    <div id={`step-${step.id}`} className="border-b border-hair">
       <button
         type="button"
         aria-expanded={open}
@@ -113,7 +135,7 @@ const StepRow = memo(function StepRow({
         <span className="text-right whitespace-nowrap text-soft">{howItStands(step)}</span>
       </button>
       {open && <StepDetails step={step} onBefore={() => onBefore(step.id)} />}
-    </li>
+    </div>
   );
 });
 

@@ -45,7 +45,7 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
   const next = summary.closedAt ? 'handed back' : STATION_NAMES[summary.next];
   const drives = summary.driveCount > 1 ? `${summary.driveCount} drives` : (summary.mechanisms[0] ?? '');
   return (
-    <li className="border-b border-hair">
+    <div className="border-b border-hair">
       <Link
         to={`/t/${summary.id}/${summary.next}`}
         className="grid min-h-[52px] grid-cols-[56px_2.6rem_minmax(0,1fr)_minmax(0,5.6rem)] items-center gap-x-3 py-1.5 hover:bg-paper sm:grid-cols-[56px_3.2rem_minmax(0,1fr)_92px_minmax(8rem,14rem)]"
@@ -77,6 +77,6 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
           </span>
         </span>
       </Link>
-    </li>
+    </div>
   );
 }

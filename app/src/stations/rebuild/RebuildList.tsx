@@ -19,6 +19,7 @@ import { SmallPicture } from '../../parts/pictures/SmallPicture';
 import { PlugMark } from '../../parts/strip/PlugMark';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { LongList } from '../../parts/ui/LongList';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { CloseChange } from '../../parts/strip/CloseChange';
 
@@ -33,12 +34,16 @@ const BELT_ASKS = [
   'spun by hand',
 ];
 
+const keyOf = (item: RebuildItem): string =>
+  item.type === 'step' ? item.step.id : item.type === 'change' ? item.change.id : 'try';
+
 /** Everything on the way back, in its order. A step moves by its keys or by dragging it onto another; orders are held. */
 export function RebuildList({ items }: { readonly items: readonly RebuildItem[] }) {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [dragged, setDragged] = useState<string | null>(null);
   const steps = items.flatMap((item) => (item.type === 'step' ? [item.step] : []));
+  const places = new Map(steps.map((step, place) => [step.id, place]));
   const before = (firstId: string, thenId: string): void => {
     if (firstId === thenId) return;
     // Said the other way round before: the newer word counts.
@@ -47,23 +52,23 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
     dispatch(recordEvent({ type: 'orderSaid', order: { id: nanoid(10), firstId, thenId, why: '' } }));
   };
   return (
-    <ol aria-label="Rebuild order" className="grid">
-      {items.map((item, index) => {
+    <LongList items={items} keyOf={keyOf} usualPx={61} label="Rebuild order">
+      {(item, index) => {
         if (item.type === 'try') {
           return (
-            <li key="try" className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
+            <div className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
               <strong>Try it before the lid</strong>
               <span className="text-soft">Whole, with nothing open that can be touched live.</span>
               <Link className="inline-flex min-h-11 items-center underline" to={`/t/${ticket.id}/prove`}>
                 On to Prove
               </Link>
-            </li>
+            </div>
           );
         }
         if (item.type === 'change') {
           const { change } = item;
           return (
-            <li key={change.id} className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
+            <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
               <span className="grow">
                 <span aria-hidden className="text-live">
                   ↺{' '}
@@ -72,15 +77,14 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
                 <span className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</span>
               </span>
               <CloseChange change={change} disabled={!canWrite} />
-            </li>
+            </div>
           );
         }
-        const place = steps.indexOf(item.step);
+        const place = places.get(item.step.id) ?? 0;
         const earlier = steps[place - 1];
         const later = steps[place + 1];
         return (
-          <li
-            key={item.step.id}
+          <div
             draggable={canWrite}
             onDragStart={() => setDragged(item.step.id)}
             onDragOver={(event) => event.preventDefault()}
@@ -97,10 +101,10 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
               onLater={later && (() => before(later.id, item.step.id))}
               onFirst={place > 1 && steps[0] ? () => before(item.step.id, (steps[0] as Step).id) : undefined}
             />
-          </li>
+          </div>
         );
-      })}
-    </ol>
+      }}
+    </LongList>
   );
 }
 

@@ -1,9 +1,11 @@
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { countsOf, layerCounts, leftOvers, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { FoundParts } from '../../parts/strip/FoundParts';
+import { LongList } from '../../parts/ui/LongList';
 import { Caution } from '../../parts/ui/Caution';
 import { BookIn } from './BookIn';
 import { GearTiming } from './GearTiming';
@@ -14,9 +16,13 @@ import { RebuildList } from './RebuildList';
 export function RebuildPage() {
   const { ticket } = useTicket();
   const { strip } = ticket;
-  const items = rebuildOf(strip);
-  const counts = countsOf(strip);
-  const over = leftOvers(strip);
+  const items = useMemo(() => rebuildOf(strip), [strip]);
+  const counts = useMemo(() => countsOf(strip), [strip]);
+  const over = useMemo(() => leftOvers(strip), [strip]);
+  const layers = useMemo(
+    () => layerCounts(strip.steps).map((layer, index) => ({ ...layer, key: `${layer.name}${index}` })),
+    [strip],
+  );
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
@@ -54,17 +60,17 @@ export function RebuildPage() {
             <h3 id="by-layer" className="border-b border-ink pb-1 text-lg">
               Screws in, by layer
             </h3>
-            <ul>
-              {layerCounts(strip.steps).map(({ name, off, back }, index) => (
-                <li key={name + String(index)} className="flex justify-between gap-3 border-b border-hair py-1.5">
+            <LongList as="ul" items={layers} keyOf={({ key }) => key} usualPx={37}>
+              {({ name, off, back }) => (
+                <div className="flex justify-between gap-3 border-b border-hair py-1.5">
                   <span className="first-letter:uppercase">{name}</span>
                   <span>
                     <strong>{back}</strong> of {off}
                     {back === off && ', all in'}
                   </span>
-                </li>
-              ))}
-            </ul>
+                </div>
+              )}
+            </LongList>
           </section>
         )}
         {over.length > 0 && (

@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
 import { layersOf, openRemoval, type Step } from '@loose-pulley/core/strip';
+import { useSeen } from '../../parts/draw/useSeen';
 import { useWidth } from '../../parts/draw/useWidth';
 import { BALLOON_PX, stackLayout, type Slab } from './stackLayout';
 
@@ -28,7 +29,9 @@ export const StackDrawing = memo(function StackDrawing({
   const layers = useMemo(() => layersOf(steps), [steps]);
   const stack = useMemo(() => stackLayout(layers, widthPx), [layers, widthPx]);
   const off = useMemo(() => new Set(steps.filter((step) => openRemoval(step)).map(({ id }) => id)), [steps]);
+  const [fromPx, toPx] = useSeen(ref, stack.heightPx);
   const centre = stack.widthPx / 2;
+  const seen = (y: number): boolean => y > fromPx && y < toPx;
   return (
     <div ref={ref} className="min-w-0 overflow-hidden">
       <svg
@@ -45,48 +48,50 @@ export const StackDrawing = memo(function StackDrawing({
         />
         {stack.slabs.map((slab, index) => (
           <g key={slab.name + String(index)}>
-            <Body slab={slab} ground={index === stack.slabs.length - 1} />
-            {slab.balloons.map(({ stepId, number, kind, x, y, toX, toY }) => {
-              const isOff = off.has(stepId);
-              const screw = kind === 'fasteners';
-              return (
-                <g
-                  key={stepId}
-                  role="button"
-                  tabIndex={0}
-                  aria-label={`Number ${number}`}
-                  className="cursor-pointer"
-                  onClick={() => onChoose(stepId)}
-                  onKeyDown={(event) => {
-                    if (event.key === 'Enter' || event.key === ' ') {
-                      event.preventDefault();
-                      onChoose(stepId);
-                    }
-                  }}
-                >
-                  <path d={`M${x} ${y}L${toX} ${toY}`} className="stroke-soft" strokeWidth="0.9" />
-                  {screw ? (
-                    <path
-                      d={`M${toX - 4} ${toY - 7}h8l-2.5 4h-3Z M${toX} ${toY - 3}V${toY + 3}`}
-                      className="fill-ink stroke-ink"
+            {seen(slab.y) && <Body slab={slab} ground={index === stack.slabs.length - 1} />}
+            {slab.balloons
+              .filter(({ y }) => seen(y))
+              .map(({ stepId, number, kind, x, y, toX, toY }) => {
+                const isOff = off.has(stepId);
+                const screw = kind === 'fasteners';
+                return (
+                  <g
+                    key={stepId}
+                    role="button"
+                    tabIndex={0}
+                    aria-label={`Number ${number}`}
+                    className="cursor-pointer"
+                    onClick={() => onChoose(stepId)}
+                    onKeyDown={(event) => {
+                      if (event.key === 'Enter' || event.key === ' ') {
+                        event.preventDefault();
+                        onChoose(stepId);
+                      }
+                    }}
+                  >
+                    <path d={`M${x} ${y}L${toX} ${toY}`} className="stroke-soft" strokeWidth="0.9" />
+                    {screw ? (
+                      <path
+                        d={`M${toX - 4} ${toY - 7}h8l-2.5 4h-3Z M${toX} ${toY - 3}V${toY + 3}`}
+                        className="fill-ink stroke-ink"
+                      />
+                    ) : (
+                      <circle cx={toX} cy={toY} r="2.6" className={kind === 'connector' ? 'fill-live' : 'fill-ink'} />
+                    )}
+                    <circle
+                      cx={x}
+                      cy={y}
+                      r={BALLOON_PX}
+                      strokeWidth="1.5"
+                      strokeDasharray={isOff ? undefined : '3 3'}
+                      className={kind === 'connector' ? 'fill-sheet stroke-live' : 'fill-sheet stroke-ink'}
                     />
-                  ) : (
-                    <circle cx={toX} cy={toY} r="2.6" className={kind === 'connector' ? 'fill-live' : 'fill-ink'} />
-                  )}
-                  <circle
-                    cx={x}
-                    cy={y}
-                    r={BALLOON_PX}
-                    strokeWidth="1.5"
-                    strokeDasharray={isOff ? undefined : '3 3'}
-                    className={kind === 'connector' ? 'fill-sheet stroke-live' : 'fill-sheet stroke-ink'}
-                  />
-                  <text x={x} y={y + 5} textAnchor="middle" className="fill-ink text-[14px] font-semibold">
-                    {number}
-                  </text>
-                </g>
-              );
-            })}
+                    <text x={x} y={y + 5} textAnchor="middle" className="fill-ink text-[14px] font-semibold">
+                      {number}
+                    </text>
+                  </g>
+                );
+              })}
           </g>
         ))}
       </svg>

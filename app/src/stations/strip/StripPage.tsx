@@ -1,5 +1,5 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { countsOf } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
@@ -8,6 +8,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import type { LongListHandle } from '../../parts/ui/LongList';
 import { Caution } from '../../parts/ui/Caution';
 import { FoundParts } from '../../parts/strip/FoundParts';
 import { Guide } from './Guide';
@@ -27,19 +28,20 @@ export function StripPage() {
   const [before, setBefore] = useState<string | null>(null);
   const { strip } = ticket;
   const beforeStep = strip.steps.find(({ id }) => id === before);
-  const counts = countsOf(strip);
+  const counts = useMemo(() => countsOf(strip), [strip]);
+  const list = useRef<LongListHandle>(null);
   const choose = useCallback((stepId: string | null): void => setPicked({ asked, stepId }), [asked]);
   const go = useCallback(
     (stepId: string): void => {
       choose(stepId);
-      document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
+      list.current?.reveal(stepId);
     },
     [choose],
   );
   const labelled = asked === null ? undefined : strip.steps.find(({ number }) => String(number) === asked);
   const labelledId = labelled?.id;
   useEffect(() => {
-    if (labelledId) document.getElementById(`step-${labelledId}`)?.scrollIntoView({ block: 'center' });
+    if (labelledId) list.current?.reveal(labelledId);
   }, [labelledId]);
   // A label that is scanned chooses its step until another is picked.
   const chosen = picked?.asked === asked ? picked.stepId : (labelledId ?? null);
@@ -73,7 +75,7 @@ export function StripPage() {
         ) : (
           <div className="grid grid-cols-1 gap-6 xl:grid-cols-[minmax(0,320px)_minmax(0,1fr)]">
             <StackDrawing steps={strip.steps} onChoose={go} />
-            <StepList chosen={chosen} onChoose={choose} onBefore={setBefore} />
+            <StepList ref={list} chosen={chosen} onChoose={choose} onBefore={setBefore} />
           </div>
         )}
       </div>
