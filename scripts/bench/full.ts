@@ -10,6 +10,9 @@ const MADE_AT = '2026-01-31T09:00:00.000Z';
 const opened = (ticketId: string, number = '0001'): EventBody =>
   opening.type === 'ticketOpened' ? { ...opening, ticketId, details: { ...opening.details, number } } : opening;
 
+const longTasks = (tasks: readonly number[]): string =>
+  tasks.length === 0 ? 'none' : `${tasks.length}, longest ${ms(Math.max(...tasks))}`;
+
 /** A ticket with a thousand cycles. */
 const long = (): TicketRecord =>
   recordOf([
@@ -65,10 +68,29 @@ async function deep({ page }: Stage) {
 
 async function importFile({ page, benchUrl, work }: Stage, file: string, said: string, timeout = 30_000) {
   await page.goto(`${benchUrl}/log`);
-  const started = Date.now();
+  await page.getByText('Choose files').waitFor();
+  await page.waitForTimeout(1000);
+  // By the page's own clock, from the moment it has the file.
+  await page.evaluate((words) => {
+    window.tasks = [];
+    const observer = new PerformanceObserver((list) =>
+      window.tasks.push(...list.getEntries().map(({ duration }) => duration)),
+    );
+    observer.observe({ type: 'longtask' });
+    addEventListener(
+      'change',
+      () => {
+        const start = performance.now();
+        new MutationObserver(() => {
+          if (document.body.textContent?.includes(words)) window.seconds ??= (performance.now() - start) / 1000;
+        }).observe(document.body, { subtree: true, childList: true, characterData: true });
+      },
+      { capture: true, once: true },
+    );
+  }, said);
   await page.locator('input[type=file]').setInputFiles(join(work, file));
   await page.getByText(said).waitFor({ timeout });
-  return (Date.now() - started) / 1000;
+  return page.evaluate(() => window.seconds ?? NaN);
 }
 
 /** A cycle at a thousand. By the big key on the screen: the keyboard's waits first to see whether a caliper types. */
@@ -126,7 +148,7 @@ async function benchStrip(row: Row, stage: Stage, bare: number) {
       taken.push(performance.now() - start);
       await new Promise((rest) => setTimeout(rest, 200));
     }
-    if (!document.body.innerText.includes('place 11')) throw new Error('the lines were not taken');
+    if (!/412 screws\b|step 412|412/.test(document.body.innerText)) throw new Error(document.body.innerText.slice(0, 3000));
     return taken;
   });
   row('Enter to repaint, one more step at 400', spread(adding));
@@ -147,14 +169,70 @@ async function benchStrip(row: Row, stage: Stage, bare: number) {
   row('a frame while it is scrolled', spread(frames), 'one frame is 16.7 ms');
 }
 
+/** A history of twenty thousand events, and a strip of five thousand steps: more than anybody will have. */
+async function benchVast(row: Row, stage: Stage, bare: number) {
+  const { page, benchUrl, work, usable } = stage;
+  const vast = recordOf([
+    opened('bench-history'),
+    ...Array.from({ length: 20_000 }, (_, i): EventBody => ({
+      type: 'noteWritten',
+      station: 'find',
+      text: `looked at it for the ${i}th time`,
+    })),
+  ]);
+  const strip = recordOf([
+    opened('bench-steps'),
+    ...Array.from({ length: 5000 }, (_, i): EventBody => {
+      const kind = i % 9 === 8 ? 'cover' : 'fasteners';
+      return { type: 'stepPut', step: { ...step(`s${i}`, i + 1, kind, `${kind} ${i}`), what: `${kind} ${i}` } };
+    }),
+  ]);
+  writeFileSync(join(work, 'vast.zip'), await writeArchive([vast, strip], MADE_AT));
+  await importFile(stage, 'vast.zip', '2 tickets imported.', 120_000);
+  const pages = [
+    ['History of 20,000 events opened', 'bench-history/timeline', 'main ol li'],
+    ['Strip of 5,000 steps opened', 'bench-steps/strip', 'svg [role=button]'],
+    ['Rebuild of 5,000 steps opened', 'bench-steps/rebuild', 'main ol li'],
+  ] as const;
+  for (const [what, path, selector] of pages) {
+    const open = median(await runs(5, () => usable(`${benchUrl}/t/${path}`, selector)));
+    const nodes = await page.evaluate(() => document.querySelectorAll('*').length);
+    row(what, ms(open), `${(open / bare).toFixed(1)} × reference, ${nodes} nodes`);
+  }
+  await usable(`${benchUrl}/t/bench-history/find`, 'main textarea');
+  await page.waitForTimeout(3000);
+  const undoing = await page.evaluate(async () => {
+    const undo = () =>
+      [...document.querySelectorAll('footer button')].find((one) => one.textContent?.startsWith('Undo'));
+    const taken: number[] = [];
+    for (let i = 0; i < 20; i++) {
+      const before = undo()?.textContent;
+      const start = performance.now();
+      (undo() as HTMLButtonElement).click();
+      while (undo()?.textContent === before && performance.now() - start < 2000)
+        await new Promise(requestAnimationFrame);
+      await window.painted();
+      taken.push(performance.now() - start);
+      await new Promise((rest) => setTimeout(rest, 400));
+    }
+    return taken;
+  });
+  row('press to repaint, undo in a history of 20,000', spread(undoing), 'two frames are 33 ms');
+}
+
 async function benchArchive(row: Row, stage: Stage, bare: number) {
-  const { benchUrl, work, usable } = stage;
+  const { page, benchUrl, work, usable } = stage;
   const records = Array.from({ length: 2000 }, (_, i) =>
     recordOf([opened(`bench-${i}`, String(i + 1).padStart(4, '0')), ...everything.slice(1)]),
   );
   writeFileSync(join(work, 'archive.zip'), await writeArchive(records, MADE_AT));
   const seconds = await importFile(stage, 'archive.zip', '2,000 tickets imported.', 300_000);
-  row('archive of 2,000 tickets imported, each checked', `${seconds.toFixed(1)} s`, 'in a worker');
+  await page.waitForTimeout(1500);
+  row(
+    'archive of 2,000 tickets imported, each checked',
+    `${seconds.toFixed(1)} s`,
+    `goal 3 s; tasks over 50 ms on the page: ${longTasks(await page.evaluate(() => window.tasks))}`,
+  );
   const bench = median(await runs(5, () => usable(`${benchUrl}/`, 'main ul li a')));
   row('Bench opened with 2,000 tickets', ms(bench), `${(bench / bare).toFixed(1)} × reference`);
   row('Log opened with 2,000 tickets', ms(median(await runs(5, () => usable(`${benchUrl}/log`, 'main ul li a')))));
@@ -164,5 +242,6 @@ async function benchArchive(row: Row, stage: Stage, bare: number) {
 export async function benchFull(row: Row, stage: Stage, bare: number): Promise<void> {
   await benchCycles(row, stage);
   await benchStrip(row, stage, bare);
+  await benchVast(row, stage, bare);
   await benchArchive(row, stage, bare);
 }

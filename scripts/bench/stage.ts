@@ -10,6 +10,7 @@ declare global {
     painted(): Promise<void>;
     repaints: number[];
     tasks: number[];
+    seconds?: number;
   }
 }
 

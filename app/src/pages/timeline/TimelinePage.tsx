@@ -3,12 +3,11 @@ import { Link, useNavigate } from 'react-router';
 import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
 import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { dayAndTime } from '../../parts/clock/useNow';
 import { LongList } from '../../parts/ui/LongList';
 import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
-
-const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Everything that happened to the ticket, newest first; what was taken back is struck through and says so. */
 export function TimelinePage() {
@@ -29,7 +28,7 @@ export function TimelinePage() {
           return (
             <div className="grid grid-cols-[11rem_1fr] gap-4 border-b border-hair py-2 max-sm:grid-cols-1 max-sm:gap-0">
               <time dateTime={event.at} className="text-soft">
-                {moment.format(new Date(event.at))}
+                {dayAndTime(event.at)}
               </time>
               <span>
                 {undone ? <del>{describeEvent(event, ticket, unit)}</del> : describeEvent(event, ticket, unit)}

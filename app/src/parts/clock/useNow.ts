@@ -37,6 +37,14 @@ export function timeOfDay(moment: string): string {
   return `${pad(at.getHours())}:${pad(at.getMinutes())}`;
 }
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** Day and time of a moment by this machine's own clock, as `25 Nov 2026, 09:05`. */
+export function dayAndTime(moment: string): string {
+  const at = new Date(moment);
+  return `${at.getDate()} ${MONTHS[at.getMonth()]} ${at.getFullYear()}, ${timeOfDay(moment)}`;
+}
+
 /** Today by this machine's own calendar, as `2026-11-25`. */
 export function today(): string {
   const now = new Date();

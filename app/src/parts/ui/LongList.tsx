@@ -1,4 +1,4 @@
-import { defaultRangeExtractor, useWindowVirtualizer, type Range } from '@tanstack/react-virtual';
+import { defaultRangeExtractor, useWindowVirtualizer, windowScroll, type Range } from '@tanstack/react-virtual';
 import { useImperativeHandle, useLayoutEffect, useRef, useState, type ReactNode, type Ref } from 'react';
 import { useMedia } from './useMedia';
 
@@ -48,6 +48,7 @@ function WholeList<T>({ items, keyOf, children, label, className, as: List = 'ol
 function SeenList<T>({ items, keyOf, children, usualPx, label, className, as: List = 'ol', ref }: Props<T>) {
   const list = useRef<HTMLOListElement & HTMLUListElement>(null);
   const [marginPx, setMarginPx] = useState(0);
+  const moved = useRef(false);
   // Whatever stands above it may grow and shrink.
   useLayoutEffect(() => {
     const place = (): void => {
@@ -64,6 +65,15 @@ function SeenList<T>({ items, keyOf, children, usualPx, label, className, as: Li
     getItemKey: (index) => keyOf(items[index] as T),
     scrollMargin: marginPx,
     overscan: 6,
+    // Heights are heard from the observer, and the place it starts at is the browser's: asking would lay the page out twice.
+    measureElement: (element, entry, { measurementsCache }) =>
+      entry?.borderBoxSize[0]?.blockSize ??
+      measurementsCache[Number(element.getAttribute('data-index'))]?.size ??
+      usualPx,
+    scrollToFn: (offset, options, instance) => {
+      if (moved.current || offset !== 0) windowScroll(offset, options, instance);
+      moved.current = true;
+    },
     // What holds the focus stays, however far it is scrolled away.
     rangeExtractor: (range: Range) => {
       const focused = document.activeElement?.closest<HTMLElement>('[data-index]');

@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { TicketSummary } from '@loose-pulley/core/ticket';
 import type { StoreProblem } from '../persistence/storage';
 import type { SetAside } from '../persistence/tickets';
@@ -27,33 +27,24 @@ function sorted(summaries: readonly TicketSummary[]): readonly TicketSummary[] {
 
 const initialState: BenchState = { status: 'loading', problem: null, setAside: [], summaries: [] };
 
-const slice = createSlice({
-  name: 'bench',
-  initialState: initialState as BenchState,
-  // Each gives a new state: a draft of ten thousand tickets would cost more than what is done to it.
-  reducers: {
-    summariesLoaded(
-      state,
-      { payload }: PayloadAction<{ summaries: readonly TicketSummary[]; setAside: readonly SetAside[] }>,
-    ): BenchState {
-      return { ...state, summaries: sorted(payload.summaries), setAside: payload.setAside, status: 'ready' };
-    },
-    summariesFailed: (state, { payload }: PayloadAction<StoreProblem>): BenchState => ({
-      ...state,
-      status: 'failed',
-      problem: payload,
-    }),
-    summariesChanged(state, { payload }: PayloadAction<readonly TicketSummary[]>): BenchState {
-      const changed = new Set(payload.map(({ id }) => id));
-      return { ...state, summaries: sorted([...state.summaries.filter(({ id }) => !changed.has(id)), ...payload]) };
-    },
-    summaryRemoved: (state, { payload }: PayloadAction<string>): BenchState => ({
-      ...state,
-      summaries: state.summaries.filter(({ id }) => id !== payload),
-    }),
-  },
-});
+export const summariesLoaded = createAction<{
+  readonly summaries: readonly TicketSummary[];
+  readonly setAside: readonly SetAside[];
+}>('bench/summariesLoaded');
+export const summariesFailed = createAction<StoreProblem>('bench/summariesFailed');
+export const summaryChanged = createAction<TicketSummary>('bench/summaryChanged');
+export const summaryRemoved = createAction<string>('bench/summaryRemoved');
 
-export const { summariesLoaded, summariesFailed, summariesChanged, summaryRemoved } = slice.actions;
-export const summaryChanged = (summary: TicketSummary) => summariesChanged([summary]);
-export const benchReducer = slice.reducer;
+/** Without drafts, which would walk through ten thousand tickets at each change. */
+export function benchReducer(state: BenchState = initialState, action: UnknownAction): BenchState {
+  const without = (id: string) => state.summaries.filter((one) => one.id !== id);
+  if (summariesLoaded.match(action)) {
+    const { summaries, setAside } = action.payload;
+    return { ...state, summaries: sorted(summaries), setAside, status: 'ready' };
+  }
+  if (summariesFailed.match(action)) return { ...state, status: 'failed', problem: action.payload };
+  if (summaryChanged.match(action))
+    return { ...state, summaries: sorted([...without(action.payload.id), action.payload]) };
+  if (summaryRemoved.match(action)) return { ...state, summaries: without(action.payload) };
+  return state;
+}

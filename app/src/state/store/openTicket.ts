@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction, createSlice, type PayloadAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { TicketRecord } from '@loose-pulley/core/ticket';
 import type { StoreProblem } from '../persistence/storage';
 
@@ -55,13 +55,6 @@ const slice = createSlice({
   name: 'openTicket',
   initialState,
   reducers: {
-    ticketStatus(state, { payload }: PayloadAction<OpenTicket>) {
-      return { ...state, ticket: payload, asked: null };
-    },
-    recordChanged(state, { payload }: PayloadAction<TicketRecord>) {
-      const { ticket } = state;
-      return ticket.status === 'open' ? { ...state, ticket: { ...ticket, record: payload } } : state;
-    },
     accessChanged(state, { payload }: PayloadAction<'writer' | 'reader' | 'asking'>) {
       if (state.ticket.status !== 'open') return;
       state.ticket.access = payload;
@@ -98,9 +91,9 @@ const slice = createSlice({
   },
 });
 
+export const ticketStatus = createAction<OpenTicket>('openTicket/ticketStatus');
+export const recordChanged = createAction<TicketRecord>('openTicket/recordChanged');
 export const {
-  ticketStatus,
-  recordChanged,
   accessChanged,
   savingChanged,
   drafted,
@@ -110,4 +103,11 @@ export const {
   momentAsked,
   saidAloud,
 } = slice.actions;
-export const openTicketReducer = slice.reducer;
+
+/** A whole ticket goes in as it is: a draft would walk through every event of its history. */
+export function openTicketReducer(state: OpenTicketState | undefined, action: UnknownAction): OpenTicketState {
+  if (ticketStatus.match(action)) return { ...(state ?? initialState), ticket: action.payload, asked: null };
+  if (state?.ticket.status === 'open' && recordChanged.match(action))
+    return { ...state, ticket: { ...state.ticket, record: action.payload } };
+  return slice.reducer(state, action);
+}

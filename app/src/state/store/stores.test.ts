@@ -94,7 +94,7 @@ describe('the bench', () => {
   );
   test('newest number first, by number and not by letter', () => expect(ids(loaded)).toEqual(['b', 'c', 'a']));
   test('a summary that changes takes its place; one taken away is gone', () => {
-    const changed = benchReducer(loaded, summariesChanged([summary('a', '200')]));
+    const changed = benchReducer(loaded, summaryChanged(summary('a', '200')));
     expect(ids(changed)).toEqual(['a', 'b', 'c']);
     expect(ids(benchReducer(changed, summaryRemoved('b')))).toEqual(['a', 'c']);
   });

@@ -5,6 +5,9 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 
+/** A strip of so many steps has its choices made before anybody asks. */
+const MADE_AT_ONCE = 60;
+
 /** “This before that” on the way back: by number, with why; a circle is refused and named. */
 export function Orders() {
   const { ticket, canWrite } = useTicket();
@@ -12,6 +15,8 @@ export function Orders() {
   const [first, setFirst] = useState('');
   const [then, setThen] = useState('');
   const [why, setWhy] = useState('');
+  /** Whether anybody came near: a strip may have thousands of steps to choose from. */
+  const [asked, setAsked] = useState(false);
   const { steps, orders } = ticket.strip;
   const named = steps.filter(({ number }) => number > 0);
   const nameOf = (id: string): string => {
@@ -26,14 +31,18 @@ export function Orders() {
         value={value}
         disabled={!canWrite}
         className="field w-full min-w-0 text-ink"
+        onPointerEnter={() => setAsked(true)}
+        onFocus={() => setAsked(true)}
         onChange={(event) => set(event.target.value)}
       >
         <option value="">choose</option>
-        {named.map(({ id }) => (
-          <option key={id} value={id}>
-            {nameOf(id)}
-          </option>
-        ))}
+        {(asked || named.length <= MADE_AT_ONCE ? named : named.filter(({ id }) => id === value)).map(
+          ({ id, number, what }) => (
+            <option key={id} value={id}>
+              {number} {what}
+            </option>
+          ),
+        )}
       </select>
     </label>
   );
