@@ -161,6 +161,40 @@ test('the browser would install it as an app', async ({ page, context }) => {
   expect(installabilityErrors.filter(({ errorId }) => errorId !== 'in-incognito')).toEqual([]);
 });
 
+test('the Bench stands as it was seen last before the app has run, and never once something has changed', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await kept(page);
+  const front = () => page.evaluate(() => localStorage.getItem('loose-pulley front bench'));
+  await page.goto('/');
+  await expect.poll(front).toContain('Pennerley T9 booth deck');
+  await appKept(page);
+
+  // Without the app's own scripts what was seen last is there, its links with it.
+  const script = /\/assets\/.*\.js/;
+  await page.route(script, () => undefined);
+  await page.context().route(script, () => undefined);
+  await page.evaluate(async () => {
+    for (const one of await navigator.serviceWorker.getRegistrations()) await one.unregister();
+  });
+  await page.goto('/', { waitUntil: 'commit' });
+  const row = page.getByRole('link', { name: /0001 Pennerley T9 booth deck/ });
+  await expect(row).toHaveAttribute('href', /^\/t\//);
+  await page.unrouteAll();
+  await page.context().unrouteAll();
+
+  await page.goto('/');
+  await page
+    .getByRole('link', { name: /0001 Pennerley T9 booth deck/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: /4 Measure/ }).click();
+  await take(page, 'Motor pulley', '6.0');
+  await kept(page);
+  expect(await front()).toBeNull();
+});
+
 test.describe('where nothing could be kept', () => {
   test.use({ serviceWorkers: 'block' });
 

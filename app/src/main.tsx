@@ -10,6 +10,7 @@ import { Broken } from './shell/Broken';
 import { keepApp } from './shell/newVersion';
 import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
 import { plantDemo } from './state/persistence/demo';
+import { showsFront } from './state/persistence/front';
 import { loadSettings } from './state/persistence/settings';
 import { askBeforeLeaving } from './state/persistence/leaving';
 import { askToPersist } from './state/persistence/persist';
@@ -21,6 +22,8 @@ if (nonce) setNonce(nonce);
 /** Sweeping can wait until whoever opened the page is at work. */
 const SWEEP_AFTER_MS = 4000;
 const KEEP_AFTER_MS = 3000;
+/** An empty page says sooner that it is looking. */
+const BENCH_WAIT_MS = 150;
 
 async function start(): Promise<void> {
   const { store, services } = makeStore();
@@ -32,8 +35,13 @@ async function start(): Promise<void> {
     // On the demo's first day its tickets come only now.
     if ((await planting) && id) await store.dispatch(openTicket(id));
   };
-  // The ticket is read while its page is fetched.
-  await Promise.all([fetchAhead(path), loadSettings(store.dispatch), ticket()]);
+  // The ticket is read while its page is fetched. On the Bench what was seen last stays until all is known.
+  const bench = async (): Promise<void> => {
+    if (isDemo) await plantDemo().catch(() => false);
+    const loaded = store.dispatch(loadBench());
+    await (showsFront() ? loaded : Promise.race([loaded, new Promise((done) => setTimeout(done, BENCH_WAIT_MS))]));
+  };
+  await Promise.all([fetchAhead(path), loadSettings(store.dispatch), path === '/' ? bench() : ticket()]);
   store.dispatch(listenToTabs());
   askBeforeLeaving(() => store.getState(), services.keeper);
   // A part that is fetched by a key or a press and cannot be had.
@@ -53,7 +61,7 @@ async function start(): Promise<void> {
       </Provider>
     </Broken>,
   );
-  await store.dispatch(loadBench());
+  if (path !== '/') await store.dispatch(loadBench());
   void askToPersist();
   setTimeout(
     () => void import('./state/persistence/sweep').then(({ sweep }) => sweep()).catch(() => undefined),

@@ -1,8 +1,10 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { formatDay } from '@loose-pulley/core/units';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { today } from '../../parts/clock/useNow';
+import { keepFront } from '../../state/persistence/front';
 import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
@@ -20,6 +22,9 @@ const GROUPS = [
   ['parts', 'Waiting for parts'],
   ['owner', 'Waiting for the owner'],
 ] as const;
+
+/** How long nothing new is drawn before what is seen is kept for the next start. */
+const FRONT_AFTER_MS = 700;
 
 /** More than a bench can hold; past it the Log searches better than a list. */
 const MAX_ROWS = 60;
@@ -42,6 +47,11 @@ export function BenchPage() {
   const problem = useAppSelector(({ bench }) => bench.problem);
   const summaries = useAppSelector(selectSummaries);
   const open = summaries.filter(({ closedAt }) => closedAt === null);
+  useEffect(() => {
+    if (status !== 'ready') return undefined;
+    const settled = setTimeout(keepFront, FRONT_AFTER_MS);
+    return () => clearTimeout(settled);
+  });
   const next = nextUp(open);
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">

@@ -1,6 +1,7 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { setAutoFreeze } from 'immer';
 import { reload } from '../persistence/actions';
+import { forgetFront } from '../persistence/front';
 import { Keeper } from '../persistence/keeper';
 import { WritingRights } from '../persistence/rights';
 import { keepSettings } from '../persistence/settings';
@@ -49,6 +50,13 @@ export function makeStore() {
   listeners.startListening({
     predicate: (action, now, before) => now.settings !== before.settings && action.type !== 'settings/settingsLoaded',
     effect: (_, api) => keepSettings(api.getState().settings),
+  });
+  listeners.startListening({
+    // The first look at the bench and at the settings changes nothing: whoever did has dropped it then.
+    predicate: (action, now, before) =>
+      (now.settings !== before.settings && action.type !== 'settings/settingsLoaded') ||
+      (now.bench !== before.bench && before.bench.status !== 'loading'),
+    effect: forgetFront,
   });
   // What could not be saved is not in the ticket: the screen goes on from what the store has.
   listeners.startListening({

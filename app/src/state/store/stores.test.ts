@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '@loose-pulley/core/sizing';
 import { summarise, type TicketSummary } from '@loose-pulley/core/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
-import { benchReducer, summariesChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
+import { benchReducer, summaryChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
 import {
   accessChanged,
   drafted,
