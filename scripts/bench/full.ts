@@ -148,7 +148,8 @@ async function benchStrip(row: Row, stage: Stage, bare: number) {
       taken.push(performance.now() - start);
       await new Promise((rest) => setTimeout(rest, 200));
     }
-    if (!/412 screws\b|step 412|412/.test(document.body.innerText)) throw new Error(document.body.innerText.slice(0, 3000));
+    if (!/412 screws\b|step 412|412/.test(document.body.innerText))
+      throw new Error(document.body.innerText.slice(0, 3000));
     return taken;
   });
   row('Enter to repaint, one more step at 400', spread(adding));

@@ -17,7 +17,7 @@ export function TimelinePage() {
   return (
     <div className="max-w-3xl px-5 py-5">
       <h2 className="text-2xl">History of {ticket.number}</h2>
-      <LongList items={entries} keyOf={({ event }) => event.id} usualPx={41} className="mt-3">
+      <LongList items={entries} keyOf={({ event }) => event.id} usualPx={45} className="mt-3">
         {({ event, undone }) => {
           const place = eventPlace(event);
           const drive = ticket.drives.find(({ id }) => id === place.driveId)?.name;
@@ -26,7 +26,7 @@ export function TimelinePage() {
               ? record.events.find(({ id }) => id === event.eventId)
               : undefined;
           return (
-            <div className="grid grid-cols-[11rem_1fr] gap-4 border-b border-hair py-2 max-sm:grid-cols-1 max-sm:gap-0">
+            <div className="grid grid-cols-[11rem_1fr] items-baseline gap-4 border-b border-hair max-sm:grid-cols-1 max-sm:gap-0">
               <time dateTime={event.at} className="text-soft">
                 {dayAndTime(event.at)}
               </time>
@@ -35,7 +35,7 @@ export function TimelinePage() {
                 {undone && <span className="text-soft"> (taken back)</span>}
                 {about && `: ${describeEvent(about, ticket, unit)}`}{' '}
                 <Link
-                  className="text-soft underline decoration-hair underline-offset-4"
+                  className="inline-flex min-h-11 items-center text-soft underline decoration-hair underline-offset-4"
                   to={`/t/${ticket.id}/${place.station}${drive ? `?drive=${drive}` : ''}`}
                 >
                   {STATION_NAMES[place.station]}
