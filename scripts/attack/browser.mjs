@@ -175,7 +175,7 @@ const importing = (random, archive, size) => async (context, url, address, numbe
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: archive(number) });
-  await pause(random() * 900);
+  await pause(random() * 400);
   await crash(context, page);
   const count = async () =>
     (await lookInside(context, url)).filter(({ id }) => id.startsWith(`killed-${number}-`)).length;
