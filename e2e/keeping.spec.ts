@@ -316,6 +316,44 @@ test('a ticket is deleted, put back, and deleted for good', async ({ page }) => 
   await expect(page.getByRole('heading', { name: 'Deleted' })).toHaveCount(0);
 });
 
+test('a ticket deleted in one tab is gone from the other that shows it, in words, and its work is not lost', async ({
+  page,
+  context,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await kept(page);
+  const second = await context.newPage();
+  await second.goto(page.url().replace(/\/measure.*/, '/timeline'));
+  await second.getByRole('button', { name: 'Take it over here' }).click();
+  await second.getByRole('button', { name: 'Delete this ticket' }).click();
+  await second.getByRole('button', { name: 'Delete 0001' }).click();
+  await expect(page.getByRole('heading', { name: 'No such ticket on this bench' })).toBeVisible();
+  await expect(page.getByText('Another tab has taken this ticket off the bench.')).toBeVisible();
+  await second.getByRole('button', { name: 'Put it back on the Bench' }).click();
+  await page.reload();
+  await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
+});
+
+test('where tabs cannot see each other it is said on the ticket, and nothing is written over', async ({ context }) => {
+  await context.addInitScript(() => {
+    Reflect.deleteProperty(globalThis, 'BroadcastChannel');
+    Reflect.deleteProperty(Navigator.prototype, 'locks');
+  });
+  const [first, second] = [await context.newPage(), await context.newPage()];
+  await openTicket(first, 'Pennerley T9 booth deck');
+  await expect(first.getByText('Over this connection tabs cannot see each other')).toBeVisible();
+  await second.goto(first.url());
+  await take(first, 'Motor pulley', '6.0');
+  await kept(first);
+  // The second has read an older one: what it writes is refused, and offered as a copy.
+  await take(second, 'Motor pulley', '7.0');
+  await second.getByRole('button', { name: 'Save it as a copy' }).click();
+  await expect(reading(second, 'Motor pulley')).toHaveValue('6.0');
+  const tickets = (await stored(second, 'tickets')) as TicketRecord[];
+  expect(tickets.map(({ ticket }) => ticket.drives[0]?.readings[0]?.amount).sort()).toEqual([6, 7]);
+});
+
 declare global {
   interface Window {
     readonly begunWorkers: Worker[];

@@ -10,10 +10,10 @@ import { benchWorking } from './working';
 export async function bench(): Promise<void> {
   const { row, print } = openReport();
   const stage = await openStage();
-  const bare = await benchLoading(row, stage);
+  await benchLoading(row, stage);
   await benchWorking(row, stage);
   await benchCalculating(row, stage);
-  await benchFull(row, stage, bare);
+  await benchFull(row, stage);
   // How the adviser does beside a fixed order.
   for (const [loader, player, first, , , tests, minutes, , , ofCeiling, saved] of (await playAdviser(60)).slice(1)) {
     if (player !== 'adviser') continue;

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from '@playwright/test';
 import { launch, serve } from '../stage.mjs';
 import { root } from '../setup.mjs';
+import { median } from './report';
 
 declare global {
   interface Window {
@@ -25,6 +26,18 @@ export interface Stage {
   readonly benchUrl: string;
   /** Time from navigation to an element that can be used, as the page's own clock has it. */
   readonly usable: (url: string, selector: string) => Promise<number>;
+  /**
+   * Pages opened in turn with the bare one, so that a machine that slows down slows both.
+   *
+   * @returns the time of the bare page, then of each, and how much longer each took
+   */
+  readonly besideBare: (
+    pages: ReadonlyArray<readonly [url: string, selector: string]>,
+    times?: number,
+  ) => Promise<{
+    readonly bareMs: number;
+    readonly opened: ReadonlyArray<{ readonly openMs: number; readonly by: string }>;
+  }>;
   close(): Promise<void>;
 }
 
@@ -51,7 +64,7 @@ export async function openStage(): Promise<Stage> {
     .listen(4822, '127.0.0.1');
   const [demo, empty] = [await serve(4820, '--demo'), await serve(4821)];
   const browser: Browser = await launch();
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await context.addInitScript(() => {
     window.painted = () =>
       new Promise((painted) => {
@@ -66,27 +79,41 @@ export async function openStage(): Promise<Stage> {
   const session = await context.newCDPSession(page);
   await session.send('Network.enable');
   await session.send('Network.setCacheDisabled', { cacheDisabled: true });
+  const bareUrl = 'http://127.0.0.1:4822/';
+  async function usable(url: string, selector: string): Promise<number> {
+    await page.goto('about:blank');
+    await page.goto(url, { waitUntil: 'commit' });
+    return page.evaluate(
+      (query) =>
+        new Promise<number>((done) => {
+          const look = () =>
+            document.querySelector(query)
+              ? requestAnimationFrame(() => done(performance.now()))
+              : requestAnimationFrame(look);
+          look();
+        }),
+      selector,
+    );
+  }
   return {
     page,
     browser,
     work,
-    bareUrl: 'http://127.0.0.1:4822/',
+    bareUrl,
     demoUrl: demo.url,
     benchUrl: empty.url,
-    async usable(url, selector) {
-      await page.goto('about:blank');
-      await page.goto(url, { waitUntil: 'commit' });
-      return page.evaluate(
-        (query) =>
-          new Promise<number>((done) => {
-            const look = () =>
-              document.querySelector(query)
-                ? requestAnimationFrame(() => done(performance.now()))
-                : requestAnimationFrame(look);
-            look();
-          }),
-        selector,
-      );
+    usable,
+    async besideBare(pages, times = 11) {
+      const taken: number[][] = [[], ...pages.map(() => [])];
+      for (let turn = 0; turn < times; turn++) {
+        taken[0]?.push(await usable(bareUrl, '#usable'));
+        for (const [index, [url, selector]] of pages.entries()) taken[index + 1]?.push(await usable(url, selector));
+      }
+      const [bareMs = NaN, ...rest] = taken.map(median);
+      return {
+        bareMs,
+        opened: rest.map((openMs) => ({ openMs, by: `${(openMs / bareMs).toFixed(1)} × the bare page` })),
+      };
     },
     async close() {
       await browser.close();

@@ -3,6 +3,7 @@ import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { ago, clockBehindS } from '@loose-pulley/core/timers';
 import { headline } from '@loose-pulley/core/ticket';
 import { openTicket, takeOver } from '../../state/persistence/actions';
+import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useTitle } from '../../parts/ui/title';
@@ -90,6 +91,12 @@ export function TicketPage() {
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>
       <ClockBehind key={id} at={open.record.events.at(-1)?.at ?? ''} />
+      {!tabsSeeEachOther && (
+        <p className="border-b border-hair bg-sheet px-5 py-1 text-sm text-soft print:hidden">
+          Over this connection tabs cannot see each other: keep this ticket open in one tab only. One that was changed
+          elsewhere is never written over.
+        </p>
+      )}
       {open.newer && (
         <p role="status" className="border-b border-live bg-sheet px-5 py-2 print:hidden">
           <strong>Shown read only.</strong> A newer Loose Pulley wrote this ticket; update this one to change it.

@@ -33,6 +33,7 @@ const inLine = new Map<string, () => void>();
 let hear: (message: TabMessage) => void = () => undefined;
 const told: TabMessage[] = [];
 vi.mock('./tabs', () => ({
+  withHolds: <T>(_: readonly string[], work: () => Promise<T>) => work(),
   tellTabs: (message: TabMessage) => void told.push(message),
   onTabMessage: (listener: (message: TabMessage) => void) => {
     hear = listener;

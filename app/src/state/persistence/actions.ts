@@ -6,7 +6,7 @@ import { selectSummaries } from '../store/selectors';
 import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
 import type { RootState, Thunk } from '../store/types';
 import { journalTable, storeProblem } from './storage';
-import { holdTicket, onTabMessage, tellTabs, type Hold } from './tabs';
+import { holdTicket, onTabMessage, tellTabs, withHolds, type Hold } from './tabs';
 import { loadSummaries, loadSummary, loadTicket, removeTicket, saveTicket } from './tickets';
 
 const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
@@ -279,7 +279,14 @@ export const listenToTabs = (): Thunk => (dispatch, getState) => {
         if (summary) dispatch(summaryChanged(summary));
       });
     }
-    if (message.type === 'removed') dispatch(summaryRemoved(message.id));
+    if (message.type === 'removed') {
+      dispatch(summaryRemoved(message.id));
+      if (here) {
+        dispatch(leaveTicket());
+        dispatch(ticketStatus({ status: 'missing', id: message.id }));
+        dispatch(saidAloud({ text: 'Another tab has taken this ticket off the bench.', to: '/log' }));
+      }
+    }
     if (message.type === 'handOver' && here?.access === 'writer') void dispatch(letGo(message.id));
   });
 };
@@ -296,7 +303,7 @@ const letGo =
 export const removeFromBench =
   (id: string): Thunk<Promise<void>> =>
   async (dispatch) => {
-    await removeTicket(id);
+    await withHolds([id], () => removeTicket(id));
     dispatch(summaryRemoved(id));
     tellTabs({ type: 'removed', id });
   };
