@@ -63,7 +63,7 @@ class Boundary extends Component<Props, { readonly error: Error | null }> {
           )}
           <Button onClick={() => window.location.reload()}>Load anew</Button>
         </p>
-        <p className="text-base break-words text-soft">{error.message}</p>
+        {!away && <p className="text-base break-words text-soft">{error.message}</p>}
       </section>
     );
   }
