@@ -70,6 +70,8 @@ async function benchOpenAndSave(row: Row, { page, demoUrl }: Stage) {
   const open = await runs(9, async () => {
     await page.goto(`${demoUrl}/`);
     await page.locator('a[href="/t/demo-0147/size"]').first().waitFor();
+    // What was seen last has given way to the app.
+    await page.waitForFunction(() => !document.querySelector('[inert]'));
     return page.evaluate(
       () =>
         new Promise<number>((done) => {
