@@ -1,7 +1,3 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test, vi } from 'vitest';
 import fc from 'fast-check';
@@ -23,8 +19,6 @@ import {
 import {
   differences,
   pictureName,
-  joinArchive,
-  packTickets,
   readArchive,
   verifyArchive,
   readTicketFile,
@@ -338,48 +332,4 @@ test('SHA-256 by the platform and by our library are the standard’s (FIPS 180-
   vi.stubGlobal('crypto', undefined);
   expect(await sha256OfAll(files)).toEqual(sums);
   vi.unstubAllGlobals();
-});
-
-/** Another program that reads zips, where this machine has it. */
-const PYTHON = spawnSync('python3', ['--version']).status === 0;
-test.skipIf(!PYTHON)('an archive of ours is read by another program, Python’s zipfile and hashlib', async () => {
-  const picture = strToU8('a picture');
-  const second = recordOf([{ ...opening, ticketId: 'ticket-2' } as typeof opening]);
-  const file = join(mkdtempSync(join(tmpdir(), 'pulley-')), 'a.zip');
-  writeFileSync(
-    file,
-    await writeArchive([record, second], '2026-02-01T10:00:00Z', { [pictureName(picture)]: picture }),
-  );
-  const script = `
-import zipfile, hashlib, json, sys
-z = zipfile.ZipFile(sys.argv[1])
-assert z.testzip() is None
-m = json.loads(z.read('archive.json'))
-listed = {'tickets/%s.json' % t['id']: t for t in m['tickets']}
-listed.update({'pictures/%s.jpg' % p['sha256']: p for p in m['pictures']})
-assert set(z.namelist()) == set(listed) | {'archive.json'}
-for path, one in listed.items():
-    data = z.read(path)
-    assert len(data) == one['bytes'] and hashlib.sha256(data).hexdigest() == one['sha256'], path
-print(len(listed), json.loads(z.read('tickets/ticket-2.json'))['ticket']['id'])
-`;
-  const { stdout, stderr } = spawnSync('python3', ['-c', script, file], { encoding: 'utf8' });
-  expect(stderr).toBe('');
-  expect(stdout.trim()).toBe('3 ticket-2');
-});
-
-test('an archive put together of two shares is the archive made in one go, and each share of it is read back', async () => {
-  const more = Array.from({ length: 5 }, (_, i) =>
-    recordOf([{ ...opening, ticketId: `ticket-${i + 2}` } as typeof opening]),
-  );
-  const all = [record, ...more];
-  const [first, rest] = [await packTickets(all.slice(0, 2)), await packTickets(all.slice(2))];
-  const joined = joinArchive([...first, ...rest], '2026-02-01T10:00:00Z');
-  expect(joined).toEqual(await writeArchive(all, '2026-02-01T10:00:00Z'));
-  const spoiled = joined.slice();
-  const at = strFromU8(joined, true).indexOf('tickets/ticket-4.json') + 'tickets/ticket-4.json'.length + 20;
-  spoiled[at] = (spoiled[at] as number) ^ 1;
-  for (const share of [0, 1] as const) expect((await verifyArchive(joined, [share, 2])).ok).toBe(true);
-  const held = await Promise.all(([0, 1] as const).map((share) => verifyArchive(spoiled, [share, 2])));
-  expect(held.map(({ ok: whole }) => whole).sort()).toEqual([false, true]);
 });

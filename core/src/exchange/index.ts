@@ -3,13 +3,10 @@ export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES } from './ti
 export {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
-  joinArchive,
-  packTickets,
   readArchive,
   verifyArchive,
   writeArchive,
   type Archive,
-  type PackedTicket,
   type PictureBytes,
 } from './archive';
 export { recordSchema } from './recordSchema';

@@ -6,13 +6,14 @@ import { leaveTicket, loadBench } from '../../state/persistence/actions';
 import { askToPersist } from '../../state/persistence/persist';
 import { storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
-import { counted } from '@loose-pulley/core/units';
+import { counted, type Result } from '@loose-pulley/core/units';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { LongList } from '../../parts/ui/LongList';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
-import { packAll } from '../../state/exchange/packAll';
+import { beginWith } from '../../state/exchange/session';
+import type { Packed } from '../../state/exchange/work';
 import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
 
@@ -34,7 +35,8 @@ export function LogPage() {
     setPacking('Packing…');
     try {
       const madeAt = new Date().toISOString();
-      const packed = await packAll(summaries.length, madeAt);
+      const { session, answer: packed } = await beginWith<Result<Packed>>((work) => work.packAll(madeAt));
+      session.end();
       if (!packed.ok) {
         setPacking(packed.problem);
         return;

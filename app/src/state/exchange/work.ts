@@ -1,13 +1,6 @@
 import { transfer } from 'comlink';
 import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
-import {
-  joinArchive,
-  packTickets,
-  readArchive,
-  readTicketFile,
-  verifyArchive,
-  type PackedTicket,
-} from '@loose-pulley/core/exchange';
+import { readArchive, readTicketFile, verifyArchive, writeArchive } from '@loose-pulley/core/exchange';
 import { ok, refuse, type Result } from '@loose-pulley/core/units';
 import { loadAllTickets, saveAll } from '../persistence/archive';
 import { Stale } from '../persistence/commit';
@@ -42,25 +35,11 @@ export interface Compared {
   readonly conflicts: readonly Conflict[];
 }
 
-/** Which of how many shares of the work. */
-export type Share = readonly [share: number, of: number];
-
-/** A share of the tickets, packed; the pictures they name, and how many records could not be read. */
-export interface PackedShare {
-  readonly tickets: readonly PackedTicket[];
-  readonly pictures: readonly string[];
-  readonly setAside: number;
-}
-
-/** How much an archive holds. */
-export interface Counts {
-  readonly tickets: number;
-  readonly pictures: number;
-}
-
-/** An archive. */
+/** An archive, packed and read back. */
 export interface Packed {
   readonly bytes: Uint8Array;
+  readonly tickets: number;
+  readonly pictures: number;
   /** Records that could not be read and are not in it. */
   readonly setAside: number;
 }
@@ -72,8 +51,6 @@ export function beginWork() {
   let records: readonly TicketRecord[] = [];
   let pictures: Readonly<Record<string, Uint8Array>> = {};
   let fresh: readonly TicketRecord[] = [];
-  let own: PackedShare = { tickets: [], pictures: [], setAside: 0 };
-  let joined: Uint8Array = new Uint8Array();
   let differing = new Map<string, { readonly theirs: TicketRecord; readonly revision: number }>();
   return {
     /** Reads tickets and archives; what is no archive or ticket at all is refused in words. */
@@ -154,31 +131,16 @@ export function beginWork() {
       }
     },
 
-    /** Packs a share of the store's tickets, and keeps it here; given away where another puts the archive together. */
-    async packShare(share: Share, giveAway: boolean): Promise<PackedShare> {
-      const { records: mine, setAside } = await loadAllTickets(share);
-      const tickets = await packTickets(mine);
-      const shared = { tickets, pictures: mine.flatMap(picturesNamed), setAside: setAside.length };
-      if (!giveAway) {
-        own = shared;
-        return { ...shared, tickets: [] };
-      }
-      return transfer(
-        shared,
-        tickets.map(({ deflated }) => deflated.buffer),
-      );
+    /** Packs every ticket of the store with its pictures, and reads the archive back before it is called packed. */
+    async packAll(madeAt: string): Promise<Result<Packed>> {
+      const all = await loadAllTickets();
+      const found = await loadPictures(all.records.flatMap(picturesNamed));
+      const bytes = await writeArchive(all.records, madeAt, found);
+      const whole = await verifyArchive(bytes);
+      if (!whole.ok) return whole;
+      const packed: Packed = { bytes, ...whole.value, setAside: all.setAside.length };
+      return transfer(ok(packed), [bytes.buffer]);
     },
-
-    /** Puts the archive together of the share kept here and of another. */
-    async join(other: PackedShare | null, madeAt: string): Promise<Packed> {
-      const found = await loadPictures([...new Set([...own.pictures, ...(other?.pictures ?? [])])]);
-      joined = joinArchive([...own.tickets, ...(other?.tickets ?? [])], madeAt, found);
-      const packed: Packed = { bytes: joined.slice(), setAside: own.setAside + (other?.setAside ?? 0) };
-      return transfer(packed, [packed.bytes.buffer]);
-    },
-
-    /** Reads a share of an archive back: the one put together here, or one that was given. */
-    verify: (share: Share, bytes?: Uint8Array): Promise<Result<Counts>> => verifyArchive(bytes ?? joined, share),
   };
 }
 export type ExchangeWork = ReturnType<typeof beginWork>;

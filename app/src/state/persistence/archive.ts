@@ -8,21 +8,13 @@ import { current, whyNot, type SetAside } from './tickets';
 /** What the store holds under an id, whatever it is: to be saved raw. */
 export const loadRaw = (id: string): Promise<unknown> => ticketTable.getItem<unknown>(id);
 
-/**
- * Every ticket that can be read, whole, for the archive; and the ids of those that cannot.
- *
- * @param share which of how many shares of the tickets
- */
-export async function loadAllTickets([share, of]: readonly [share: number, of: number] = [0, 1]): Promise<{
+/** Every ticket that can be read, whole, for the archive; and the ids of those that cannot. */
+export async function loadAllTickets(): Promise<{
   readonly records: readonly TicketRecord[];
   readonly setAside: readonly SetAside[];
 }> {
   const stored: Array<readonly [string, StoredTicket]> = [];
-  const keys = await ticketTable.keys();
-  const mine = keys.slice(Math.ceil((keys.length * share) / of), Math.ceil((keys.length * (share + 1)) / of));
-  const [from, to] = [mine[0], mine.at(-1)];
-  if (from === undefined || to === undefined) return { records: [], setAside: [] };
-  for await (const some of recordsOf<StoredTicket>(ticketTable, [from, to])) stored.push(...some);
+  for await (const some of recordsOf<StoredTicket>(ticketTable)) stored.push(...some);
   const records: TicketRecord[] = [];
   const setAside: SetAside[] = [];
   for (const [id, one] of stored) {
