@@ -14,6 +14,7 @@ import { showsFront } from './state/persistence/front';
 import { loadSettings } from './state/persistence/settings';
 import { askBeforeLeaving } from './state/persistence/leaving';
 import { askToPersist } from './state/persistence/persist';
+import { notFetched } from './parts/ui/page';
 import { saidAloud } from './state/store/openTicket';
 import { makeStore } from './state/store/store';
 
@@ -46,7 +47,7 @@ async function start(): Promise<void> {
   askBeforeLeaving(() => store.getState(), services.keeper);
   // A part that is fetched by a key or a press and cannot be had.
   addEventListener('unhandledrejection', ({ reason }: PromiseRejectionEvent) => {
-    if (reason instanceof Error && /dynamically imported module/.test(reason.message)) {
+    if (notFetched(reason)) {
       const text = 'This part could not be fetched: the server does not answer. What was saved is safe.';
       store.dispatch(saidAloud({ text, to: null }));
     }

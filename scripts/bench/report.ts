@@ -28,7 +28,11 @@ export const times = (count: number, once: () => unknown): Promise<number[]> =>
 export function openReport(): { readonly row: Row; readonly print: (browser: string) => void } {
   const rows: Array<readonly [string, string, string]> = [];
   return {
-    row: (what, figure, beside = '') => rows.push([what, figure, beside]),
+    row(what, figure, beside = '') {
+      rows.push([what, figure, beside]);
+      // At once, so that a figure is not lost with a later one that cannot be had.
+      console.log([what, figure, beside].join('  ').trimEnd());
+    },
     print(browser) {
       const widths = ([0, 1, 2] as const).map((column) => Math.max(...rows.map((cells) => cells[column].length)));
       const line = (cells: readonly string[]) =>

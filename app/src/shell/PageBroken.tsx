@@ -3,18 +3,15 @@ import { writeTicketFile, type TicketRecord } from '@loose-pulley/core/ticket';
 import { writeTicketName } from '../parts/ticket/names';
 import { Button } from '../parts/ui/Button';
 import { download } from '../parts/ui/download';
-import { fetchAgain } from '../parts/ui/page';
+import { fetchAgain, notFetched } from '../parts/ui/page';
 import { useAppSelector } from '../state/store/hooks';
 
 interface Props {
   readonly children: ReactNode;
   readonly record: TicketRecord | null;
-  /** The address: another page begins anew. */
+  /** What it shows, by address or name: with another it begins anew. */
   readonly at: string;
 }
-
-/** Whether it is the fetching that failed: the page itself may be sound. */
-const notFetched = (error: Error): boolean => /module|fetch|load/i.test(error.message);
 
 /** Keeps a page that could not be fetched, or that broke, to its own place: what is around it stays, and so does the way out. */
 class Boundary extends Component<Props, { readonly error: Error | null }> {

@@ -6,6 +6,11 @@ export interface Page {
   fetch(): Promise<ComponentType>;
 }
 
+/** Whether it is the fetching of a part that failed, in the words of each browser: the part itself may be sound. */
+export const notFetched = (error: unknown): boolean =>
+  error instanceof Error &&
+  /dynamically imported module|importing a module script failed|unable to preload/i.test(error.message);
+
 /** React keeps a fetch that failed: whoever tries again gets new ones. */
 let attempt = 0;
 export const fetchAgain = (): void => void attempt++;
