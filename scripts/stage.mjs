@@ -18,10 +18,15 @@ export async function serve(port, ...mode) {
   const child = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', String(port), ...mode], {
     stdio: 'ignore',
   });
+  // Whatever becomes of the script, its server ends with it.
+  process.on('exit', () => child.kill('SIGTERM'));
   const url = `http://127.0.0.1:${port}`;
   for (let tries = 0; tries < 100; tries++) {
+    // Another one answers at its port, perhaps of an older build: nothing would be measured.
+    if (child.exitCode !== null)
+      throw new Error(`The server could not begin on port ${port}. Is another one running there?`);
     const answer = await fetch(`${url}/health`).catch(() => null);
-    if (answer?.ok) return { url, stop: () => child.kill('SIGTERM') };
+    if (answer?.ok && child.exitCode === null) return { url, stop: () => child.kill('SIGTERM') };
     await new Promise((done) => setTimeout(done, 50));
   }
   throw new Error(`The server did not answer on port ${port}.`);
