@@ -62,6 +62,13 @@ export async function take(page: Page, label: string, text: string): Promise<voi
 /** Waits until the ticket is in the store. */
 export const kept = (page: Page) => expect(page.getByText('Saved on this computer')).toBeVisible();
 
+/** A ticket with one reading, saved. */
+export async function openMeasured(page: Page): Promise<void> {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await take(page, 'Motor pulley', '6.0');
+  await kept(page);
+}
+
 /** The booth deck of the worked example, measured. */
 export async function measureBoothDeck(page: Page): Promise<void> {
   await take(page, 'Motor pulley', '6.0');

@@ -1,12 +1,18 @@
+import type { Locator, Page } from '@playwright/test';
 import { expect, kept, openTicket, test } from './bench';
+
+/** A ticket at Take in, at nine in the morning. @returns what stands there first of all */
+async function takeInAtNine(page: Page): Promise<Locator> {
+  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  return page.getByRole('region', { name: 'First of all' });
+}
 
 test('unplugged for a few minutes: the timer outlives the page, says how late it is, and is seen to', async ({
   page,
 }) => {
-  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
-  await openTicket(page, 'Pennerley T9 booth deck');
-  await page.keyboard.press('Alt+1');
-  const first = page.getByRole('region', { name: 'First of all' });
+  const first = await takeInAtNine(page);
   await first.getByLabel('minutes').fill('-3');
   await expect(first.getByRole('alert')).toContainText('Read -3 minutes. Allowed');
   await expect(first.getByRole('button', { name: 'Start the timer' })).toBeDisabled();
@@ -34,10 +40,7 @@ test('unplugged for a few minutes: the timer outlives the page, says how late it
 test('a clock set back is said: on the running timer, and on a ticket that was written later than now', async ({
   page,
 }) => {
-  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
-  await openTicket(page, 'Pennerley T9 booth deck');
-  await page.keyboard.press('Alt+1');
-  const first = page.getByRole('region', { name: 'First of all' });
+  const first = await takeInAtNine(page);
   await first.getByLabel('minutes').fill('30');
   await first.getByRole('button', { name: 'Start the timer' }).click();
   const timers = page.getByRole('list', { name: 'Timers' });
@@ -71,9 +74,7 @@ test('plugged in, hand-turning is cautioned wherever it is asked for', async ({ 
 test('something provisional comes back on the Bench when its day has come; a disc in custody holds the gate', async ({
   page,
 }) => {
-  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
-  await openTicket(page, 'Pennerley T9 booth deck');
-  await page.keyboard.press('Alt+1');
+  await takeInAtNine(page);
   await page.getByRole('button', { name: 'A disc was found' }).click();
   await page.getByLabel('Whose', { exact: true }).fill('the reading room');
   await page.keyboard.press('Alt+9');

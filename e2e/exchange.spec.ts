@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, openTicket, reading, take, test } from './bench';
+import { expect, kept, measureBoothDeck, openMeasured, openTicket, reading, take, test } from './bench';
 
 const exportTicket = async (page: Page): Promise<string> => {
   await page.getByRole('link', { name: /^9 Hand back/ }).click();
@@ -114,9 +114,7 @@ test('a ticket replaced from a file while another tab writes it: the other tab l
   page,
   context,
 }) => {
-  await openTicket(page, 'Pennerley T9 booth deck');
-  await take(page, 'Motor pulley', '6.0');
-  await kept(page);
+  await openMeasured(page);
   const before = await exportTicket(page);
   await page.getByRole('link', { name: /^4 Measure/ }).click();
   await take(page, 'Motor pulley', '6.4');

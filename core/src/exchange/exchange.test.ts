@@ -1,4 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, test, vi } from 'vitest';
 import fc from 'fast-check';
 import Ajv from 'ajv';
@@ -332,4 +335,32 @@ test('SHA-256 by the platform and by our library are the standard’s (FIPS 180-
   vi.stubGlobal('crypto', undefined);
   expect(await sha256OfAll(files)).toEqual(sums);
   vi.unstubAllGlobals();
+});
+
+/** Another program that reads zips, where this machine has it. */
+const PYTHON = spawnSync('python3', ['--version']).status === 0;
+test.skipIf(!PYTHON)('an archive of ours is read by another program, Python’s zipfile and hashlib', async () => {
+  const picture = strToU8('a picture');
+  const second = recordOf([{ ...opening, ticketId: 'ticket-2' } as typeof opening]);
+  const file = join(mkdtempSync(join(tmpdir(), 'pulley-')), 'a.zip');
+  writeFileSync(
+    file,
+    await writeArchive([record, second], '2026-02-01T10:00:00Z', { [pictureName(picture)]: picture }),
+  );
+  const script = `
+import zipfile, hashlib, json, sys
+z = zipfile.ZipFile(sys.argv[1])
+assert z.testzip() is None
+m = json.loads(z.read('archive.json'))
+listed = {'tickets/%s.json' % t['id']: t for t in m['tickets']}
+listed.update({'pictures/%s.jpg' % p['sha256']: p for p in m['pictures']})
+assert set(z.namelist()) == set(listed) | {'archive.json'}
+for path, one in listed.items():
+    data = z.read(path)
+    assert len(data) == one['bytes'] and hashlib.sha256(data).hexdigest() == one['sha256'], path
+print(len(listed), json.loads(z.read('tickets/ticket-2.json'))['ticket']['id'])
+`;
+  const { stdout, stderr } = spawnSync('python3', ['-c', script, file], { encoding: 'utf8' });
+  expect(stderr).toBe('');
+  expect(stdout.trim()).toBe('3 ticket-2');
 });
