@@ -37,7 +37,8 @@ function Strokes({ summary }: { readonly summary: TicketSummary }) {
 
 /** A running timer, to the second. */
 function TimerWords({ timer }: { readonly timer: Timer }) {
-  return timerWords(timer.what, timerState(timer, useNow()));
+  // What is kept of the Bench for the next start leaves it out.
+  return <span data-ticking>{timerWords(timer.what, timerState(timer, useNow()))}</span>;
 }
 
 /** A ticket on the Bench: its drive drawn small, what it is, how far it is, what is next. */

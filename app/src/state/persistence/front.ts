@@ -26,7 +26,8 @@ export function keepFront(): void {
   const build = document.querySelector<HTMLScriptElement>('script[type=module]')?.src;
   if (!root || !build) return;
   // A clock that stands still would be read as one that runs.
-  if (root.querySelector('[aria-label="Timers"], [aria-label="On the clock"]')) return;
+  root.querySelectorAll('[aria-label="Timers"]').forEach((one) => one.remove());
+  root.querySelectorAll('[data-ticking]').forEach((one) => one.replaceChildren());
   root.querySelectorAll(`main ul > li:nth-child(n + ${ROWS + 1})`).forEach((row) => row.remove());
   root.querySelectorAll('button, input, select, textarea').forEach((one) => one.setAttribute('inert', ''));
   root.querySelectorAll('[style]').forEach((one) => one.removeAttribute('style'));
