@@ -21,6 +21,8 @@ import {
 } from '../ticket';
 import {
   differences,
+  joinArchive,
+  packTickets,
   pictureName,
   readArchive,
   verifyArchive,
@@ -363,4 +365,20 @@ print(len(listed), json.loads(z.read('tickets/ticket-2.json'))['ticket']['id'])
   const { stdout, stderr } = spawnSync('python3', ['-c', script, file], { encoding: 'utf8' });
   expect(stderr).toBe('');
   expect(stdout.trim()).toBe('3 ticket-2');
+});
+
+test('an archive put together of two shares is the archive made in one go, and each share of it is read back', async () => {
+  const more = Array.from({ length: 5 }, (_, i) =>
+    recordOf([{ ...opening, ticketId: `ticket-${i + 2}` } as typeof opening]),
+  );
+  const all = [record, ...more];
+  const shares = [await packTickets(all.slice(0, 2)), await packTickets(all.slice(2))];
+  const joined = joinArchive(shares, '2026-02-01T10:00:00Z');
+  expect(joined).toEqual(await writeArchive(all, '2026-02-01T10:00:00Z'));
+  const spoiled = joined.slice();
+  const at = strFromU8(joined, true).indexOf('tickets/ticket-4.json') + 'tickets/ticket-4.json'.length + 20;
+  spoiled[at] = (spoiled[at] as number) ^ 1;
+  for (const share of [0, 1] as const) expect((await verifyArchive(joined, [share, 2])).ok).toBe(true);
+  const held = await Promise.all(([0, 1] as const).map((share) => verifyArchive(spoiled, [share, 2])));
+  expect(held.map(({ ok: whole }) => whole).sort()).toEqual([false, true]);
 });

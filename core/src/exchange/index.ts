@@ -3,10 +3,13 @@ export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES } from './ti
 export {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
+  joinArchive,
+  packTickets,
   readArchive,
   verifyArchive,
   writeArchive,
   type Archive,
+  type PackedTickets,
   type PictureBytes,
 } from './archive';
 export { recordSchema } from './recordSchema';

@@ -6,14 +6,13 @@ import { leaveTicket, loadBench } from '../../state/persistence/actions';
 import { askToPersist } from '../../state/persistence/persist';
 import { storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
-import { counted, type Result } from '@loose-pulley/core/units';
+import { counted } from '@loose-pulley/core/units';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { LongList } from '../../parts/ui/LongList';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
-import { beginWith } from '../../state/exchange/session';
-import type { Packed } from '../../state/exchange/work';
+import { packAll } from '../../state/exchange/packAll';
 import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
 
@@ -35,14 +34,13 @@ export function LogPage() {
     setPacking('Packing…');
     try {
       const madeAt = new Date().toISOString();
-      const { session, answer: packed } = await beginWith<Result<Packed>>((work) => work.packAll(madeAt));
-      session.end();
+      const packed = await packAll(summaries.length, madeAt);
       if (!packed.ok) {
         setPacking(packed.problem);
         return;
       }
-      const { bytes, tickets, pictures, setAside } = packed.value;
-      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
+      const { zip, tickets, pictures, setAside } = packed.value;
+      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, zip, zip.type);
       const [is, it] = setAside === 1 ? ['is', 'it'] : ['are', 'them'];
       setPacking(
         `${counted(tickets, 'ticket')} and ${counted(pictures, 'picture')} packed.${setAside > 0 ? ` ${counted(setAside, 'record')} could not be read and ${is} not in it: save ${it} raw, from the Bench.` : ''}`,

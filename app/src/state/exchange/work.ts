@@ -1,6 +1,13 @@
 import { transfer } from 'comlink';
 import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
-import { readArchive, readTicketFile, verifyArchive, writeArchive } from '@loose-pulley/core/exchange';
+import {
+  joinArchive,
+  packTickets,
+  readArchive,
+  readTicketFile,
+  verifyArchive,
+  type PackedTickets,
+} from '@loose-pulley/core/exchange';
 import { ok, refuse, type Result } from '@loose-pulley/core/units';
 import { loadAllTickets, saveAll } from '../persistence/archive';
 import { Stale } from '../persistence/commit';
@@ -35,11 +42,26 @@ export interface Compared {
   readonly conflicts: readonly Conflict[];
 }
 
-/** An archive, packed and read back. */
-export interface Packed {
-  readonly bytes: Uint8Array;
+/** Which of how many shares of the work. */
+export type Share = readonly [share: number, of: number];
+
+/** A share of the tickets, packed; the pictures they name, and how many records could not be read. */
+export interface PackedShare {
+  readonly tickets: PackedTickets;
+  readonly pictures: readonly string[];
+  readonly setAside: number;
+}
+
+/** How much an archive holds. */
+export interface Counts {
   readonly tickets: number;
   readonly pictures: number;
+}
+
+/** An archive, put together. */
+export interface Joined {
+  /** By reference: the page hands it on and never carries it. */
+  readonly zip: Blob;
   /** Records that could not be read and are not in it. */
   readonly setAside: number;
 }
@@ -51,6 +73,7 @@ export function beginWork() {
   let records: readonly TicketRecord[] = [];
   let pictures: Readonly<Record<string, Uint8Array>> = {};
   let fresh: readonly TicketRecord[] = [];
+  let own: PackedShare | undefined;
   let differing = new Map<string, { readonly theirs: TicketRecord; readonly revision: number }>();
   return {
     /** Reads tickets and archives; what is no archive or ticket at all is refused in words. */
@@ -131,16 +154,36 @@ export function beginWork() {
       }
     },
 
-    /** Packs every ticket of the store with its pictures, and reads the archive back before it is called packed. */
-    async packAll(madeAt: string): Promise<Result<Packed>> {
-      const all = await loadAllTickets();
-      const found = await loadPictures(all.records.flatMap(picturesNamed));
-      const bytes = await writeArchive(all.records, madeAt, found);
-      const whole = await verifyArchive(bytes);
-      if (!whole.ok) return whole;
-      const packed: Packed = { bytes, ...whole.value, setAside: all.setAside.length };
-      return transfer(ok(packed), [bytes.buffer]);
+    /** Packs a share of the store's tickets and keeps it here. */
+    async packShare(share: Share): Promise<void> {
+      const { records: mine, setAside } = await loadAllTickets(share);
+      const tickets = await packTickets(mine);
+      own = { tickets, pictures: mine.flatMap(picturesNamed), setAside: setAside.length };
     },
+
+    /** Gives the share away that was packed here: another puts the archive together. */
+    giveShare(): PackedShare | undefined {
+      return own && transfer(own, [own.tickets.packed.buffer]);
+    },
+
+    /** Puts the archive together of the share kept here and of another. */
+    async join(other: PackedShare | undefined, madeAt: string): Promise<Joined> {
+      const shares = [own, other].filter((one) => one !== undefined);
+      const found = await loadPictures(shares.flatMap(({ pictures: named }) => named));
+      const bytes = joinArchive(
+        shares.map(({ tickets }) => tickets),
+        madeAt,
+        found,
+      );
+      return {
+        zip: new Blob([bytes], { type: 'application/zip' }),
+        setAside: shares.reduce((sum, { setAside }) => sum + setAside, 0),
+      };
+    },
+
+    /** Reads a share of an archive back. */
+    verify: async (share: Share, zip: Blob): Promise<Result<Counts>> =>
+      verifyArchive(new Uint8Array(await zip.arrayBuffer()), share),
   };
 }
 export type ExchangeWork = ReturnType<typeof beginWork>;

@@ -51,18 +51,27 @@ export const answerOf = <T>(request: IDBRequest<T>): Promise<T> =>
 /** How many records are read at a time: few enough that the page answers in between. */
 const AT_A_TIME = 250;
 
-/** Every record of a table with its key, some at a time. */
-export async function* recordsOf<T>(table: Table): AsyncGenerator<ReadonlyArray<readonly [string, T]>> {
+/** Every record of a table with its key, some at a time; of a share of it, from one key to another. */
+export async function* recordsOf<T>(
+  table: Table,
+  between?: readonly [from: string, to: string],
+): AsyncGenerator<ReadonlyArray<readonly [string, T]>> {
   let after: string | undefined;
   for (;;) {
     const store = (await transactionOver([table], 'readonly')).objectStore(table.config().storeName as string);
-    const range = after === undefined ? undefined : IDBKeyRange.lowerBound(after, true);
+    const from = after ?? between?.[0];
+    const range =
+      from === undefined
+        ? undefined
+        : between
+          ? IDBKeyRange.bound(from, between[1], after !== undefined)
+          : IDBKeyRange.lowerBound(from, true);
     const [keys, values] = await Promise.all([
       answerOf(store.getAllKeys(range, AT_A_TIME)),
       answerOf(store.getAll(range, AT_A_TIME) as IDBRequest<T[]>),
     ]);
     if (keys.length > 0) yield keys.map((key, index) => [key as string, values[index] as T] as const);
-    if (keys.length < AT_A_TIME) return;
+    if (keys.length < AT_A_TIME || keys.at(-1) === between?.[1]) return;
     after = keys.at(-1) as string;
   }
 }
