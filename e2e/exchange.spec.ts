@@ -187,3 +187,39 @@ test('a tab that dies while an archive is imported leaves all of it, or nothing'
   await expect(again.getByRole('heading', { level: 1 })).toContainText('Oberquist');
   await context.close();
 });
+
+test('a bench of 500 tickets is packed by two, each with a half that is a full reading of the store, and comes in whole', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await openMeasured(page);
+  await kept(page);
+  await page.evaluate(async () => {
+    const answer = <T>(request: IDBRequest<T>): Promise<T> =>
+      new Promise((resolve, reject) => {
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(request.error as Error);
+      });
+    const database = await answer(indexedDB.open('loose-pulley'));
+    const tickets = database.transaction('tickets', 'readwrite').objectStore('tickets');
+    const [first] = (await answer(tickets.getAll())) as Array<{ readonly ticket: { readonly id: string } }>;
+    const text = JSON.stringify(first);
+    for (let more = 1; more < 500; more++) {
+      const id = `ticket-${more}`;
+      await answer(tickets.put(JSON.parse(text.replaceAll(first?.ticket.id ?? '', id)), id));
+    }
+    database.close();
+  });
+  await page.goto('/log');
+  await expect(page.getByText('500 of 500 tickets')).toBeVisible();
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export all as a zip' }).click(),
+  ]);
+  await expect(page.getByText('500 tickets and 0 pictures packed.')).toBeVisible();
+  const other = await browser.newPage({ baseURL: baseURL ?? '' });
+  await importFile(other, readFileSync(await zip.path()), 'archive.zip');
+  await expect(inDialog(other)).toContainText('500 tickets imported.');
+  await other.close();
+});
