@@ -54,8 +54,8 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
         <DriveSketch sketch={summary.sketch} />
         <span className="text-soft">{summary.number}</span>
         <span className="min-w-0">
-          <span className="block truncate leading-snug font-semibold">{summary.machine || 'Unnamed machine'}</span>
-          <span className="block truncate text-sm leading-snug text-soft">
+          <span className="block leading-snug sm:truncate font-semibold">{summary.machine || 'Unnamed machine'}</span>
+          <span className="block text-sm text-pretty sm:truncate leading-snug text-soft">
             {summary.parked ? `parked in pieces, ${summary.parked.lies}` : summary.complaint}
             {summary.temporaryChanges.length > 0 && summary.closedAt === null && (
               <span className="text-live"> ↺ {summary.temporaryChanges.join(', ')}</span>
