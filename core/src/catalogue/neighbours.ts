@@ -1,12 +1,17 @@
 import type { SectionShape } from '../units';
 import type { CatalogueBelt } from './types';
 
+/** A section as it is told from another. */
+interface Section {
+  readonly shape: SectionShape;
+  readonly thicknessMm: number;
+  readonly widthMm?: number | null | undefined;
+}
+
 /** What tells two belts of one section apart is their length alone. */
-export function sameSection(
-  a: { readonly shape: SectionShape; readonly thicknessMm: number },
-  b: { readonly shape: SectionShape; readonly thicknessMm: number },
-): boolean {
-  return a.shape === b.shape && Math.abs(a.thicknessMm - b.thicknessMm) < 0.005;
+export function sameSection(a: Section, b: Section): boolean {
+  const wide = a.shape !== 'flat' || a.widthMm == null || b.widthMm == null || Math.abs(a.widthMm - b.widthMm) < 0.05;
+  return a.shape === b.shape && Math.abs(a.thicknessMm - b.thicknessMm) < 0.005 && wide;
 }
 
 /**

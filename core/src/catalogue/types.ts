@@ -1,7 +1,7 @@
 import type { SectionShape } from '../units';
 
 /** Which assortment a belt belongs to. */
-export type SeriesId = 'as568-070' | 'as568-103' | 'square';
+export type SeriesId = 'as568-070' | 'as568-103' | 'square' | 'flat';
 
 /** A belt that can be bought: nominal size and the maker's limits. Lengths in mm. */
 export interface CatalogueBelt {
@@ -10,6 +10,8 @@ export interface CatalogueBelt {
   readonly name: string;
   readonly shape: SectionShape;
   readonly thicknessMm: number;
+  /** Only a flat belt has one of its own. */
+  readonly widthMm?: number;
   readonly thicknessToleranceMm: number;
   readonly innerLengthMm: number;
   readonly innerLengthToleranceMm: number;

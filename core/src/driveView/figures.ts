@@ -1,6 +1,6 @@
 import { strokeTimeS, type Belt } from '../drive';
 import { DRIVEN_WORDS } from '../loaders';
-import { judge, torqueWords, type Judgement, type Situation } from '../sizing';
+import { hardnessOf, judge, torqueWords, type Judgement, type Situation } from '../sizing';
 import { drivenSpeed } from '../speed';
 import { formatGramForce, formatNewton, formatPercent } from '../units';
 
@@ -35,7 +35,7 @@ export function figuresOf(
   const speed =
     situation.drive &&
     drivenSpeed(situation.drive, belt, motorRpm, {
-      hardnessShoreA: priors.hardnessShoreA.best,
+      hardnessShoreA: hardnessOf(belt.shape, priors).best,
       // The need is told at the motor; the driven shaft takes it by the ratio of the radii.
       loadTorqueNmm: (running.needNmm * running.drivenRadiusMm) / running.motorRadiusMm,
     });

@@ -10,7 +10,7 @@ import {
   type GrippingPulley,
 } from '../drive';
 import { sectionAreaMm2, strandPullN, type BeltSection } from '../rubber';
-import { layBelt } from './lay';
+import { layBelt, sectionLogRatio } from './lay';
 import {
   FAILURE_BITS,
   FAILURES,
@@ -84,9 +84,7 @@ export function evaluateBelt(
   const gripRatio = grip.slipTorqueNmm / values.needNmm;
   // What was read of the motor was read through a belt, whose bushes took their part.
   const motorLeftRatio = (values.stallNmm + dragMm * (values.heldThroughN - freshPullN)) / values.needNmm;
-  const groove = oldSection
-    ? values.grooveLogRatio - Math.abs(Math.log(belt.thicknessMm / oldSection.thicknessMm))
-    : values.grooveLogRatio;
+  const groove = values.grooveLogRatio - (oldSection ? sectionLogRatio(belt, oldSection) : 0);
   const rpm = speed && (speed.motorRpm * motorRadiusMm) / drivenRadiusMm;
   const off = speed && rpm !== undefined ? Math.abs(rpm / speed.targetRpm - 1) : undefined;
   const safety: Record<Failure, number> = {

@@ -1,5 +1,5 @@
 export { evaluateBelt } from './evaluate';
-export { seatAt, wrapsOfPath, type Seat } from './lay';
+export { seatAt, sectionLogRatio, wrapsOfPath, type Seat } from './lay';
 export {
   FAILURE_BITS,
   FAILURES,

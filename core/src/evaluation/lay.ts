@@ -1,5 +1,5 @@
 import { centreLineAt, innerPath, seatedRadiusMm, type Drive } from '../drive';
-import { thinnedMm } from '../rubber';
+import { thinnedMm, type BeltSection } from '../rubber';
 import type { DriveValues, EvaluatedBelt } from './types';
 
 /** A belt laid in a drive whose path and radii are given. Wraps: motor, driven, then the idlers. */
@@ -112,4 +112,16 @@ export function layBelt(drive: Drive | undefined, belt: EvaluatedBelt, values: D
     idlerRadiiMm: seat.idlerRadiiMm,
     wrapsRad: seat.wrapsRad ?? wrapsOfPath(values),
   };
+}
+
+/**
+ * How far a section differs from the one that lay in the groove, in logarithm of the ratio: a flat belt by its width,
+ * which the rims hold, any other by its thickness.
+ */
+export function sectionLogRatio(belt: BeltSection, old: BeltSection): number {
+  const [mine, its] =
+    belt.shape === 'flat' && old.shape === 'flat'
+      ? [belt.widthMm ?? belt.thicknessMm, old.widthMm ?? belt.widthMm ?? belt.thicknessMm]
+      : [belt.thicknessMm, old.thicknessMm];
+  return Math.abs(Math.log(mine / its));
 }

@@ -4,7 +4,7 @@ import { bellCurve, type Random } from '../statistics';
 import type { TrueDrive } from './drive';
 
 /** How much a bench measures: each includes what stands before it. */
-export const EFFORTS = ['string', 'pulleys', 'pull', 'held', 'travel'] as const;
+export const EFFORTS = ['oldBelt', 'string', 'pulleys', 'pull', 'held', 'travel'] as const;
 export type Effort = (typeof EFFORTS)[number];
 
 /** Everything a bench knows of a drive: readings with their ordinary errors, and what it saw. */
@@ -80,6 +80,7 @@ export function measured(one: TrueDrive, random: Random): BenchView {
   return {
     readings: [
       reading('section', 'sectionJaws', one.oldThicknessMm),
+      ...(one.section.widthMm === undefined ? [] : [reading('width', 'widthJaws', one.section.widthMm)]),
       reading('oldBelt', 'doubledOuter', one.oldInnerMm, { sectionMm: one.oldThicknessMm }, 1),
       reading('oldBelt', 'overCap', one.oldInnerMm, {}, 1),
       reading('stringPath', 'stringRound', one.pathMm, { stringDiameterMm: STRING_MM }),
@@ -97,7 +98,8 @@ export function measured(one: TrueDrive, random: Random): BenchView {
 
 /** What each effort adds. The pull of the tray is two readings: unpowered, and held while the motor stands. */
 const ADDED: Readonly<Record<Effort, readonly Measurand[]>> = {
-  string: ['section', 'oldBelt', 'stringPath'],
+  oldBelt: ['section', 'width', 'oldBelt'],
+  string: ['stringPath'],
   pulleys: ['motorDiameter', 'drivenDiameter', 'centreDistance'],
   pull: ['trayPull'],
   held: ['stallPull'],

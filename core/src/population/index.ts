@@ -1,3 +1,4 @@
-export { sampleDrive, DRIVE_CLASSES, worksIn, type DriveClass, type TrueDrive } from './drive';
+export { sampleDrive, sisterOf, DRIVE_CLASSES, worksIn, type DriveClass, type TrueDrive } from './drive';
 export { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
-export { gapClosed, playPopulation, type Calibration, type Closed, type Population, type Score } from './play';
+export { gapClosed, type Calibration, type Closed } from './outcomes';
+export { playPopulation, type Population, type Score } from './play';

@@ -1,18 +1,20 @@
 import { CATALOGUE, nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
+import { sectionLogRatio } from '../evaluation';
+import type { BeltSection } from '../rubber';
 import type { Combined } from '../statistics';
+import type { AfterTries } from './afterTries';
 import type { Candidate, Ranking, Situation } from '../sizing';
-import { playOutcomes, type JudgedBelt } from './kernel';
-import { evenly, probabilitiesOf, type SuccessProbability } from './successProbability';
+import { playOutcomes } from './kernel';
+import { probabilitiesOf, type SuccessProbability } from './successProbability';
 import { remedyBelts, stretchedBelt, type RemedyId } from './remedies';
 import { valueOfMeasuring, type MeasurementValue } from './value';
-import { weighed, type BeltVerdict } from './verdicts';
-import { drawSamples } from './samples';
+import { believe, type TriedBelt } from './believe';
 
 /** What is asked: which belts, on what drive, after what tries. */
 export interface ProbabilityQuestion {
   readonly situation: Situation;
   readonly belts: readonly CatalogueBelt[];
-  readonly tries: ReadonlyArray<{ readonly belt: JudgedBelt; readonly verdict: BeltVerdict }>;
+  readonly tries: readonly TriedBelt[];
   /** The old belt as it is now. */
   readonly oldBelt?: Combined | undefined;
   readonly seed: number;
@@ -41,22 +43,7 @@ const HOPEFUL = 30;
  */
 export function answerProbability(question: ProbabilityQuestion, draws: number): ProbabilityAnswer {
   const { situation, belts, tries, oldBelt, seed } = question;
-  const samples = drawSamples(situation, draws, seed);
-  const tried = playOutcomes(
-    samples,
-    situation,
-    tries.map(({ belt }) => belt),
-  );
-  const weights =
-    tries.length === 0
-      ? evenly(draws)
-      : weighed(
-          draws,
-          tries.map(({ verdict }, index) => ({
-            outcomes: tried.subarray(index * draws, (index + 1) * draws),
-            verdict,
-          })),
-        );
+  const { value: samples, weights } = believe(situation, tries, draws, seed);
   const outcomes = playOutcomes(samples, situation, belts);
   const chances = probabilitiesOf(outcomes, weights);
   const order = chances.map((_, index) => index).sort((a, b) => (chances[b]?.works ?? 0) - (chances[a]?.works ?? 0));
@@ -87,25 +74,48 @@ export const ALIKE = 0.01;
 /** SuccessProbability below which a belt is not recommended: it is likelier to fail than to work. */
 export const MIN_PROBABILITY = 0.5;
 
+/** By how much another section must be likelier to work before the old one is left. */
+export const SECTION_GAIN = 0.05;
+/** A section on sale is the old one's where it differs by less than this, in logarithm of the ratio. */
+const SAME_LOG_RATIO = 0.14;
+
+/** Whether a belt on sale is of the section that lay in the drive. */
+export const isOldSection = (belt: CatalogueBelt, old: BeltSection): boolean =>
+  belt.shape === old.shape &&
+  Math.abs(Math.log(belt.thicknessMm / old.thicknessMm)) < SAME_LOG_RATIO &&
+  (belt.shape !== 'flat' || sectionLogRatio(belt, old) < SAME_LOG_RATIO);
+
+/** What bears on the choice beside the chances. */
+export interface Choosing {
+  /** All that may be its neighbours. */
+  readonly belts?: readonly CatalogueBelt[];
+  readonly oldSection?: BeltSection | undefined;
+  readonly after?: AfterTries | undefined;
+}
+
 /**
- * The ranking by chance, where it is known. Of belts whose chances are alike the one that lies furthest from every limit
- * comes first; the others by their chance. Where no belt is likelier to work than to fail, the margins say little, since
- * one hopeless thing (a speed that no belt reaches) hides all others: there the belt comes first with which the fewest
+ * The ranking by chance, where it is known. What the bench forbade comes last. The old section is kept unless another is
+ * likelier to work by `SECTION_GAIN`. Of belts whose chances are alike the one that lies furthest from every limit comes
+ * first; the others by their chance. Where no belt is likelier to work than to fail, the margins say little, since one
+ * hopeless thing (a speed that no belt reaches) hides all others: there the belt comes first with which the fewest
  * things go wrong.
- *
- * @param belts all that may be its neighbours
  */
 export function rankByProbability(
   ranking: Ranking,
   chances: ProbabilityAnswer['belts'],
-  belts: readonly CatalogueBelt[] = CATALOGUE,
+  { belts = CATALOGUE, oldSection, after }: Choosing = {},
 ): Ranking {
   const works = ({ catalogueBelt }: Candidate): number => chances[catalogueBelt.id]?.works ?? 0;
+  const forbidden = ({ catalogueBelt }: Candidate): boolean => after?.forbidden(catalogueBelt) !== undefined;
   const byChance = [...ranking.candidates].sort(
-    (a, b) => works(b) - works(a) || b.judgement.margin - a.judgement.margin,
+    (a, b) =>
+      Number(forbidden(a)) - Number(forbidden(b)) || works(b) - works(a) || b.judgement.margin - a.judgement.margin,
   );
-  const top = byChance[0];
-  if (!top) return ranking;
+  const allowed = byChance.filter((one) => !forbidden(one));
+  const likeliest = allowed[0];
+  if (!likeliest) return { candidates: byChance, nothingFits: true };
+  const own = oldSection && allowed.find(({ catalogueBelt }) => isOldSection(catalogueBelt, oldSection));
+  const top = own && works(own) > works(likeliest) - SECTION_GAIN ? own : likeliest;
   const goesWrong = ({ catalogueBelt }: Candidate): number => {
     const fails = chances[catalogueBelt.id]?.fails;
     if (!fails) return Infinity;
@@ -114,8 +124,10 @@ export function rankByProbability(
   };
   const nothingFits = works(top) < MIN_PROBABILITY;
   const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
-  const best = byChance
-    .filter((one) => works(one) >= works(top) - ALIKE)
+  const best = allowed
+    .filter(
+      (one) => works(one) >= works(top) - ALIKE && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
+    )
     .reduce((easiest, one) => (ease(one) > ease(easiest) ? one : easiest));
   const candidates = [best, ...byChance.filter((one) => one !== best)];
   const beside = nextInSeries(

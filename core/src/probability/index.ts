@@ -1,12 +1,18 @@
-export { drawSamples, samplesOf, valuesOf, type Samples } from './samples';
+export { samplesOf, valuesOf, type Samples } from './samples';
+export { believe, type TriedBelt } from './believe';
+export { effectiveCount, temper, type Believed } from './temper';
 export { playOutcomes, type JudgedBelt } from './kernel';
 export { evenly, probabilitiesOf, type SuccessProbability } from './successProbability';
-export { weighed, type BeltVerdict } from './verdicts';
+export { type BeltVerdict } from './verdicts';
 export { valueOfMeasuring, type Measurable, type MeasurementValue } from './value';
+export { chosenAfter, type AfterTries } from './afterTries';
 export {
   ALIKE,
   answerProbability,
+  isOldSection,
   rankByProbability,
+  SECTION_GAIN,
+  type Choosing,
   type ProbabilityAnswer,
   type ProbabilityQuestion,
 } from './answer';

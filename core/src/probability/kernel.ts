@@ -1,5 +1,5 @@
 import { grooveFriction, gripShare, shaftLoadN } from '../drive';
-import { FAILURE_BITS, seatAt, wrapsOfPath, type EvaluatedBelt, type Seat } from '../evaluation';
+import { FAILURE_BITS, seatAt, sectionLogRatio, wrapsOfPath, type EvaluatedBelt, type Seat } from '../evaluation';
 import { sectionAreaMm2, type BeltSection } from '../rubber';
 import type { Situation } from '../sizing';
 import type { Samples } from './samples';
@@ -135,7 +135,7 @@ function sectionsOf(samples: Samples, situation: Situation): (section: BeltSecti
  * @returns `belts.length` rows of `samples.count` bytes
  */
 export function playOutcomes(samples: Samples, situation: Situation, belts: readonly JudgedBelt[]): Uint8Array {
-  const { count, pathMm, motorRadiusMm, drivenRadiusMm, modulusMpa, strainMax, needNmm } = samples;
+  const { count, pathMm, motorRadiusMm, drivenRadiusMm, strainMax, needNmm } = samples;
   const { grooveLogRatio, lengthWithin } = samples;
   const { oldSection, demands } = situation;
   const { requirements, speed } = demands;
@@ -153,7 +153,8 @@ export function playOutcomes(samples: Samples, situation: Situation, belts: read
     const { pathGrowth, motorGrowth, drivenGrowth, dragMm, spareNmm } = section;
     const { thicknessMm, innerLengthMm, innerLengthToleranceMm, settled = false, lengthsMm } = belt;
     const third = sectionAreaMm2(belt) / 3;
-    const grooveLog = oldSection ? Math.abs(Math.log(thicknessMm / oldSection.thicknessMm)) : 0;
+    const grooveLog = oldSection ? sectionLogRatio(belt, oldSection) : 0;
+    const modulusMpa = samples.modulusMpa[belt.shape];
     const round = Math.PI * thicknessMm;
     const hold = settled ? section.grip : section.gripRelaxed;
     for (let i = 0; i < count; i++) {

@@ -8,10 +8,10 @@ export type BeltVerdict = 'right' | 'tooLoose' | 'tooTight' | 'twisted';
  * sometimes not found out at once. Our judgement, no source.
  */
 const SAID: Readonly<Record<BeltVerdict, { readonly works: number; readonly own: number; readonly other: number }>> = {
-  right: { works: 0.9, own: 0.15, other: 0.15 },
-  tooLoose: { works: 0.03, own: 0.75, other: 0.05 },
-  tooTight: { works: 0.04, own: 0.6, other: 0.05 },
-  twisted: { works: 0.03, own: 0.5, other: 0.1 },
+  right: { works: 0.95, own: 0.06, other: 0.06 },
+  tooLoose: { works: 0.02, own: 0.8, other: 0.05 },
+  tooTight: { works: 0.02, own: 0.7, other: 0.05 },
+  twisted: { works: 0.02, own: 0.5, other: 0.1 },
 };
 const OWN: Readonly<Record<BeltVerdict, number>> = {
   right: 0,
@@ -21,24 +21,17 @@ const OWN: Readonly<Record<BeltVerdict, number>> = {
 };
 
 /**
- * What verdicts on tried belts make of the samples: those in which the belt would have done as it did weigh more.
+ * Counts a verdict in: samples in which the belt would have done as it was said to weigh more.
  *
- * @param tried outcomes of each tried belt in the samples, and what was said of it
- * @returns weights adding up to 1
+ * @param outcomes of the tried belt in the samples
+ * @param logLikelihood of each sample, to which it is added
  */
-export function weighed(
-  count: number,
-  tried: ReadonlyArray<{ readonly outcomes: Uint8Array; readonly verdict: BeltVerdict }>,
-): Float64Array {
-  const weights = new Float64Array(count).fill(1);
-  for (const { outcomes, verdict } of tried) {
-    const { works, own, other } = SAID[verdict];
-    for (let i = 0; i < count; i++) {
-      const outcome = outcomes[i] as number;
-      const chance = outcome === 0 ? works : outcome & OWN[verdict] ? own : other;
-      weights[i] = (weights[i] as number) * chance;
-    }
+export function addVerdict(outcomes: Uint8Array, verdict: BeltVerdict, logLikelihood: Float64Array): void {
+  const { works, own, other } = SAID[verdict];
+  const logs = [Math.log(works), Math.log(own), Math.log(other)] as const;
+  const mine = OWN[verdict];
+  for (let i = 0; i < outcomes.length; i++) {
+    const outcome = outcomes[i] as number;
+    logLikelihood[i] = (logLikelihood[i] as number) + (outcome === 0 ? logs[0] : outcome & mine ? logs[1] : logs[2]);
   }
-  const sum = weights.reduce((total, weight) => total + weight, 0);
-  return weights.map((weight) => weight / sum);
 }

@@ -2,8 +2,9 @@ import { motorTorqueNmm } from '../drive';
 import type { DriveValues } from '../evaluation';
 import { youngModulusMpa } from '../rubber';
 import type { Combined } from '../statistics';
+import type { SectionShape } from '../units';
 import { gearingOf, needNmm, pullPrior } from './need';
-import { healthyPullN, type Spread } from './priors';
+import { hardnessOf, healthyPullN, type Spread } from './priors';
 import { idlerSurface, type Situation } from './situation';
 
 /** How far a section may differ from the old one, in logarithm of the ratio. Common practice, no source: 1.6 times. */
@@ -41,11 +42,13 @@ export function stallNmm(situation: Situation): Combined {
 /**
  * A situation with the best estimate of everything: what was measured, and what is believed of the rest.
  *
- * @example evaluateBelt(situation.drive, belt, bestValues(situation), situation.demands)?.gripRatio
+ * @param shape of the belt that is to be judged: each stock has its own hardness
+ *
+ * @example evaluateBelt(situation.drive, belt, bestValues(situation, 'square'), situation.demands)?.gripRatio
  */
-export function bestValues(situation: Situation): DriveValues {
+export function bestValues(situation: Situation, shape: SectionShape): DriveValues {
   const { priors, path, drive } = situation;
-  const modulus = youngModulusMpa(priors.hardnessShoreA.best);
+  const modulus = youngModulusMpa(hardnessOf(shape, priors).best);
   const friction = (surface: Situation['motorSurface']): number => priors.friction[surface].best;
   const { requirements } = situation.demands;
   return {

@@ -2,6 +2,7 @@ export {
   checkPriors,
   DEFAULT_PRIORS,
   FRICTION_FIELD,
+  hardnessOf,
   healthyPullN,
   PRIOR_FIGURES,
   PRIOR_SPREADS,
@@ -18,7 +19,16 @@ export {
   REQUIREMENT_FIELDS,
   requirementsOfLimits,
 } from './requirements';
-export { idlerSurface, oldBeltFinding, situationOf, type Situation, type SituationSetting } from './situation';
+export {
+  idlerSurface,
+  OLD_STATES,
+  oldBeltFinding,
+  situationOf,
+  type OldState,
+  type Sister,
+  type Situation,
+  type SituationSetting,
+} from './situation';
 export { gearingOf, needNmm, pullPrior, torqueWords } from './need';
 export { bestOf, bestValues, GROOVE_LOG_RATIO, relativeOf } from './bestValues';
 export { judge, type Judgement, type Running, type Zone } from './judge';

@@ -106,7 +106,7 @@ function marginsOf(situation: Situation, evaluation: Evaluation, strainStd: numb
  */
 export function judge(situation: Situation, belt: Belt, lengthStdMm = 0): Judgement | undefined {
   const { drive, path, demands, oldSection } = situation;
-  const evaluation = evaluateBelt(drive, belt, bestValues(situation), demands, oldSection);
+  const evaluation = evaluateBelt(drive, belt, bestValues(situation, belt.shape), demands, oldSection);
   if (!evaluation) return undefined;
   const { strain, thicknessMm } = evaluation;
   const relaxedMm = belt.innerLengthMm + Math.PI * belt.thicknessMm;

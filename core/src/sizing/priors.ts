@@ -1,4 +1,5 @@
 import { SURFACES, type Surface } from '../drive';
+import type { SectionShape } from '../units';
 
 /** A figure that is not known exactly: best estimate and standard uncertainty (k = 1). */
 export interface Spread {
@@ -33,13 +34,20 @@ const plain = (name: string, unit: string, min: number, max: number, first: numb
  * tray, motor and bush from memory, no source. Spreads are a quarter of the stated ranges (19 in 20 inside).
  */
 export const PRIOR_SPREADS = {
-  hardnessShoreA: spread('Hardness of a new belt', 'Shore A', 20, 80, 60, 3),
+  /** Each stock has a hardness of its own: rings as sold are harder. From memory of the trade, no source. */
+  squareShoreA: spread('Hardness of square belts as sold', 'Shore A', 20, 80, 60, 4),
+  ringShoreA: spread('Hardness of rings as sold', 'Shore A', 20, 80, 70, 4),
+  flatShoreA: spread('Hardness of flat belts as sold', 'Shore A', 20, 80, 60, 4),
   /** Share of its fresh pull that a belt keeps: 10–20 % goes in the first days, a little more by decades of time. */
   relaxedShare: spread('Share of its fresh pull that it keeps', 'ratio, no unit', 0.3, 1, 0.8, 0.04),
   trayPullN: spread('Tray pull, until measured', 'N', 0.1, 40, 1.4, 0.4),
   /** Tray travel per turn of the motor pulley. */
   travelPerTurnMm: spread('Tray travel per turn, until counted', 'mm', 0.1, 40, 2.2, 0.6),
   efficiency: spread('Efficiency from motor to tray', 'ratio, no unit', 0.1, 0.95, 0.6, 0.05),
+  /* The belt that the drive was made with: how it was stretched, how much of that it has kept as set, what it had to spare. */
+  madeStretch: spread('Stretch that the drive was made with', 'ratio, no unit', 0.01, 0.3, 0.075, 0.02),
+  setShare: spread('Share of that stretch kept as set', 'ratio, no unit', 0, 1.5, 0.75, 0.22),
+  designMargin: spread('Grip that it was made with, over the need', 'times', 1, 6, 2.05, 0.5),
   /** Strand pull of the belt or band through which a tray is held while the motor stands. */
   heldThroughN: spread('Pull of the belt that a tray is held through', 'N', 0, 20, 1, 0.4),
   /** Torque at the motor that turns a spindle, 0.3 to 0.8. */
@@ -58,6 +66,11 @@ export const PRIOR_FIGURES = {
   /** Need of a lift or clamp, and of the rollers of a slot loader (1.5 to 3 N), as multiples of a tray's. */
   liftTimes: plain('A lift or clamp needs', 'times a tray', 0.2, 10, 2),
   rollerTimes: plain('Rollers of a slot loader need', 'times a tray', 0.2, 10, 1.6),
+  /** One drive in so many is unlike the others: its priors are so many times as wide. */
+  unusualShare: plain('Drives unlike the others', 'ratio, no unit', 0, 0.5, 0.1),
+  unusualTimes: plain('Their priors are wider by', 'times', 1, 5, 2.5),
+  /** How far the path of one machine may lie from that of another with the same mechanism, relative. */
+  betweenMachines: plain('Path between two machines alike', 'ratio, no unit', 0, 0.05, 0.004),
   shaftRadiusMm: plain('Motor shaft radius', 'mm', 0.3, 4, 0.875),
   bushFriction: plain('Friction of the bush', 'ratio, no unit', 0.01, 0.5, 0.125),
 };
@@ -109,6 +122,12 @@ function checkSpread(value: unknown, field: PriorField, otherwise: Spread): Spre
 const recordOf = (value: unknown): Record<string, unknown> =>
   typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
 
+/** One hardness for every stock is what older versions kept: it was that of square and flat belts. */
+const withOlder = (given: Record<string, unknown>): Record<string, unknown> =>
+  given.hardnessShoreA === undefined
+    ? given
+    : { squareShoreA: given.hardnessShoreA, flatShoreA: given.hardnessShoreA, ...given };
+
 /**
  * A bench's own priors as kept, made whole: what is missing, of an older version, or out of bounds is the app's own,
  * figure by figure.
@@ -116,7 +135,7 @@ const recordOf = (value: unknown): Record<string, unknown> =>
  * @example checkPriors({ trayPullN: { best: 2 } }).trayPullN // { best: 2, std: 0.4 }
  */
 export function checkPriors(kept: unknown): Priors {
-  const given = recordOf(kept);
+  const given = withOlder(recordOf(kept));
   const friction = recordOf(given.friction);
   const each = <F extends Record<string, PriorField>, T>(fields: F, check: (key: keyof F & string) => T) =>
     Object.fromEntries(Object.keys(fields).map((key) => [key, check(key)])) as { [K in keyof F]: T };
@@ -128,6 +147,10 @@ export function checkPriors(kept: unknown): Priors {
     ) as Record<Surface, Spread>,
   };
 }
+
+/** What is believed of the hardness of a stock. */
+export const hardnessOf = (shape: SectionShape, priors: Priors): Spread =>
+  ({ square: priors.squareShoreA, round: priors.ringShoreA, flat: priors.flatShoreA })[shape];
 
 /**
  * The pull of the same tray when healthy, for which its motor was made: of a stiff tray the likeliest split between a

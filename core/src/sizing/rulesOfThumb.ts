@@ -70,7 +70,9 @@ export function rulesOfThumb(
   const oneUnder = (lengthMm: number | undefined) =>
     lengthMm === undefined ? undefined : nextInSeries(stock, nearest(stock, lengthMm)?.innerLengthMm ?? 0).down;
 
-  const tenthMm = doubled && 0.9 * (doubled.read?.uncorrected ?? 0);
+  // Doubled reading with doubled reading: what a new belt of the section reads more than its inner length is the same.
+  const { uncorrected = 0, value: correctedMm = 0 } = doubled?.read ?? {};
+  const tenthMm = doubled && 0.9 * uncorrected - (uncorrected - correctedMm);
   const oldMm = asRead(anyOld);
   const stringMm = asRead(string);
   const likeMm = printed?.read?.value ?? facts.oldBelt?.value;
@@ -82,7 +84,11 @@ export function rulesOfThumb(
 
   return [
     buy(
-      { id: 'tenthOff', name: 'a tenth off', restsOn: 'nine tenths of twice the doubled length' },
+      {
+        id: 'tenthOff',
+        name: 'a tenth off',
+        restsOn: 'the belt that reads nine tenths of the old one’s doubled length',
+      },
       tenthMm,
       tenthMm === undefined ? undefined : nearest(stock, tenthMm),
       'Needs the old belt doubled flat.',

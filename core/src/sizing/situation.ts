@@ -1,4 +1,4 @@
-import type { Drive, Surface } from '../drive';
+import type { Belt, Drive, Surface } from '../drive';
 import type { Demands, Requirements, SpeedWanted } from '../evaluation';
 import type { Driven } from '../loaders';
 import type { DriveFacts } from '../measuring';
@@ -8,10 +8,36 @@ import { ok, refuse, type Result, type SectionShape } from '../units';
 import { DEFAULT_PRIORS, type Priors } from './priors';
 import { DEFAULT_REQUIREMENTS } from './requirements';
 
+/** How the old belt was found. */
+export const OLD_STATES = ['unknown', 'taut', 'hanging', 'broken', 'crumbs', 'swollen', 'stopgap'] as const;
+export type OldState = (typeof OLD_STATES)[number];
+
+/** A machine with the same mechanism: what was seen and measured of it, and what was tried there. */
+export interface Sister {
+  readonly number: string;
+  readonly path?: Combined | undefined;
+  readonly trayPullN?: Combined | undefined;
+  readonly motorSurface: Surface;
+  readonly drivenSurface: Surface;
+  readonly tries: ReadonlyArray<{
+    readonly belt: Belt & { readonly innerLengthToleranceMm: number };
+    readonly verdict: 'right' | 'tooLoose' | 'tooTight' | 'twisted';
+  }>;
+}
+
 /** What a belt is judged against: as much of the drive as is known, what is believed of the rest, what is demanded. */
 export interface Situation {
-  /** Inner path; the one thing that must be known. */
+  /** Inner path, which must be known; or the old belt's length, where that is all there is (`pathFromOldBelt`). */
   readonly path: Combined;
+  /** The path was not measured: `path` is the old belt's length, from which it is inferred. */
+  readonly pathFromOldBelt?: boolean;
+  /** The old belt as it is now, relaxed, and how it was found. */
+  readonly oldBelt?: Combined | undefined;
+  readonly oldState?: OldState | undefined;
+  /** What the belt moves was found to go stiffly. */
+  readonly stiff?: boolean | undefined;
+  /** Machines with the same mechanism, and what the bench said of belts there. */
+  readonly sisters?: readonly Sister[] | undefined;
   /** The pulleys, where they were measured. */
   readonly drive?: Drive | undefined;
   /** Diameters that are known although the drive as a whole is not, or with their uncertainty where it is. */
@@ -51,6 +77,9 @@ export interface SituationSetting {
     readonly targetRpm: number;
     readonly tolerancePercent: number;
   } | null;
+  readonly oldState?: OldState;
+  readonly stiff?: boolean;
+  readonly sisters?: readonly Sister[];
   readonly priors?: Priors;
   readonly requirements?: Requirements;
 }
@@ -66,14 +95,21 @@ const speedOf = (speed: SituationSetting['speed']): SpeedWanted | undefined =>
  */
 export function situationOf(facts: DriveFacts, setting: SituationSetting): Result<Situation> {
   if (facts.driveProblem) return refuse(facts.driveProblem);
-  if (!facts.path) {
+  const { driven = 'tray', oldState = 'unknown' } = setting;
+  // Of crumbs no length is known; anything else of an old belt says about how long its path is.
+  const path = facts.path ?? (oldState === 'crumbs' ? undefined : facts.oldBelt);
+  if (!path) {
     return refuse(
-      'Measure the path first: both pulleys and the distance between their shafts, or a string round them.',
+      'Measure the path first: both pulleys and the distance between their shafts, a string round them, or the old belt alone.',
     );
   }
-  const { driven = 'tray' } = setting;
   return ok({
-    path: facts.path,
+    path,
+    ...(!facts.path && { pathFromOldBelt: true }),
+    oldBelt: facts.oldBelt,
+    oldState,
+    stiff: setting.stiff,
+    sisters: setting.sisters,
     drive: facts.drive,
     motorDiameter: facts.motorDiameter,
     drivenDiameter: facts.drivenDiameter,
