@@ -1,4 +1,5 @@
-export { driveView, type Bench, type DriveView } from './view';
+export { driveView, type Bench, type DriveView, type OfTicket } from './view';
+export { MACHINES_ENOUGH, onSale, triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';
 export { remedyTry, withProvisional, type NewTry } from './remedy';

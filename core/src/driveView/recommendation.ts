@@ -1,11 +1,17 @@
-import { CATALOGUE, type CatalogueBelt } from '../catalogue';
+import { sameSection, stockFor, type CatalogueBelt } from '../catalogue';
 import {
+  ALIKE,
+  chosenAfter,
   rankByProbability,
+  type AfterTries,
   type ProbabilityAnswer,
   type ProbabilityQuestion,
   type SuccessProbability,
+  type TriedBelt,
 } from '../probability';
-import { rank, type Candidate, type Ranking } from '../sizing';
+import { judge, rank, type Candidate, type Ranking } from '../sizing';
+import type { Try } from '../stations';
+import { onSale, triedBelt } from './sisters';
 import type { DriveView } from './view';
 
 /** The same for a drive whenever it is looked at, so that its chances do not flicker and paper says what the screen says. */
@@ -24,29 +30,18 @@ export function questionOf(view: DriveView): ProbabilityQuestion | undefined {
   if (known) return known;
   const question: ProbabilityQuestion = {
     situation: view.situation.value,
-    belts: CATALOGUE,
-    tries: view.drive.tries.flatMap(({ verdict, shape, thicknessMm, innerLengthMm, widthMm }) =>
-      verdict === 'untried'
-        ? []
-        : [
-            {
-              verdict,
-              belt: {
-                shape,
-                thicknessMm,
-                innerLengthMm,
-                ...(widthMm !== null && { widthMm }),
-                innerLengthToleranceMm: innerLengthMm * 0.01,
-              },
-            },
-          ],
-    ),
+    belts: stockFor(view.drive.oldShape),
+    tries: triesOf(view),
     ...(view.facts.oldBelt && { oldBelt: view.facts.oldBelt }),
     seed: SEED,
   };
   questions.set(view, question);
   return question;
 }
+
+/** What the bench said of the belts that were on. */
+const triesOf = ({ drive }: DriveView): readonly TriedBelt[] =>
+  drive.tries.flatMap((one) => (one.verdict === 'untried' ? [] : [{ belt: triedBelt(one), verdict: one.verdict }]));
 
 /** The belt to fit, how sure that is, and what stands beside it: the same on the screen and on every paper. */
 export interface Recommendation {
@@ -58,6 +53,12 @@ export interface Recommendation {
   readonly ranking: Ranking;
   /** The belt to fit; undefined while waiting, and where no belt can be judged. */
   readonly best: Candidate | undefined;
+  /** The try that settled it: judged right on this machine, it is the answer, whatever any chance says. */
+  readonly decided: Try | undefined;
+  /** Belts that nobody could tell from the best at the bench, the best among them. */
+  readonly ties: readonly Candidate[];
+  /** What the bench forbade. */
+  readonly after: AfterTries;
   /** Even the best is likelier to fail than to work. */
   readonly nothingFits: boolean;
   readonly answer: ProbabilityAnswer | null;
@@ -68,7 +69,9 @@ const linearly = new WeakMap<DriveView, Ranking>();
 function judged(view: DriveView): Ranking {
   const known = linearly.get(view);
   if (known) return known;
-  const ranking = view.situation.ok ? rank(view.situation.value, CATALOGUE) : { candidates: [], nothingFits: true };
+  const ranking = view.situation.ok
+    ? rank(view.situation.value, stockFor(view.drive.oldShape))
+    : { candidates: [], nothingFits: true };
   linearly.set(view, ranking);
   return ranking;
 }
@@ -81,15 +84,68 @@ function judged(view: DriveView): Ranking {
  */
 export function recommend(view: DriveView, answer: ProbabilityAnswer | null, settled: boolean): Recommendation {
   const linear = judged(view);
-  if (!answer) return { status: 'waiting', ranking: linear, best: undefined, nothingFits: false, answer };
-  const ranking = rankByProbability(linear, answer.belts);
+  const after = chosenAfter(triesOf(view));
+  const decided = decidedBy(view);
+  if (decided) {
+    const best = candidateOfTry(view, linear, decided);
+    const candidates = best ? [best, ...linear.candidates.filter((one) => one !== best)] : linear.candidates;
+    const ranking = { candidates, ...(best && { best }), nothingFits: false };
+    // Paper need not wait for chances: the bench has spoken.
+    return { status: 'settled', ranking, best, decided, ties: [], after, nothingFits: false, answer };
+  }
+  const none = { decided, ties: [], after };
+  if (!answer) return { status: 'waiting', ranking: linear, best: undefined, nothingFits: false, answer, ...none };
+  const oldSection = view.situation.ok ? view.situation.value.oldSection : undefined;
+  const belts = stockFor(view.drive.oldShape);
+  const ranking = rankByProbability(linear, answer.belts, { belts, oldSection, after });
+  const works = ({ catalogueBelt }: Candidate): number => answer.belts[catalogueBelt.id]?.works ?? 0;
+  const { best } = ranking;
   return {
     status: settled ? 'settled' : 'provisional',
     ranking,
-    best: ranking.best,
+    best,
+    decided,
+    ties:
+      best && !ranking.nothingFits
+        ? ranking.candidates.filter(
+            (one) => works(one) >= works(best) - ALIKE && after.forbidden(one.catalogueBelt) === undefined,
+          )
+        : [],
+    after,
     nothingFits: ranking.nothingFits,
     answer,
   };
+}
+
+/** The try that was judged right last and stands: nothing later on the same belt says otherwise. */
+function decidedBy({ drive }: DriveView): Try | undefined {
+  const same = (a: Try, b: Try): boolean => sameSection(a, b) && Math.abs(a.innerLengthMm - b.innerLengthMm) < 0.2;
+  return drive.tries.findLast(
+    (one, index) =>
+      one.verdict === 'right' &&
+      !drive.tries.slice(index + 1).some((later) => later.verdict !== 'untried' && same(later, one)),
+  );
+}
+
+/** A tried belt among those on sale; or judged by itself where it is none of them. */
+function candidateOfTry(view: DriveView, { candidates }: Ranking, tried: Try): Candidate | undefined {
+  const sold = onSale(tried);
+  const known = sold && candidates.find(({ catalogueBelt }) => catalogueBelt.id === sold.id);
+  if (known || !view.situation.ok) return known;
+  const belt = triedBelt(tried);
+  const judgement = judge(view.situation.value, belt);
+  return (
+    judgement && {
+      judgement,
+      catalogueBelt: {
+        ...belt,
+        id: `tried-${tried.id}`,
+        series: 'tried',
+        name: tried.source || 'a belt of your own',
+        thicknessToleranceMm: 0.05,
+      },
+    }
+  );
 }
 
 /** A belt among all that were judged, by its id. */

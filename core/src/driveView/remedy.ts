@@ -31,6 +31,7 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
         shape: belt.shape,
         thicknessMm: belt.thicknessMm,
         widthMm: null,
+        measuredMm: null,
         innerLengthMm: belt.innerLengthMm,
         source: `${belt.name}, ${REMEDIES[id].name}`,
       }
@@ -44,6 +45,7 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
       thicknessMm: facts.section.value,
       widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
       innerLengthMm: facts.oldBelt.value,
+      measuredMm: null,
     }
   );
 }

@@ -1,10 +1,11 @@
 import { DRIVEN_OF, type Driven, type Loader } from '../loaders';
 import type { Requirements } from '../evaluation';
 import type { DriveFacts } from '../measuring';
-import { oldBeltFinding, situationOf, type Priors, type Situation } from '../sizing';
-import type { DriveRecord, Try } from '../stations';
-import { factsOf } from '../ticket';
+import { oldBeltFinding, situationOf, type Priors, type Sister, type Situation } from '../sizing';
+import type { DriveRecord, ObservationRecord, Try } from '../stations';
+import { factsOf, type Ticket } from '../ticket';
 import type { Result } from '../units';
+import { mechanismKnown, sistersOf, type MechanismKnown } from './sisters';
 
 /** What a bench believes and demands. */
 export interface Bench {
@@ -23,44 +24,110 @@ export interface DriveView {
   readonly facts: DriveFacts;
   /** What a belt is judged against, or what is missing. */
   readonly situation: Result<Situation>;
+  /** Machines with the same mechanism, and what they say of it together. */
+  readonly sisters: readonly Sister[];
+  readonly mechanism: MechanismKnown;
   /** The old belt beside its path. */
   readonly finding: ReturnType<typeof oldBeltFinding>;
   /** The belt that is in it: the last judged right, else the last that was tried. */
   readonly fitted: Try | undefined;
 }
 
-function viewOf(loader: Loader, drive: DriveRecord, { priors, requirements }: Bench): DriveView {
-  const driven = DRIVEN_OF[loader];
+/** What of a ticket bears on its drives. */
+export interface OfTicket {
+  readonly loader: Loader;
+  readonly observations?: readonly ObservationRecord[];
+}
+
+/** Tests of Find that say how what the belt moves goes by hand, with the answers that call it stiff. */
+const GOES_BY_HAND: Readonly<Record<string, readonly string[]>> = {
+  turnHand: ['stiff', 'blocked'],
+  beltOffStiff: ['stiff', 'blocked'],
+};
+
+/** The last answers to a test about a drive; of a ticket's first drive where none is named. */
+function lastAnswer({ observations = [] }: OfTicket, testId: string, drive: DriveRecord): string | undefined {
+  return observations.findLast((one) => one.testId === testId && (one.driveId === null || one.driveId === drive.id))
+    ?.outcome;
+}
+
+/** What Find says of a drive: whether it goes stiffly, and whether its belt felt oily. */
+function foundOf(ticket: OfTicket, drive: DriveRecord) {
+  const stiff = Object.entries(GOES_BY_HAND).some(([testId, answers]) =>
+    answers.includes(lastAnswer(ticket, testId, drive) ?? ''),
+  );
+  const oily = lastAnswer(ticket, 'beltFeel', drive) === 'oily';
+  return { stiff, oldState: oily && drive.oldState === 'unknown' ? ('swollen' as const) : drive.oldState };
+}
+
+function viewOf(
+  ticket: OfTicket,
+  drive: DriveRecord,
+  { priors, requirements }: Bench,
+  past: readonly Ticket[],
+): DriveView {
+  const driven = DRIVEN_OF[ticket.loader];
   const facts = factsOf(drive);
-  const situation = situationOf(facts, { ...drive, driven, priors, requirements });
+  const sisters = sistersOf(past, drive);
+  const known = mechanismKnown(sisters, priors.betweenMachines);
+  const found = foundOf(ticket, drive);
+  const situation = situationOf(facts, {
+    ...drive,
+    ...found,
+    driven,
+    priors,
+    requirements,
+    sisters,
+    mechanismPath: known.path,
+    mechanismSection: known.belt,
+  });
   return {
     drive,
     driven,
     facts,
     situation,
+    sisters,
+    mechanism: known,
     finding: oldBeltFinding(facts),
     fitted: drive.tries.findLast(({ verdict }) => verdict === 'right') ?? drive.tries[drive.tries.length - 1],
   };
 }
 
-const kept = new WeakMap<DriveRecord, { readonly loader: Loader; readonly bench: Bench; readonly view: DriveView }>();
+/** What a view was made of. */
+interface Made {
+  readonly loader: Loader;
+  readonly observations: OfTicket['observations'];
+  readonly bench: Bench;
+  readonly past: readonly Ticket[];
+  readonly view: DriveView;
+}
+const kept = new WeakMap<DriveRecord, Made>();
+const NONE: readonly Ticket[] = [];
 
 /**
- * The view of a drive. The same drive, loader and bench give the same object, so that what hangs on it is worked out
+ * The view of a drive. The same drive, ticket and bench give the same object, so that what hangs on it is worked out
  * once; a drive's record is replaced whenever anything of it changes.
  *
+ * @param past tickets of machines that may be alike
  * @example driveView(ticket, ticket.drives[0], bench).situation.ok
  */
-export function driveView(ticket: { readonly loader: Loader }, drive: DriveRecord, bench: Bench): DriveView {
+export function driveView(
+  ticket: OfTicket,
+  drive: DriveRecord,
+  bench: Bench,
+  past: readonly Ticket[] = NONE,
+): DriveView {
   const known = kept.get(drive);
   if (
     known?.loader === ticket.loader &&
+    known.observations === ticket.observations &&
     known.bench.priors === bench.priors &&
-    known.bench.requirements === bench.requirements
+    known.bench.requirements === bench.requirements &&
+    known.past === past
   ) {
     return known.view;
   }
-  const view = viewOf(ticket.loader, drive, bench);
-  kept.set(drive, { loader: ticket.loader, bench, view });
+  const view = viewOf(ticket, drive, bench, past);
+  kept.set(drive, { loader: ticket.loader, observations: ticket.observations, bench, past, view });
   return view;
 }

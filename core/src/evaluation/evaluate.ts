@@ -10,7 +10,7 @@ import {
   type GrippingPulley,
 } from '../drive';
 import { sectionAreaMm2, strandPullN, type BeltSection } from '../rubber';
-import { layBelt, sectionLogRatio } from './lay';
+import { layBelt, ratioWanted, sectionLogRatio } from './lay';
 import {
   FAILURE_BITS,
   FAILURES,
@@ -85,8 +85,9 @@ export function evaluateBelt(
   // What was read of the motor was read through a belt, whose bushes took their part.
   const motorLeftRatio = (values.stallNmm + dragMm * (values.heldThroughN - freshPullN)) / values.needNmm;
   const groove = values.grooveLogRatio - (oldSection ? sectionLogRatio(belt, oldSection) : 0);
-  const rpm = speed && (speed.motorRpm * motorRadiusMm) / drivenRadiusMm;
-  const off = speed && rpm !== undefined ? Math.abs(rpm / speed.targetRpm - 1) : undefined;
+  const wanted = speed && ratioWanted(drive, speed, values, oldSection);
+  const speedOff = wanted === undefined ? undefined : motorRadiusMm / drivenRadiusMm / wanted - 1;
+  const off = speedOff === undefined ? undefined : Math.abs(speedOff);
   const safety: Record<Failure, number> = {
     slack: stretch > 1 ? stretch : 0,
     // A hanging belt fails by hanging; that it does not grip either says nothing more.
@@ -111,7 +112,7 @@ export function evaluateBelt(
     motorLoadN: shaftLoadN(freshPullN, wrapsRad[0] ?? Math.PI),
     drivenLoadN: shaftLoadN(freshPullN, wrapsRad[1] ?? Math.PI),
     bendRatio: (2 * Math.min(values.motorRadiusMm, values.drivenRadiusMm)) / belt.thicknessMm,
-    ...(rpm !== undefined && { rpm }),
+    ...(speedOff !== undefined && { speedOff }),
     safety,
     fails: FAILURES.reduce((bits, one) => (safety[one] < 1 ? bits | FAILURE_BITS[one] : bits), 0),
     first,

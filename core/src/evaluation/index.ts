@@ -1,5 +1,5 @@
 export { evaluateBelt } from './evaluate';
-export { seatAt, sectionLogRatio, wrapsOfPath, type Seat } from './lay';
+export { oldSeat, ratioWanted, seatAt, sectionLogRatio, wrapsOfPath, type Seat } from './lay';
 export {
   FAILURE_BITS,
   FAILURES,

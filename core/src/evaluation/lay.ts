@@ -1,6 +1,6 @@
 import { centreLineAt, innerPath, seatedRadiusMm, type Drive } from '../drive';
 import { thinnedMm, type BeltSection } from '../rubber';
-import type { DriveValues, EvaluatedBelt } from './types';
+import type { DriveValues, EvaluatedBelt, SpeedWanted } from './types';
 
 /** A belt laid in a drive whose path and radii are given. Wraps: motor, driven, then the idlers. */
 export interface Laid {
@@ -124,4 +124,28 @@ export function sectionLogRatio(belt: BeltSection, old: BeltSection): number {
       ? [belt.widthMm ?? belt.thicknessMm, old.widthMm ?? belt.widthMm ?? belt.thicknessMm]
       : [belt.thicknessMm, old.thicknessMm];
   return Math.abs(Math.log(mine / its));
+}
+
+/** How a belt of usual stretch is thinned: what the drive was made with lay so. */
+const MADE_STRETCH = 1.075;
+
+/** What the old section added to each radius; undefined where it is not known or none can run there. */
+export const oldSeat = (drive: Drive | undefined, old: BeltSection | undefined): Seat | undefined =>
+  old && seatAt(drive, thinnedMm(old.thicknessMm, MADE_STRETCH));
+
+/**
+ * The ratio of pitch radii, motor over driven, that a speed asks for: of the revolutions, or else that of the belt the
+ * drive was made with.
+ *
+ * @returns undefined where neither is known
+ */
+export function ratioWanted(
+  drive: Drive | undefined,
+  { motorRpm, targetRpm }: SpeedWanted,
+  { motorRadiusMm, drivenRadiusMm }: Pick<DriveValues, 'motorRadiusMm' | 'drivenRadiusMm'>,
+  old: BeltSection | undefined,
+): number | undefined {
+  if (motorRpm !== undefined && targetRpm !== undefined) return targetRpm / motorRpm;
+  const seat = oldSeat(drive, old);
+  return seat && (motorRadiusMm + seat.motorMm) / (drivenRadiusMm + seat.drivenMm);
 }

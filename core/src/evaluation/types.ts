@@ -31,10 +31,13 @@ export interface Requirements {
   readonly bendMin: number;
 }
 
-/** A speed that matters: the motor's own, what is wanted, and how far off it may be, relative. */
+/**
+ * A speed that matters, and how far off it may be, relative: what is wanted where the motor's own is known; else the
+ * speed at which the belt that the drive was made with turned it, which needs no revolutions.
+ */
 export interface SpeedWanted {
-  readonly motorRpm: number;
-  readonly targetRpm: number;
+  readonly motorRpm?: number | undefined;
+  readonly targetRpm?: number | undefined;
   readonly tolerance: number;
 }
 
@@ -98,8 +101,8 @@ export interface Evaluation {
   readonly drivenLoadN: number;
   /** Smallest pulley over the section. */
   readonly bendRatio: number;
-  /** Speed of the driven pulley, where one is wanted; creep is not in it. */
-  readonly rpm?: number;
+  /** Speed of the driven pulley over the one wanted, less 1, where one is wanted; creep is not in it. */
+  readonly speedOff?: number;
   /** How far on the safe side of each requirement: 1 is just on it, below 1 is beyond it. */
   readonly safety: Readonly<Record<Failure, number>>;
   /** A bit of `FAILURE_BITS` for each thing that goes wrong; 0 where it works. */

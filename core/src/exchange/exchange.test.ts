@@ -67,6 +67,13 @@ describe('a ticket as a file', () => {
       ['guide', null],
     ]);
   });
+  test('of version 4 too: nothing said of how the old belt was found, no belt measured in the hand', () => {
+    const frozen = readTicketFile(file('fixtures/ticket-v4.json'), 'ticket-v4.json');
+    if (!frozen.ok) throw new Error(frozen.problem);
+    const [drive] = frozen.value.ticket.drives;
+    expect(drive?.oldState).toBe('unknown');
+    expect(drive?.tries.map(({ measuredMm }) => measuredMm)).toEqual(drive?.tries.map(() => null));
+  });
   test('of version 3 too, under the words of this version', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v3.json'), 'ticket-v3.json');
     if (!frozen.ok) throw new Error(frozen.problem);
@@ -92,7 +99,7 @@ describe('a ticket as a file', () => {
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 4)'],
+    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 5)'],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),

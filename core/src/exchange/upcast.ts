@@ -136,8 +136,33 @@ function renamed(value: unknown, under = ''): unknown {
 /** Version 4 has one word for one thing: driven pulley, idlers, temporary changes, removals, clean runs. */
 const toVersion4 = (document: Fields): Fields => renamed(document) as Fields;
 
+/** Version 5 knows how the old belt was found, and what a new one measured in the hand. */
+function toVersion5(document: Fields): Fields {
+  const inHand = (one: Fields): Fields => ({ measuredMm: null, ...one });
+  const ticket = document.ticket as Fields;
+  return {
+    ...document,
+    ticket: {
+      ...ticket,
+      drives: list(ticket.drives).map((drive) => ({
+        oldState: 'unknown',
+        ...drive,
+        tries: list(drive.tries).map(inHand),
+      })),
+    },
+    events: list(document.events).map((event) =>
+      event.type === 'tryLogged' ? { ...event, try: inHand(event.try as Fields) } : event,
+    ),
+  };
+}
+
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
-const UPCASTERS: Readonly<Record<number, Upcaster>> = { 1: toVersion2, 2: toVersion3, 3: toVersion4 };
+const UPCASTERS: Readonly<Record<number, Upcaster>> = {
+  1: toVersion2,
+  2: toVersion3,
+  3: toVersion4,
+  4: toVersion5,
+};
 
 /**
  * Brings a document up to the current version, one step at a time.

@@ -28,6 +28,10 @@ export interface DriveFacts {
   readonly section?: Combined;
   /** Width of a flat belt. */
   readonly width?: Combined;
+  /** The groove where the belt lay, at its bottom; and the section that such a groove is made for. */
+  readonly grooveWidth?: Combined;
+  readonly grooveDepth?: Combined;
+  readonly grooveSection?: Combined;
   readonly motorDiameter?: Combined;
   readonly drivenDiameter?: Combined;
   readonly centreDistance?: Combined;
@@ -51,6 +55,19 @@ export interface DriveFacts {
   readonly oldBelt?: Combined;
   /** The least it can have been, from pieces. */
   readonly oldBeltAtLeastMm?: number;
+}
+
+/* A groove is a little wider than its belt, and a belt stands a little above its rim. Common practice, no source. */
+const GROOVE_PLAY_MM = 0.2;
+const ABOVE_RIM = 1.15;
+const GROOVE_SECTION_STD_MM = 0.15;
+
+/** The thickness of belt that a groove is made for: what fits between its flanks, and stands about level with its rim. */
+function sectionOfGroove(width: Combined | undefined, depth: Combined | undefined): Combined | undefined {
+  const byWidth = width && { value: Math.max(0.3, width.value - GROOVE_PLAY_MM), std: width.std };
+  const byDepth = depth && { value: ABOVE_RIM * depth.value, std: ABOVE_RIM * depth.std };
+  const least = byWidth && byDepth ? (byWidth.value < byDepth.value ? byWidth : byDepth) : (byWidth ?? byDepth);
+  return least && { value: least.value, std: Math.hypot(least.std, GROOVE_SECTION_STD_MM) };
 }
 
 /** Standard uncertainty of a idler's place and diameter. Common practice, no source. */
@@ -153,6 +170,8 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
   const measurands: readonly Measurand[] = [
     'section',
     'width',
+    'grooveWidth',
+    'grooveDepth',
     'motorDiameter',
     'drivenDiameter',
     'centreDistance',
@@ -195,6 +214,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     });
     return bounds.length > 0 ? Math.max(...bounds) : undefined;
   };
+  const grooveSection = sectionOfGroove(known.grooveWidth, known.grooveDepth);
   const oldBeltAtLeastMm = atLeast('oldBelt');
   const stallPullAtLeastN = atLeast('stallPull');
 
@@ -205,6 +225,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
       return { reading, ...(read && { read }), ...(problem && { problem }), odd: odd.has(reading.id) };
     }),
     ...known,
+    ...(grooveSection && { grooveSection }),
     ...(stringPath && { stringPath }),
     ...(wraps && { stringWraps: wraps }),
     ...(drive && { drive }),

@@ -4,6 +4,8 @@ import { id, nullable, number, one, optional, shape, some, text, type ValueOf } 
 export const MEASURANDS = [
   'section',
   'width',
+  'grooveWidth',
+  'grooveDepth',
   'oldBelt',
   'stringPath',
   'motorDiameter',

@@ -6,7 +6,11 @@ import type { AfterTries } from './afterTries';
 import type { Candidate, Ranking, Situation } from '../sizing';
 import { playOutcomes } from './kernel';
 import { probabilitiesOf, type SuccessProbability } from './successProbability';
-import { remedyBelts, stretchedBelt, type RemedyId } from './remedies';
+import { explanations, momentsOf, type Explanation } from './explain';
+import { cleaned, remedyBelts, stretchedBelt, type RemedyId } from './remedies';
+import type { Samples } from './samples';
+import type { Believed } from './temper';
+import { expectedOf } from './verdicts';
 import { valueOfMeasuring, type MeasurementValue } from './value';
 import { believe, type TriedBelt } from './believe';
 
@@ -20,32 +24,69 @@ export interface ProbabilityQuestion {
   readonly seed: number;
 }
 
+/** A verdict that the model gave little chance, and what would explain it. */
+export interface Surprise {
+  readonly tried: TriedBelt;
+  /** What the model gave that verdict before it was said, of all that might have been. */
+  readonly expected: number;
+  /** What must lie otherwise than believed, the likeliest explanation first. */
+  readonly explained: readonly Explanation[];
+}
+
 /** The chances of everything that could be done about the belt. */
 export interface ProbabilityAnswer {
   readonly draws: number;
+  /** How many samples of equal weight say as much. */
+  readonly effective: number;
   /** By the belt's id. */
   readonly belts: Readonly<Record<string, SuccessProbability>>;
   readonly remedies: Readonly<Partial<Record<RemedyId, SuccessProbability>>>;
+  /** Inner length that the old belt would be left with by warming, mm; undefined where there is none to warm. */
+  readonly warmedMm: number | undefined;
   /** The belt that `stretch` would be done to: the next size down of the likeliest. */
   readonly stretchedId: string | undefined;
+  /** Empty in a first look, which leaves them out. */
   readonly values: readonly MeasurementValue[];
+  /** The belts' chances without what sister machines say, where there are any. */
+  readonly alone: Readonly<Record<string, number>> | undefined;
+  readonly surprises: readonly Surprise[];
+  /** What would be asked for of the old section if any length could be had; undefined in a first look. */
+  readonly wanted: Wanted | undefined;
+  /** The path as it is believed after all this: for where it was not measured. */
+  readonly pathMm: Combined;
+}
+
+/** Lengths of the old section that are as good as any, sold or not. */
+export interface Wanted {
+  readonly section: BeltSection;
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** The chance in the middle. */
+  readonly works: number;
 }
 
 /** Belts that stand a chance at all, for the value of a measurement. */
 const HOPEFUL = 30;
+/** A chance is not stated above this: no drive is known so well. */
+const STATED_MAX = 0.99;
+/** A verdict of less than this was not expected. */
+const SURPRISING = 0.2;
+
+const stated = (one: SuccessProbability): SuccessProbability => ({ ...one, works: Math.min(STATED_MAX, one.works) });
 
 /**
  * The chance of every belt, of what else may be done, and what one more measurement would add.
  *
  * Cost: about 20 ns for each belt and draw, and as much again for the values.
  *
+ * @param quick leaves out what a first look does not need: the values of measuring, surprises, the chances without sisters
  * @example answerProbability({ situation, belts: CATALOGUE, tries: [], seed: 1 }, 4000).belts['square-1.2-116']?.works // 0.93
  */
-export function answerProbability(question: ProbabilityQuestion, draws: number): ProbabilityAnswer {
+export function answerProbability(question: ProbabilityQuestion, draws: number, quick = false): ProbabilityAnswer {
   const { situation, belts, tries, oldBelt, seed } = question;
-  const { value: samples, weights } = believe(situation, tries, draws, seed);
+  const { value: samples, weights, effective } = believe(situation, tries, draws, seed);
   const outcomes = playOutcomes(samples, situation, belts);
-  const chances = probabilitiesOf(outcomes, weights);
+  const chances = probabilitiesOf(outcomes, weights).map(stated);
   const order = chances.map((_, index) => index).sort((a, b) => (chances[b]?.works ?? 0) - (chances[a]?.works ?? 0));
   const hopeful = order.slice(0, HOPEFUL);
   const kept = new Uint8Array(hopeful.length * draws);
@@ -53,20 +94,88 @@ export function answerProbability(question: ProbabilityQuestion, draws: number):
   const best = order[0] === undefined ? undefined : belts[order[0]];
   const remedies = remedyBelts(samples, situation, oldBelt, best, seed);
   const remedyChances = probabilitiesOf(
+    // A remedy comes with cleaning: it is judged as if that were done.
     playOutcomes(
-      samples,
+      cleaned(samples),
       situation,
       remedies.map(({ belt }) => belt),
     ),
     weights,
-  );
+  ).map(stated);
+  const warmed = remedies.find(({ id }) => id === 'warm')?.belt.lengthsMm;
+  const { sisters = [] } = situation;
   return {
     draws,
+    effective,
     belts: Object.fromEntries(belts.map(({ id }, index) => [id, chances[index] as SuccessProbability])),
     remedies: Object.fromEntries(remedies.map(({ id }, index) => [id, remedyChances[index] as SuccessProbability])),
+    warmedMm: warmed && momentsOf(warmed, weights).value,
     stretchedId: stretchedBelt(best)?.id,
-    values: valueOfMeasuring(samples, situation, kept, weights),
+    values: quick ? [] : valueOfMeasuring(samples, situation, kept, weights),
+    alone: quick || sisters.length === 0 ? undefined : aloneOf(question, draws),
+    wanted: quick ? undefined : wantedOf(samples, weights, situation),
+    surprises: quick ? [] : surprisesOf(question, { value: samples, weights }, draws),
+    pathMm: momentsOf(samples.pathMm, weights),
   };
+}
+
+/** Steps of a length that is looked for, and how far below the best chance a length may lie to be as good, both relative. */
+const WANTED_STEPS = 60;
+const AS_GOOD = 0.03;
+
+/** Which lengths of the old section would do best, if any could be had. */
+function wantedOf(samples: Samples, weights: Float64Array, situation: Situation): Wanted | undefined {
+  const { oldSection } = situation;
+  if (!oldSection) return undefined;
+  const pathMm = momentsOf(samples.pathMm, weights).value;
+  const lengths = Array.from({ length: WANTED_STEPS }, (_, i) => pathMm * (0.78 + (0.24 * i) / WANTED_STEPS));
+  const chances = probabilitiesOf(
+    playOutcomes(
+      samples,
+      situation,
+      lengths.map((innerLengthMm) => ({
+        ...oldSection,
+        innerLengthMm,
+        innerLengthToleranceMm: 0.01 * innerLengthMm,
+      })),
+    ),
+    weights,
+  ).map(({ works }) => works);
+  const most = Math.max(...chances);
+  const good = lengths.filter((_, i) => (chances[i] ?? 0) >= most - AS_GOOD);
+  return { section: oldSection, fromMm: good[0] ?? 0, toMm: good.at(-1) ?? 0, works: Math.min(STATED_MAX, most) };
+}
+
+/** The chances that the same drive would have if no sister machine were known. */
+function aloneOf(
+  { situation, belts, tries, seed }: ProbabilityQuestion,
+  draws: number,
+): Readonly<Record<string, number>> {
+  const alone = { ...situation, sisters: [] };
+  const { value, weights } = believe(alone, tries, Math.min(draws, ALONE_DRAWS), seed);
+  const chances = probabilitiesOf(playOutcomes(value, alone, belts), weights).map(stated);
+  return Object.fromEntries(belts.map(({ id }, index) => [id, chances[index]?.works ?? 0]));
+}
+const ALONE_DRAWS = 1500;
+
+/** The verdicts that were not expected of a drive as it was believed to be before any was given. */
+function surprisesOf(
+  { situation, tries, seed }: ProbabilityQuestion,
+  after: Pick<Believed<Samples>, 'value' | 'weights'>,
+  draws: number,
+): readonly Surprise[] {
+  if (tries.length === 0) return [];
+  const count = Math.min(draws, ALONE_DRAWS);
+  const before = believe(situation, [], count, seed);
+  const outcomes = playOutcomes(
+    before.value,
+    situation,
+    tries.map(({ belt }) => belt),
+  );
+  return tries.flatMap((tried, index) => {
+    const expected = expectedOf(outcomes.subarray(index * count, (index + 1) * count), before.weights, tried.verdict);
+    return expected < SURPRISING ? [{ tried, expected, explained: explanations(before, after) }] : [];
+  });
 }
 
 /** SuccessProbability that differ by less than this are alike: nobody could tell them apart at the bench. */

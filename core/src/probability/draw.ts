@@ -168,6 +168,8 @@ export function draw(situation: Situation, z: readonly Float64Array[]): Drawn {
       round: rubber(priors.ringShoreA, on.round),
       flat: rubber(priors.flatShoreA, on.flat),
     },
+    motorFrictionClean: friction('clean', on.motorFriction),
+    drivenFrictionClean: friction('clean', on.drivenFriction),
     relaxedShare,
     strainMax: on.strainMax.map((one) => strainComfortable + (strainMax - strainComfortable) * below(one)),
     bushMm: new Float64Array(count).fill(priors.bushFriction * priors.shaftRadiusMm),
@@ -186,8 +188,6 @@ export function draw(situation: Situation, z: readonly Float64Array[]): Drawn {
       madeStretch: old.madeStretch,
       healthyNmm: need.healthyNmm,
       modulusMpa: rubber(hardnessOf(situation.oldSection.shape, priors), on.oldRubber),
-      motorFriction: friction('clean', on.motorFriction),
-      drivenFriction: friction('clean', on.drivenFriction),
       logLikelihood,
     });
   }
@@ -216,7 +216,8 @@ function drawOld(
     return oily ? asSet * Math.exp(Math.abs(SWOLLEN * (on.swelling[i] as number))) : asSet;
   });
   const round = oldSection ? Math.PI * oldSection.thicknessMm : 0;
-  const measured = each(count, (i) => path.value + path.std * (on.path[i] as number));
+  // A drive unlike the others is one that was misread, too.
+  const measured = each(count, (i) => path.value + path.std * (wide[i] as number) * (on.path[i] as number));
   if (!pathFromOldBelt) {
     // What a stopgap was, the drive was not made with.
     if (!oldBelt || oldState === 'stopgap' || oldState === 'crumbs') return { pathMm: measured, madeStretch };
@@ -300,7 +301,7 @@ function drawNeed(
     (i) => (travelPerTurnMm[i] as number) / (2 * Math.PI * Math.min(0.95, efficiency[i] as number)),
   );
   // A pull that was measured is that of the tray as it is; what is believed is that of a healthy one.
-  const drawn = pull ? spreadOf(pull, on.pull) : spreadOf(usual, on.pull, wide);
+  const drawn = spreadOf(pull ?? usual, on.pull, wide);
   const trayPullN = pull ? drawn : each(count, (i) => (drawn[i] as number) * (stiffness[i] as number));
   const healthyNmm = each(count, (i) => ((trayPullN[i] as number) / (stiffness[i] as number)) * (perN[i] as number));
   const needNmm = each(count, (i) => (trayPullN[i] as number) * (perN[i] as number));
@@ -351,18 +352,18 @@ const USUAL_STRETCH = 1.08;
  */
 function explainDesign(
   { drive, oldSection, priors, demands }: Situation,
-  { count, pathMm, motorRadiusMm, drivenRadiusMm, relaxedShare, bushMm, stallNmm }: Samples,
+  samples: Samples,
   made: {
     readonly wide: Float64Array;
     readonly madeStretch: Float64Array;
     readonly healthyNmm: Float64Array;
     readonly modulusMpa: Float64Array;
-    readonly motorFriction: Float64Array;
-    readonly drivenFriction: Float64Array;
     readonly logLikelihood: Float64Array;
   },
 ): void {
   if (!oldSection) return;
+  const { count, pathMm, motorRadiusMm, drivenRadiusMm, relaxedShare, bushMm, stallNmm } = samples;
+  const { motorFrictionClean, drivenFrictionClean } = samples;
   const seat = seatAt(drive, oldSection.thicknessMm / Math.sqrt(USUAL_STRETCH));
   if (!seat) return;
   const third = sectionAreaMm2(oldSection) / 3;
@@ -374,8 +375,8 @@ function explainDesign(
     const [motorWrap = Math.PI, drivenWrap = Math.PI] =
       seat.wrapsRad ?? wrapsOfPath({ pathMm: pathMm[i] as number, motorRadiusMm: motorMm, drivenRadiusMm: drivenMm });
     const share = Math.min(
-      gripShare(grooveFriction(motorGroove, made.motorFriction[i] as number), motorWrap),
-      gripShare(grooveFriction(drivenGroove, made.drivenFriction[i] as number), drivenWrap),
+      gripShare(grooveFriction(motorGroove, motorFrictionClean[i] as number), motorWrap),
+      gripShare(grooveFriction(drivenGroove, drivenFrictionClean[i] as number), drivenWrap),
     );
     const pitchMm = motorMm + seat.motorMm;
     const ratio = 1 + (made.madeStretch[i] as number);

@@ -15,7 +15,10 @@ export {
   type Choosing,
   type ProbabilityAnswer,
   type ProbabilityQuestion,
+  type Surprise,
+  type Wanted,
 } from './answer';
 export { willDo, type WillDo } from './willDo';
 export { REMEDIES, REMEDY_IDS, type RemedyId, type RemedyKnown } from './remedies';
-export { inHundred, measurableName } from './words';
+export { explainedWords, inHundred, measurableName, wouldTell } from './words';
+export { type Explained, type Explanation } from './explain';

@@ -1,5 +1,13 @@
 import { grooveFriction, gripShare, shaftLoadN } from '../drive';
-import { FAILURE_BITS, seatAt, sectionLogRatio, wrapsOfPath, type EvaluatedBelt, type Seat } from '../evaluation';
+import {
+  FAILURE_BITS,
+  oldSeat,
+  seatAt,
+  sectionLogRatio,
+  wrapsOfPath,
+  type EvaluatedBelt,
+  type Seat,
+} from '../evaluation';
 import { sectionAreaMm2, type BeltSection } from '../rubber';
 import type { Situation } from '../sizing';
 import type { Samples } from './samples';
@@ -143,6 +151,9 @@ export function playOutcomes(samples: Samples, situation: Situation, belts: read
   const outcomes = new Uint8Array(belts.length * count);
   const slipAtNmm = needNmm.map((need) => gripMin * need);
   const sectionOf = sectionsOf(samples, situation);
+  const { motorRpm, targetRpm } = speed ?? {};
+  const fixed = motorRpm !== undefined && targetRpm !== undefined ? targetRpm / motorRpm : undefined;
+  const made = oldSeat(situation.drive, oldSection);
   for (const [index, belt] of belts.entries()) {
     const section = sectionOf(belt);
     const row = index * count;
@@ -179,9 +190,13 @@ export function playOutcomes(samples: Samples, situation: Situation, belts: read
       if (pullN * (hold[i] as number) * motorMm < (slipAtNmm[i] as number)) outcome |= SLIPS;
       if (pullN * (dragMm[i] as number) > (spareNmm[i] as number)) outcome |= STALLS;
       if (stretch - 1 > (strainMax[i] as number)) outcome |= TORN;
-      if (speed) {
-        const rpm = (speed.motorRpm * motorMm) / ((drivenRadiusMm[i] as number) + drivenGrowth * thinMm);
-        if (Math.abs(rpm / speed.targetRpm - 1) > speed.tolerance) outcome |= WRONG_SPEED;
+      if (speed && (fixed !== undefined || made)) {
+        const wanted =
+          fixed ??
+          ((motorRadiusMm[i] as number) + (made?.motorMm ?? 0)) /
+            ((drivenRadiusMm[i] as number) + (made?.drivenMm ?? 0));
+        const ratio = motorMm / ((drivenRadiusMm[i] as number) + drivenGrowth * thinMm);
+        if (Math.abs(ratio / wanted - 1) > speed.tolerance) outcome |= WRONG_SPEED;
       }
       outcomes[row + i] = outcome;
     }

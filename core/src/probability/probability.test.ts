@@ -4,15 +4,17 @@ import fc from 'fast-check';
 import { CATALOGUE } from '../catalogue';
 import { centreLineAt, innerPath, type Drive } from '../drive';
 import { evaluateBelt, FAILURE_BITS, FAILURES } from '../evaluation';
-import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, judge, type Situation } from '../sizing';
+import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, judge, type Sister, type Situation } from '../sizing';
+import { drawSamples } from '../../fixtures/draws';
 import {
-  drawSamples,
+  believe,
   evenly,
   probabilitiesOf,
   playOutcomes,
   valueOfMeasuring,
   valuesOf,
-  weighed,
+  chosenAfter,
+  type BeltVerdict,
   type JudgedBelt,
 } from '.';
 
@@ -38,26 +40,24 @@ const square = (innerLengthMm: number, thicknessMm = 1.2): JudgedBelt => ({
 });
 
 describe('the tray held while the motor drives', () => {
-  const stalls = (more: Partial<Situation>) => {
-    const samples = drawSamples(situation({ trayPullN: { value: 1.4, std: 0.1 }, ...more }), 2000, 3);
-    return Array.from(samples.stallNmm, (stall, i) => stall / (samples.needNmm[i] ?? 1));
+  const pulled = { trayPullN: { value: 1.4, std: 0.1 } };
+  /** What the motor has over the need, in the mean. */
+  const stalls = (more: Partial<Situation>): number => {
+    const { value, weights } = believe(situation({ ...pulled, ...more }), [], 2000, 3);
+    return value.stallNmm.reduce((sum, stall, i) => sum + (stall / (value.needNmm[i] ?? 1)) * (weights[i] ?? 0), 0);
   };
-  const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length;
-  test('narrows what the motor is taken to have to what was read: (F + pull)/pull', () => {
-    const read = stalls({ stallPullN: { value: 2.1, std: 0.15 } });
-    expect(mean(read)).toBeCloseTo(2.5, 1);
-    expect(Math.max(...read)).toBeLessThan(Math.max(...stalls({})));
+  test('says what the motor has: (F + pull)/pull', () => {
+    expect(stalls({ stallPullN: { value: 2.1, std: 0.15 } })).toBeCloseTo(2.5, 1);
+    expect(stalls({ stallPullN: { value: 0.7, std: 0.15 } })).toBeCloseTo(1.5, 1);
   });
-  test('by a slipping belt it takes away only the motors that are too weak', () => {
-    const least = stalls({ stallPullAtLeastN: 2.8 });
-    // Each sample’s own need is drawn about 1.4 N, and 2.8 N more must be there.
-    expect(Math.min(...least)).toBeGreaterThan(2.5);
-    expect(mean(least)).toBeGreaterThan(mean(stalls({})));
+  test('by a slipping belt it makes motors that are too weak unlikely', () => {
+    expect(stalls({ stallPullAtLeastN: 2.8 })).toBeGreaterThan(stalls({}) + 0.2);
   });
   test('a motor read as weak makes tight belts unlikelier', () => {
     const works = (more: Partial<Situation>) => {
-      const of = situation({ trayPullN: { value: 1.4, std: 0.1 }, ...more });
-      return probabilitiesOf(playOutcomes(drawSamples(of, 2000, 3), of, [square(112)]), evenly(2000))[0]?.works ?? NaN;
+      const of = situation({ ...pulled, ...more });
+      const { value, weights } = believe(of, [], 2000, 3);
+      return probabilitiesOf(playOutcomes(value, of, [square(112)]), weights)[0]?.works ?? NaN;
     };
     expect(works({ stallPullN: { value: 0.1, std: 0.1 } })).toBeLessThan(
       works({ stallPullN: { value: 2.8, std: 0.1 } }) - 0.2,
@@ -163,7 +163,7 @@ describe('one criterion', () => {
           const done = evaluateBelt(
             of.drive,
             { ...belt, innerLengthMm },
-            valuesOf(samples, i),
+            valuesOf(samples, i, belt.shape),
             of.demands,
             of.oldSection,
           );
@@ -184,7 +184,7 @@ describe('one criterion', () => {
     }
     expect(cases).toBe(100_000);
     expect(differ / cases).toBeLessThan(0.002);
-    expect(worst).toBeLessThan(0.03);
+    expect(worst).toBeLessThan(0.04);
   });
   test('the same seed gives the same chance; another gives others that agree within their draws', () => {
     const chances = (seed: number) => {
@@ -252,33 +252,83 @@ describe('one criterion', () => {
 });
 
 describe('what the bench said of belts it tried', () => {
-  const samples = drawSamples(situation(), 3000, 9);
   const belts = [square(112), square(116), square(120), square(124)];
-  const outcomes = playOutcomes(samples, situation(), belts);
-  const row = (index: number) => outcomes.subarray(index * 3000, (index + 1) * 3000);
-  const works = (weights: Float64Array) => probabilitiesOf(outcomes, weights).map((one) => one.works);
-  test('a belt that was too loose makes longer ones less likely and shorter ones no less', () => {
-    const before = works(evenly(3000));
-    const after = works(weighed(3000, [{ outcomes: row(2), verdict: 'tooLoose' }]));
-    expect(after[2]).toBeLessThan(before[2] ?? 0);
-    expect(after[3]).toBeLessThan(before[3] ?? 0);
-    const tight = works(weighed(3000, [{ outcomes: row(1), verdict: 'tooTight' }]));
+  const after = (...tries: ReadonlyArray<readonly [JudgedBelt, BeltVerdict]>) => {
+    const tried = tries.map(([belt, verdict]) => ({ belt, verdict }));
+    const { value, weights, effective } = believe(situation(), tried, 3000, 9);
+    return {
+      works: probabilitiesOf(playOutcomes(value, situation(), belts), weights).map((one) => one.works),
+      effective,
+    };
+  };
+  const before = after().works;
+  test('a belt that was too loose makes longer ones less likely and shorter ones no less; too tight the other way round', () => {
+    const loose = after([square(120), 'tooLoose']).works;
+    expect(loose[2]).toBeLessThan(before[2] ?? 0);
+    expect(loose[3]).toBeLessThan(before[3] ?? 0);
+    const tight = after([square(116), 'tooTight']).works;
     expect(tight[0]).toBeLessThan(before[0] ?? 0);
+    expect(tight[2]).toBeGreaterThan(tight[1] ?? 1);
   });
-  test('one that was right is likelier to be; weights add up to 1 whatever is said', () => {
-    const before = works(evenly(3000));
-    expect(works(weighed(3000, [{ outcomes: row(1), verdict: 'right' }]))[1]).toBeGreaterThan(before[1] ?? 1);
-    const said = fc.constantFrom('right', 'tooLoose', 'tooTight', 'twisted');
-    fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(3), said), { maxLength: 6 }), (tried) => {
-        const weights = weighed(
-          3000,
-          tried.map(([index, verdict]) => ({ outcomes: row(index), verdict })),
-        );
-        expect(weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
-      }),
-      { numRuns: 20 },
+  test('one that was right is likelier to be', () => {
+    expect(after([square(116), 'right']).works[1]).toBeGreaterThan(before[1] ?? 1);
+  });
+  test('whatever is said, the answer rests on 500 effective samples and more', () => {
+    const said = fc.constantFrom<BeltVerdict>('right', 'tooLoose', 'tooTight', 'twisted');
+    const one = fc.tuple(
+      fc.double({ min: 96, max: 130, noNaN: true }).map((mm) => square(mm)),
+      said,
     );
+    fc.assert(
+      fc.property(fc.array(one, { maxLength: 4 }), (tried) => {
+        const { effective, works } = after(...tried);
+        expect(effective).toBeGreaterThanOrEqual(500);
+        for (const share of works) expect(share >= 0 && share <= 1 + 1e-9).toBe(true);
+      }),
+      { numRuns: 12, seed: 4 },
+    );
+  });
+});
+
+describe('what the bench forbids', () => {
+  test('too tight: that length and every shorter one of its section, and no other; too loose: the longer ones', () => {
+    const { forbidden } = chosenAfter([
+      { belt: square(112), verdict: 'tooTight' },
+      { belt: square(124), verdict: 'tooLoose' },
+    ]);
+    const lengths = [104, 112, 116, 120, 124, 128];
+    expect(lengths.filter((mm) => !forbidden(square(mm)))).toEqual([116, 120]);
+    expect(forbidden(square(104))?.verdict).toBe('tooTight');
+    expect(forbidden(square(104, 1.5))).toBeUndefined();
+  });
+  test('a later verdict on the same size takes the place of the earlier; withdrawn, it is as if it had not been', () => {
+    const tight = { belt: square(112), verdict: 'tooTight' } as const;
+    expect(chosenAfter([tight, { belt: square(112), verdict: 'right' }]).right?.innerLengthMm).toBe(112);
+    expect(chosenAfter([{ belt: square(112), verdict: 'right' }, tight]).right).toBeUndefined();
+    expect(chosenAfter([]).forbidden(square(100))).toBeUndefined();
+  });
+});
+
+describe('machines with the same mechanism', () => {
+  const sister = (verdict: BeltVerdict, more: Partial<Sister> = {}): Sister => ({
+    number: '1',
+    motorSurface: 'clean',
+    drivenSurface: 'clean',
+    tries: [{ belt: square(116), verdict: verdict }],
+    ...more,
+  });
+  const works = (sisters: readonly Sister[]): number => {
+    const of = situation({ sisters });
+    const { value, weights } = believe(of, [], 3000, 5);
+    return probabilitiesOf(playOutcomes(value, of, [square(116)]), weights)[0]?.works ?? NaN;
+  };
+  test('two on which a belt was right make it likelier, one with oil on its pulley hardly does, one too tight the less', () => {
+    const alone = works([]);
+    expect(works([sister('right'), sister('right')])).toBeGreaterThan(alone);
+    expect(works([sister('tooTight'), sister('tooTight')])).toBeLessThan(alone - 0.1);
+    const loose = alone - works([sister('tooLoose')]);
+    const oily = alone - works([sister('tooLoose', { drivenSurface: 'oily' })]);
+    expect(oily).toBeLessThan(0.6 * loose);
   });
 });
 

@@ -66,6 +66,13 @@ const BACK_MAX = 0.6;
 const MADE_STRETCH = 0.075;
 const MADE_SPREAD = 0.02;
 
+/** Samples as they would be once both pulleys are clean. */
+export const cleaned = (samples: Samples): Samples => ({
+  ...samples,
+  motorFriction: samples.motorFrictionClean,
+  drivenFriction: samples.drivenFrictionClean,
+});
+
 /** The belt that would be stretched in place of the best: its next size down, where there is one. */
 export function stretchedBelt(best: CatalogueBelt | undefined): CatalogueBelt | undefined {
   const siblings = best ? CATALOGUE.filter((belt) => sameSection(belt, best)) : [];
@@ -91,7 +98,9 @@ export function remedyBelts(
     Float64Array.from({ length: samples.count }, (_, i) => length(i));
   const found: Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> = [];
   const { oldSection } = situation;
-  if (oldBelt && oldSection) {
+  const { oldState } = situation;
+  // Crumbs and pieces are kept by nobody.
+  if (oldBelt && oldSection && oldState !== 'crumbs' && oldState !== 'broken') {
     const nowMm = perWorld(() => oldBelt.value + oldBelt.std * bell());
     const old = { ...oldSection, innerLengthMm: oldBelt.value, innerLengthToleranceMm: 0, settled: true };
     const warmedMm = perWorld((i) => {

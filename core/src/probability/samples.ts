@@ -18,6 +18,9 @@ export interface Samples {
   readonly idlerFrictions: readonly Float64Array[];
   /** Of a new belt of each stock. */
   readonly modulusMpa: Readonly<Record<SectionShape, Float64Array>>;
+  /** What the frictions would be on clean pulleys. */
+  readonly motorFrictionClean: Float64Array;
+  readonly drivenFrictionClean: Float64Array;
   readonly relaxedShare: Float64Array;
   readonly strainMax: Float64Array;
   /** Bush friction times shaft radius. */
@@ -83,6 +86,8 @@ export function samplesOf(
         return [shape, own ? Float64Array.from(own) : list((one) => one.modulusMpa)];
       }),
     ) as Record<SectionShape, Float64Array>,
+    motorFrictionClean: list((one) => one.motorFriction),
+    drivenFrictionClean: list((one) => one.drivenFriction),
     relaxedShare: list((one) => one.relaxedShare),
     strainMax: list((one) => one.strainMax),
     bushMm: list((one) => one.bushMm),

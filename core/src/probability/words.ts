@@ -1,3 +1,4 @@
+import type { Explained, Explanation } from './explain';
 import type { Measurable } from './value';
 import { DRIVEN_WORDS, type Driven } from '../loaders';
 
@@ -24,3 +25,31 @@ export function measurableName(what: Measurable, driven: Driven): string {
       return `the ${moved}’s travel over ten turns`;
   }
 }
+
+/** What would explain a verdict, as it is said. @example explainedWords({ what: 'motor', change: -0.3, sigmas: -1 }, 'tray') // 'a weaker motor than assumed' */
+export function explainedWords({ what, change }: Explanation, driven: Driven): string {
+  const more = change > 0;
+  switch (what) {
+    case 'need':
+      return `a ${DRIVEN_WORDS[driven]} that goes ${more ? 'more stiffly' : 'more easily'} than assumed`;
+    case 'motor':
+      return `a ${more ? 'stronger' : 'weaker'} motor than assumed`;
+    case 'rubber':
+      return `${more ? 'harder' : 'softer'} rubber than assumed`;
+    case 'friction':
+      return more
+        ? 'pulleys that grip better than assumed'
+        : 'a pulley that is oily or shiny where it was called better';
+    case 'path':
+      return `a ${more ? 'longer' : 'shorter'} path than was read`;
+  }
+}
+
+/** What to measure to know whether that is it; undefined where nothing on the bench would tell. */
+export const wouldTell: Readonly<Record<Explained, Measurable | undefined>> = {
+  need: 'trayPull',
+  motor: 'stallPull',
+  rubber: undefined,
+  friction: undefined,
+  path: 'path',
+};

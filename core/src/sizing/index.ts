@@ -21,10 +21,9 @@ export {
 } from './requirements';
 export {
   idlerSurface,
-  OLD_STATES,
   oldBeltFinding,
   situationOf,
-  type OldState,
+  SPINDLE_TOLERANCE_PERCENT,
   type Sister,
   type Situation,
   type SituationSetting,

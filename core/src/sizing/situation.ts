@@ -1,4 +1,4 @@
-import type { Belt, Drive, Surface } from '../drive';
+import type { Belt, Drive, OldState, Surface } from '../drive';
 import type { Demands, Requirements, SpeedWanted } from '../evaluation';
 import type { Driven } from '../loaders';
 import type { DriveFacts } from '../measuring';
@@ -7,10 +7,6 @@ import type { Combined } from '../statistics';
 import { ok, refuse, type Result, type SectionShape } from '../units';
 import { DEFAULT_PRIORS, type Priors } from './priors';
 import { DEFAULT_REQUIREMENTS } from './requirements';
-
-/** How the old belt was found. */
-export const OLD_STATES = ['unknown', 'taut', 'hanging', 'broken', 'crumbs', 'swollen', 'stopgap'] as const;
-export type OldState = (typeof OLD_STATES)[number];
 
 /** A machine with the same mechanism: what was seen and measured of it, and what was tried there. */
 export interface Sister {
@@ -31,6 +27,8 @@ export interface Situation {
   readonly path: Combined;
   /** The path was not measured: `path` is the old belt's length, from which it is inferred. */
   readonly pathFromOldBelt?: boolean;
+  /** Nothing was measured: `path` is what machines of the mechanism have. */
+  readonly pathFromSisters?: boolean;
   /** The old belt as it is now, relaxed, and how it was found. */
   readonly oldBelt?: Combined | undefined;
   readonly oldState?: OldState | undefined;
@@ -73,19 +71,32 @@ export interface SituationSetting {
   readonly idlers?: ReadonlyArray<{ readonly surface: Surface | null }>;
   readonly driven?: Driven;
   readonly speed?: {
-    readonly motorRpm: number;
-    readonly targetRpm: number;
+    readonly motorRpm: number | null;
+    readonly targetRpm: number | null;
     readonly tolerancePercent: number;
   } | null;
   readonly oldState?: OldState;
   readonly stiff?: boolean;
   readonly sisters?: readonly Sister[];
+  /** What machines of the mechanism say of its path and section, where nothing of this one is measured. */
+  readonly mechanismPath?: Combined | undefined;
+  readonly mechanismSection?: BeltSection | undefined;
   readonly priors?: Priors;
   readonly requirements?: Requirements;
 }
 
-const speedOf = (speed: SituationSetting['speed']): SpeedWanted | undefined =>
-  speed ? { motorRpm: speed.motorRpm, targetRpm: speed.targetRpm, tolerance: speed.tolerancePercent / 100 } : undefined;
+/** How far off a spindle may turn, in per cent, until it is said otherwise. Common practice for disk drives, no source. */
+export const SPINDLE_TOLERANCE_PERCENT = 1.5;
+
+/** What turns a spindle is judged by its speed from the start; anything else where a speed is said to matter. */
+function speedOf(speed: SituationSetting['speed'], driven: Driven): SpeedWanted | undefined {
+  if (!speed) return driven === 'spindle' ? { tolerance: SPINDLE_TOLERANCE_PERCENT / 100 } : undefined;
+  return {
+    motorRpm: speed.motorRpm ?? undefined,
+    targetRpm: speed.targetRpm ?? undefined,
+    tolerance: speed.tolerancePercent / 100,
+  };
+}
 
 /**
  * What a belt can be judged against from the facts so far, or the next thing to measure.
@@ -97,7 +108,8 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
   if (facts.driveProblem) return refuse(facts.driveProblem);
   const { driven = 'tray', oldState = 'unknown' } = setting;
   // Of crumbs no length is known; anything else of an old belt says about how long its path is.
-  const path = facts.path ?? (oldState === 'crumbs' ? undefined : facts.oldBelt);
+  const oldBelt = oldState === 'crumbs' ? undefined : facts.oldBelt;
+  const path = facts.path ?? oldBelt ?? setting.mechanismPath;
   if (!path) {
     return refuse(
       'Measure the path first: both pulleys and the distance between their shafts, a string round them, or the old belt alone.',
@@ -105,8 +117,9 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
   }
   return ok({
     path,
-    ...(!facts.path && { pathFromOldBelt: true }),
-    oldBelt: facts.oldBelt,
+    ...(!facts.path && oldBelt && { pathFromOldBelt: true }),
+    ...(!facts.path && !oldBelt && { pathFromSisters: true }),
+    oldBelt,
     oldState,
     stiff: setting.stiff,
     sisters: setting.sisters,
@@ -116,11 +129,7 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
     motorSurface: setting.motorSurface,
     drivenSurface: setting.drivenSurface,
     idlerSurfaces: setting.idlers?.map(({ surface }) => surface),
-    oldSection: facts.section && {
-      shape: setting.oldShape,
-      thicknessMm: facts.section.value,
-      widthMm: setting.oldShape === 'flat' ? facts.width?.value : undefined,
-    },
+    oldSection: oldSectionOf(facts, setting.oldShape) ?? setting.mechanismSection,
     ...(driven !== 'spindle' && {
       trayPullN: facts.trayPull,
       stallPullN: facts.stallPull,
@@ -129,8 +138,16 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
     }),
     driven,
     priors: setting.priors ?? DEFAULT_PRIORS,
-    demands: { requirements: setting.requirements ?? DEFAULT_REQUIREMENTS, speed: speedOf(setting.speed) },
+    demands: { requirements: setting.requirements ?? DEFAULT_REQUIREMENTS, speed: speedOf(setting.speed, driven) },
   });
+}
+
+/** The section that lay in the drive: of the belt itself, or where that is gone of the groove it lay in. */
+function oldSectionOf(facts: DriveFacts, shape: SectionShape): BeltSection | undefined {
+  const across = facts.section ?? (shape === 'flat' ? undefined : facts.grooveSection);
+  if (!across) return undefined;
+  const wide = shape === 'flat' ? (facts.width?.value ?? facts.grooveWidth?.value) : undefined;
+  return { shape, thicknessMm: across.value, widthMm: wide };
 }
 
 /**

@@ -11,7 +11,16 @@ import {
   printedLength,
   twoCaps,
 } from './oldBelt';
-import { countedTravel, scalePull, sectionJaws, stalledMotor, stalledSlipping, widthJaws } from './others';
+import {
+  countedTravel,
+  grooveDepthRod,
+  grooveWidthJaws,
+  scalePull,
+  sectionJaws,
+  stalledMotor,
+  stalledSlipping,
+  widthJaws,
+} from './others';
 import { stringRound } from './path';
 import { pulleyMethods } from './pulley';
 import type { Method } from '../types';
@@ -21,6 +30,8 @@ import type { Measurand } from '../schema';
 export const METHODS: readonly Method[] = [
   sectionJaws,
   widthJaws,
+  grooveWidthJaws,
+  grooveDepthRod,
   doubledOuter,
   overCap,
   laidStraight,

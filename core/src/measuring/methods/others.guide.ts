@@ -17,6 +17,18 @@ export const widthJaws: Guide = {
   drawing: { thing: `M46 24h40v8h-40Z${jaws(46, 86, 28, 16)}`, read: [46, 54, 86, 54] },
 };
 
+export const grooveWidthJaws: Guide = {
+  how: 'The small inside jaws between the flanks at the bottom of the groove, opened until they just touch. Residue off first.',
+  goesWrong: 'Crumbs in the groove make it narrow: clean it, and measure at two places.',
+  drawing: { thing: 'M20 16h32v26h28v-26h32v34H20Z', read: [52, 58, 80, 58] },
+};
+
+export const grooveDepthRod: Guide = {
+  how: 'The depth rod of the caliper on the rim, let down to the bottom of the groove. A pin and a rule do as well.',
+  goesWrong: 'Held askew it reads deep: rest the caliper’s end flat on the rim.',
+  drawing: { thing: 'M20 16h32v26h28v-26h32v34H20ZM64 2v40', read: [96, 16, 96, 42] },
+};
+
 export const countedTravel: Guide = {
   how: 'Unplugged. Mark the motor pulley, turn it ten times by hand in the easy direction and read how far the tray came. Never force it.',
   goesWrong: 'Backlash eats the first turn: take it up before you count.',

@@ -32,6 +32,37 @@ export const widthJaws: Method = {
   max: 20,
 };
 
+/** Width of the groove where the belt lay, for when the belt is gone. */
+export const grooveWidthJaws: Method = {
+  ...sectionJaws,
+  id: 'grooveWidthJaws',
+  takes: 'length',
+  guide: async () => (await import('./others.guide')).grooveWidthJaws,
+  measurand: 'grooveWidth',
+  label: 'groove width',
+  numberIs: 'width of the groove at its bottom',
+  words: ['groove width'],
+  readingStd: 0.1,
+  max: 20,
+  convert: (reading) =>
+    ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `groove ${w(reading)} wide` }),
+};
+
+/** Its depth, by the depth rod or a pin. */
+export const grooveDepthRod: Method = {
+  ...grooveWidthJaws,
+  id: 'grooveDepthRod',
+  takes: 'length',
+  guide: async () => (await import('./others.guide')).grooveDepthRod,
+  measurand: 'grooveDepth',
+  label: 'groove depth',
+  numberIs: 'depth of the groove from the rim',
+  words: ['groove depth'],
+  max: 8,
+  convert: (reading) =>
+    ok({ value: reading, perReading: 1, perAux: {}, arithmetic: (w) => `groove ${w(reading)} deep` }),
+};
+
 /** Tray travel counted over n turns of the motor pulley by hand. */
 export const countedTravel: Method = {
   id: 'countedTravel',

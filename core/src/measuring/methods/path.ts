@@ -29,7 +29,7 @@ export const stringRound: Method = {
   words: ['string', 'thread round'],
   aux: ['stringDiameterMm'],
   optionalAux: ['veeAngleDeg'],
-  readingStd: 0.7,
+  readingStd: 1,
   min: 15,
   max: 1200,
   convert(reading, aux, wraps = ONE_TURN) {

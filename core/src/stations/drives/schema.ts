@@ -1,4 +1,4 @@
-import { GROOVE_FORMS, SURFACES } from '../../drive';
+import { GROOVE_FORMS, OLD_STATES, SURFACES } from '../../drive';
 import { reading } from '../../measuring';
 import { flag, id, list, nullable, number, one, shape, text, type ShapeValue, type ValueOf } from '../../schema';
 import { SECTION_SHAPES } from '../../units';
@@ -34,10 +34,10 @@ const idler = shape({
 });
 export interface IdlerRecord extends ValueOf<typeof idler> {}
 
-/** A speed that matters. */
+/** A speed that matters: in revolutions where the motor's are known, else beside the belt the drive was made with. */
 const speed = shape({
-  motorRpm: number(1, 100_000),
-  targetRpm: number(1, 100_000),
+  motorRpm: nullable(number(1, 100_000)),
+  targetRpm: nullable(number(1, 100_000)),
   /** How far off it may be, in per cent. */
   tolerancePercent: number(0.01, 50),
 });
@@ -63,6 +63,8 @@ export const driveSettings = {
   drivenSurface: one(SURFACES),
   /** How the old belt is cut across. */
   oldShape: one(SECTION_SHAPES),
+  /** How it was found. */
+  oldState: one(OLD_STATES),
   /** Pulleys beside motor and driven pulley, in the order in which the belt meets them. */
   idlers: list(idler, 4),
   /** What is wanted of the driven pulley's speed, where it matters. */
@@ -94,6 +96,8 @@ export const beltTry = shape({
   /** Of a flat belt, where it is known. */
   widthMm: nullable(number(0.3, 20)),
   innerLengthMm: number(1, 2000),
+  /** Its inner length as it was measured in the hand, before it was fitted. */
+  measuredMm: nullable(number(1, 2000)),
   ...tryLabel,
   verdict: one(VERDICTS),
   note: text(4000),

@@ -1,0 +1,6 @@
+/**
+ * How the old belt was found: on its pulleys and taut, hanging slack, broken, in crumbs of which no length is known,
+ * swollen by oil, or a stopgap that the drive was not made with.
+ */
+export const OLD_STATES = ['unknown', 'taut', 'hanging', 'broken', 'crumbs', 'swollen', 'stopgap'] as const;
+export type OldState = (typeof OLD_STATES)[number];
