@@ -1,11 +1,11 @@
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CATALOGUE } from '../../core/src/catalogue';
+import { CATALOGUE, SQUARE_BELTS } from '../../core/src/catalogue';
 import { believe, KNOWLEDGE, machineOf, suggest } from '../../core/src/diagnosis';
 import { seatAt } from '../../core/src/evaluation';
 import { driveFacts } from '../../core/src/measuring';
-import { drawSamples, evenly, playOutcomes, probabilitiesOf, type JudgedBelt } from '../../core/src/probability';
+import { answerProbability, believe as believed, playOutcomes, type JudgedBelt } from '../../core/src/probability';
 import { sectionAreaMm2 } from '../../core/src/rubber';
 import { rank, situationOf, type Situation } from '../../core/src/sizing';
 import { reading } from '../../core/fixtures/sample';
@@ -37,14 +37,16 @@ const hasNumpy = () => spawnSync(PYTHON, ['-c', 'import numpy']).status === 0;
 function numpy(work: string, situation: Situation, belts: readonly JudgedBelt[], count: number) {
   if (!hasNumpy()) spawnSync('apt-get', ['install', '-y', '-q', 'python3-numpy'], { stdio: 'ignore' });
   if (!hasNumpy()) return undefined;
-  const samples = drawSamples(situation, count, 1);
+  const samples = believed(situation, [], count, 1).value;
   const { drive, oldSection, demands } = situation;
   const file = join(work, 'samples.json');
   writeFileSync(
     file,
     JSON.stringify({
       samples: Object.fromEntries(
-        Object.entries(samples).flatMap(([key, list]) => (list instanceof Float64Array ? [[key, [...list]]] : [])),
+        [...Object.entries(samples), ['modulusMpa', samples.modulusMpa.square] as const].flatMap(([key, list]) =>
+          list instanceof Float64Array ? [[key, [...list]]] : [],
+        ),
       ),
       requirements: demands.requirements,
       belts: belts.map((belt) => {
@@ -78,19 +80,40 @@ export async function benchCalculating(row: Row, { work }: Stage): Promise<void>
   const perBelt = `${((1000 * ranking) / CATALOGUE.length).toFixed(1)} µs a belt`;
   row(`ranking of every catalogue belt (${CATALOGUE.length})`, ms(ranking), perBelt);
 
-  const belts = [...CATALOGUE, ...CATALOGUE].slice(0, 500);
-  const answered = async (draws: number) =>
+  // One stock, as NumPy has it: the same modulus for all.
+  const belts = [...SQUARE_BELTS, ...SQUARE_BELTS].slice(0, 500);
+  const tried = (innerLengthMm: number, verdict: 'right' | 'tooTight') => ({
+    belt: { shape: 'square' as const, thicknessMm: 1.2, innerLengthMm, innerLengthToleranceMm: 1 },
+    verdict,
+  });
+  const sisters = ['1', '2', '3'].map((number) => ({
+    number,
+    motorSurface: 'clean' as const,
+    drivenSurface: 'clean' as const,
+    tries: [tried(116, 'right')],
+  }));
+  const answered = async (draws: number, quick: boolean, more: boolean) =>
     ms(
       median(
-        await times(9, () => {
-          const samples = drawSamples(situation, draws, 1);
-          probabilitiesOf(playOutcomes(samples, situation, belts), evenly(draws));
-        }),
+        await times(9, () =>
+          answerProbability(
+            {
+              situation: more ? { ...situation, sisters } : situation,
+              belts,
+              tries: more ? [tried(108, 'tooTight')] : [],
+              seed: 1,
+            },
+            draws,
+            quick,
+          ),
+        ),
       ),
     );
-  row('chances of 500 belts, first estimate (250 samples)', await answered(250), 'goal 50 ms');
-  row('chances of 500 belts, 4,000 samples', await answered(4000), 'goal 1.5 s');
-  const samples = drawSamples(situation, 4000, 1);
+  row('chances of 500 belts, first estimate (600 samples)', await answered(600, true, false), 'goal 50 ms');
+  row('the same with a verdict and three sisters', await answered(600, true, true), 'goal 50 ms');
+  row('chances of 500 belts, 4,000 samples, all of it', await answered(4000, false, false), 'goal 0.6 s');
+  row('the same with a verdict and three sisters', await answered(4000, false, true), 'goal 0.6 s');
+  const samples = believed(situation, [], 4000, 1).value;
   const fastest = Math.min(...(await times(9, () => playOutcomes(samples, situation, belts))));
   const works = playOutcomes(samples, situation, belts).reduce((sum, outcome) => sum + (outcome === 0 ? 1 : 0), 0);
   const theirs = numpy(work, situation, belts, 4000);

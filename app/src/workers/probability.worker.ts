@@ -14,7 +14,7 @@ export interface NumberedAnswer {
 }
 
 /** A quick look first, then as fine as the eye can tell. */
-const STAGES = [250, 4000];
+const STAGES = [600, 4000];
 
 let latest = 0;
 const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
@@ -29,7 +29,7 @@ async function answer({ id, question }: NumberedQuestion): Promise<void> {
     // A newer question waits in the queue: let it in before the long part.
     await breathe();
     if (id !== latest) return;
-    const reply: NumberedAnswer = { id, answer: answerProbability(question, draws), last: stage === STAGES.length - 1 };
+    const reply: NumberedAnswer = { id, answer: answerProbability(question, draws, stage < STAGES.length - 1), last: stage === STAGES.length - 1 };
     postMessage(reply);
   }
 }

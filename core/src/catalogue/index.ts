@@ -17,5 +17,6 @@ export { AS568_BELTS, FLAT_BELTS, SQUARE_BELTS };
 export const stockFor = (oldShape: SectionShape): readonly CatalogueBelt[] =>
   oldShape === 'flat' ? FLAT_BELTS : NOT_FLAT;
 const NOT_FLAT: readonly CatalogueBelt[] = [...SQUARE_BELTS, ...AS568_BELTS];
+export { ringNames } from './ringNames';
 export { nextInSeries, sameSection } from './neighbours';
 export type { CatalogueBelt, SeriesId } from './types';

@@ -23,7 +23,7 @@ const capital = (word: string): string => `${word.slice(0, 1).toUpperCase()}${wo
 export function figuresOf(
   situation: Situation,
   belt: Belt,
-  motorRpm: number,
+  motorRpm?: number,
 ): { readonly judgement: Judgement | undefined; readonly figures: readonly Figure[] } {
   const { priors, driven } = situation;
   const judgement = judge(situation, belt);
@@ -33,6 +33,7 @@ export function figuresOf(
   if (!running) return { judgement, figures: [stretch] };
   const { gearing } = running;
   const speed =
+    motorRpm !== undefined &&
     situation.drive &&
     drivenSpeed(situation.drive, belt, motorRpm, {
       hardnessShoreA: hardnessOf(belt.shape, priors).best,
@@ -57,8 +58,11 @@ export function figuresOf(
       },
       { name: 'Motor torque left, over need', value: `${running.motorLeftRatio.toFixed(2)} times` },
       { name: 'Smallest pulley', value: `${running.bendRatio.toFixed(1)} sections` },
-      { name: 'Driven pulley', value: speed?.ok ? `${speed.value.rpm.toFixed(0)} rpm` : 'does not turn' },
-      ...(gearing
+      // Revolutions are told only of a motor whose own are known.
+      ...(speed
+        ? [{ name: 'Driven pulley', value: speed.ok ? `${speed.value.rpm.toFixed(0)} rpm` : 'does not turn' }]
+        : []),
+      ...(gearing && motorRpm !== undefined
         ? [
             {
               name: `${STROKE_MM} mm of travel takes`,

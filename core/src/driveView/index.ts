@@ -1,6 +1,7 @@
 export { driveView, type Bench, type DriveView, type OfTicket } from './view';
-export { MACHINES_ENOUGH, onSale, triedBelt, type MechanismKnown } from './sisters';
+export { MACHINES_ENOUGH, oldSectionOnSale, onSale, triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
+export { wantedWords } from './wanted';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';
 export { remedyTry, withProvisional, type NewTry } from './remedy';
 export { judgedFitted } from './judged';

@@ -8,5 +8,6 @@ export { isForce } from './types';
 export type { Aux, Converted, Guide, KnownOfDrive, Method, Slip, Wraps, WriteLength } from './types';
 export { MEASURANDS, reading, type AuxKey, type Measurand, type Reading } from './schema';
 export { oddReason } from './oddReason';
+export { inHand, lengthInHand, otherThanLabelled, type InHand } from './inHand';
 export { sameWay, type SameWay } from './sameWay';
 export { figure, figureSpread, figureUnit } from './figure';

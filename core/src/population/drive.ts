@@ -115,7 +115,7 @@ const SHORE: Readonly<Record<SectionShape, readonly [number, number]>> = {
 };
 const modulusOf = (random: Random, shape: SectionShape): number => {
   const modulus = youngModulusMpa(humped(random, ...SHORE[shape]));
-  return (modulus.ok ? modulus.value : 0) * humped(random, 0.7, 1.3);
+  return (modulus.ok ? modulus.value : 0) * humped(random, 0.6, 1.4);
 };
 
 /** How a drive has aged: what differs from one machine to the next of one mechanism. */

@@ -235,7 +235,7 @@ export function rankByProbability(
   const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
   const best = allowed
     .filter(
-      (one) => works(one) >= works(top) - ALIKE && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
+      (one) => works(one) >= works(top) - 0.002 && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
     )
     .reduce((easiest, one) => (ease(one) > ease(easiest) ? one : easiest));
   const candidates = [best, ...byChance.filter((one) => one !== best)];

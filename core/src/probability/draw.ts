@@ -217,7 +217,8 @@ function drawOld(
   });
   const round = oldSection ? Math.PI * oldSection.thicknessMm : 0;
   // A drive unlike the others is one that was misread, too.
-  const measured = each(count, (i) => path.value + path.std * (wide[i] as number) * (on.path[i] as number));
+  const read = pathFromOldBelt && oldBelt ? oldBelt : path;
+  const measured = each(count, (i) => read.value + read.std * (wide[i] as number) * (on.path[i] as number));
   if (!pathFromOldBelt) {
     // What a stopgap was, the drive was not made with.
     if (!oldBelt || oldState === 'stopgap' || oldState === 'crumbs') return { pathMm: measured, madeStretch };

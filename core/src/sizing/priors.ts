@@ -35,9 +35,9 @@ const plain = (name: string, unit: string, min: number, max: number, first: numb
  */
 export const PRIOR_SPREADS = {
   /** Each stock has a hardness of its own: rings as sold are harder. From memory of the trade, no source. */
-  squareShoreA: spread('Hardness of square belts as sold', 'Shore A', 20, 80, 60, 4),
-  ringShoreA: spread('Hardness of rings as sold', 'Shore A', 20, 80, 70, 4),
-  flatShoreA: spread('Hardness of flat belts as sold', 'Shore A', 20, 80, 60, 4),
+  squareShoreA: spread('Hardness of square belts as sold', 'Shore A', 20, 80, 60, 3),
+  ringShoreA: spread('Hardness of rings as sold', 'Shore A', 20, 80, 70, 3),
+  flatShoreA: spread('Hardness of flat belts as sold', 'Shore A', 20, 80, 60, 3),
   /** Share of its fresh pull that a belt keeps: 10–20 % goes in the first days, a little more by decades of time. */
   relaxedShare: spread('Share of its fresh pull that it keeps', 'ratio, no unit', 0.3, 1, 0.8, 0.04),
   trayPullN: spread('Tray pull, until measured', 'N', 0.1, 40, 1.4, 0.4),
@@ -68,7 +68,7 @@ export const PRIOR_FIGURES = {
   rollerTimes: plain('Rollers of a slot loader need', 'times a tray', 0.2, 10, 1.6),
   /** One drive in so many is unlike the others: its priors are so many times as wide. */
   unusualShare: plain('Drives unlike the others', 'ratio, no unit', 0, 0.5, 0.1),
-  unusualTimes: plain('Their priors are wider by', 'times', 1, 5, 2.5),
+  unusualTimes: plain('Their priors are wider by', 'times', 1, 5, 2),
   /** How far the path of one machine may lie from that of another with the same mechanism, relative. */
   betweenMachines: plain('Path between two machines alike', 'ratio, no unit', 0, 0.05, 0.004),
   shaftRadiusMm: plain('Motor shaft radius', 'mm', 0.3, 4, 0.875),

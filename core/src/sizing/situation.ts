@@ -23,9 +23,9 @@ export interface Sister {
 
 /** What a belt is judged against: as much of the drive as is known, what is believed of the rest, what is demanded. */
 export interface Situation {
-  /** Inner path, which must be known; or the old belt's length, where that is all there is (`pathFromOldBelt`). */
+  /** Inner path, measured or inferred. */
   readonly path: Combined;
-  /** The path was not measured: `path` is the old belt's length, from which it is inferred. */
+  /** The path was not measured: it is inferred from the old belt, and `path` is a first estimate of that. */
   readonly pathFromOldBelt?: boolean;
   /** Nothing was measured: `path` is what machines of the mechanism have. */
   readonly pathFromSisters?: boolean;
@@ -109,7 +109,7 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
   const { driven = 'tray', oldState = 'unknown' } = setting;
   // Of crumbs no length is known; anything else of an old belt says about how long its path is.
   const oldBelt = oldState === 'crumbs' ? undefined : facts.oldBelt;
-  const path = facts.path ?? oldBelt ?? setting.mechanismPath;
+  const path = facts.path ?? (oldBelt ? pathOfOldBelt(oldBelt, oldState) : setting.mechanismPath);
   if (!path) {
     return refuse(
       'Measure the path first: both pulleys and the distance between their shafts, a string round them, or the old belt alone.',
@@ -140,6 +140,22 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
     priors: setting.priors ?? DEFAULT_PRIORS,
     demands: { requirements: setting.requirements ?? DEFAULT_REQUIREMENTS, speed: speedOf(setting.speed, driven) },
   });
+}
+
+/** How far a path lies above the old belt's length, and how sure that is, by how the belt was found. No source. */
+const ABOVE_OLD: Readonly<Record<OldState, readonly [above: number, std: number]>> = {
+  unknown: [0.018, 0.018],
+  taut: [0.025, 0.015],
+  hanging: [0, 0.01],
+  broken: [0.018, 0.018],
+  swollen: [-0.01, 0.025],
+  stopgap: [0.03, 0.05],
+  crumbs: [0.018, 0.1],
+};
+
+function pathOfOldBelt(oldBelt: Combined, state: OldState): Combined {
+  const [above, std] = ABOVE_OLD[state];
+  return { value: oldBelt.value * (1 + above), std: Math.hypot(oldBelt.std, std * oldBelt.value) };
 }
 
 /** The section that lay in the drive: of the belt itself, or where that is gone of the groove it lay in. */

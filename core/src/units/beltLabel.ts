@@ -10,13 +10,23 @@ import { SHAPES, type SectionShape } from './sectionShapes';
  * // { sign: '□', size: '1.2 × 116.0', words: 'square 1.2 mm, 116.0 mm inner length' }
  */
 export function beltLabel(
-  belt: { readonly shape: SectionShape; readonly thicknessMm: number; readonly innerLengthMm: number },
+  belt: {
+    readonly shape: SectionShape;
+    readonly thicknessMm: number;
+    readonly widthMm?: number | null | undefined;
+    readonly innerLengthMm: number;
+  },
   unit: LengthUnit,
 ): { readonly sign: string; readonly size: string; readonly words: string } {
   const { sign, name, soldBy } = SHAPES[belt.shape];
   const ring = soldBy === 'diameter';
   const size = ring ? belt.innerLengthMm / Math.PI : belt.innerLengthMm;
-  const thickness = unit === 'in' ? (belt.thicknessMm / MM_PER_INCH).toFixed(3) : formatLength(belt.thicknessMm, 'mm');
+  const across = (mm: number): string => (unit === 'in' ? (mm / MM_PER_INCH).toFixed(3) : formatLength(mm, 'mm'));
+  // A flat belt is written width first.
+  const thickness =
+    belt.shape === 'flat' && belt.widthMm != null
+      ? `${across(belt.widthMm)} × ${across(belt.thicknessMm)}`
+      : across(belt.thicknessMm);
   const figure = ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit);
   return {
     sign,

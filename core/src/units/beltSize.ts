@@ -8,9 +8,13 @@ import type { SectionShape } from './sectionShapes';
 export interface BeltSize {
   readonly shape: SectionShape;
   readonly thicknessMm: number;
+  /** Of a flat belt. */
+  readonly widthMm?: number;
   readonly innerLengthMm: number;
   /** The sentence that echoes it. */
   readonly echo: string;
+  /** Set where the size may as well be the other thing: the figure, and whether it would be an inner length then. */
+  readonly otherwise?: { readonly mm: number; readonly along: boolean } | undefined;
 }
 
 /**
@@ -35,38 +39,119 @@ export function parseRingSection(text: string): Result<number> {
   return length.ok ? ok(length.value.lengthMm) : length;
 }
 
-/**
- * Reads section × size. A section of 0.070 or 0.103 in (or their nominal names) is an O-ring, whose size is an inner
- * diameter; any other is a square belt, whose size is an inner length. `square` or `ring` in front settles it.
- *
- * @returns the belt and a sentence that says what each number was taken for, or a refusal.
- * @example parseBeltSize('1.2x118') // square, 118 mm inner length
- * @example parseBeltSize('1.78x28.3') // O-ring, 28.3 mm inner diameter, 88.9 mm inner length
- */
-export function parseBeltSize(text: string): Result<BeltSize> {
-  const match = /^\s*(square|sq|ring|o-ring|o)?\s*(.+?)\s*[x×*]\s*(.+?)\s*$/i.exec(text);
-  if (!match) return refuse(`Read “${text.trim()}”. A belt is section × size, such as 1.2x118 or 1.78x28.3.`);
-  const [, word, sectionText = '', sizeText = ''] = match;
-  const section = parseRingSection(sectionText);
-  if (!section.ok) return section;
-  const size = parseLength(sizeText);
-  if (!size.ok) return size;
-  const thicknessMm = section.value;
+/** What is known of the drive, for a size that leaves the section out. */
+export interface KnownSection {
+  readonly shape: SectionShape;
+  readonly thicknessMm: number;
+  readonly widthMm?: number | undefined;
+}
+
+/** A size across, said so. */
+const ACROSS = /^(?:Ø|⌀|dia(?:meter)?\.?|(?:inside|inner)\s+dia(?:meter)?\.?|id)\s*|\s*(?:dia(?:meter)?|across|id)$/gi;
+/** A size along, said so. */
+const ALONG = /\s*(?:long|length|inner length)$/i;
+const DOUBLED = /^(?:doubled\s+(?:flat\s+)?(.+)|(.+?)\s+doubled(?:\s+flat)?)$/i;
+/** Square belts below, and rings above this are rare: such a figure may be the other thing. */
+const SQUARE_RARE_BELOW_MM = 50;
+const RING_RARE_ABOVE_MM = 60;
+
+type Meant = 'along' | 'across' | 'unsaid';
+interface Size {
+  readonly mm: number;
+  readonly meant: Meant;
+}
+
+function parseSize(text: string): Result<Size> {
+  const across = text.replace(ACROSS, '');
+  const along = text.replace(ALONG, '');
+  const meant: Meant = across !== text ? 'across' : along !== text ? 'along' : 'unsaid';
+  const length = parseLength((meant === 'across' ? across : meant === 'along' ? along : text).trim());
+  return length.ok ? ok({ mm: length.value.lengthMm, meant }) : length;
+}
+
+/** A belt of a section and a size, with the sentence that echoes it; or the question which of two things was meant. */
+function beltOf(section: KnownSection, { mm, meant }: Size): Result<BeltSize> {
+  const { shape, thicknessMm, widthMm } = section;
   if (thicknessMm < 0.3 || thicknessMm > 8) {
     return refuse(`Read a section of ${formatLength(thicknessMm, 'mm')} mm. Sections here run from 0.3 to 8 mm.`);
   }
-  if (size.value.lengthMm <= thicknessMm) {
-    return refuse(`Read a size of ${formatLength(size.value.lengthMm, 'mm')} mm, no larger than the section itself.`);
+  if (mm <= thicknessMm) {
+    return refuse(`Read a size of ${formatLength(mm, 'mm')} mm, no larger than the section itself.`);
   }
-  const saidRing = word ? /^(ring|o)/i.test(word) : null;
-  const ring = saidRing ?? RING_SECTIONS_MM.some((mm) => Math.abs(mm - thicknessMm) < 0.025);
+  const across = meant === 'across' || (meant === 'unsaid' && shape === 'round');
+  const innerLengthMm = across ? Math.PI * mm : mm;
   const t = formatLength(thicknessMm, 'mm');
-  const s = formatLength(size.value.lengthMm, 'mm');
-  if (ring) {
-    const innerLengthMm = Math.PI * size.value.lengthMm;
-    const echo = `O-ring, section ${t} mm, inner diameter ${s} mm: inner length ${formatLength(innerLengthMm, 'mm')} mm`;
-    return ok({ shape: 'round', thicknessMm, innerLengthMm, echo });
+  const named =
+    shape === 'flat'
+      ? `flat belt, ${formatLength(widthMm ?? thicknessMm, 'mm')} mm wide, ${t} mm thick`
+      : shape === 'round'
+        ? `O-ring, section ${t} mm`
+        : `square belt, section ${t} mm`;
+  const length = `inner length ${formatLength(innerLengthMm, 'mm')} mm`;
+  const echo = across ? `${named}, inner diameter ${formatLength(mm, 'mm')} mm: ${length}` : `${named}, ${length}`;
+  const rare = across ? mm > RING_RARE_ABOVE_MM : mm < SQUARE_RARE_BELOW_MM;
+  const otherwise: BeltSize['otherwise'] = meant === 'unsaid' && rare ? { mm, along: across } : undefined;
+  return ok({
+    shape,
+    thicknessMm,
+    ...(shape === 'flat' && widthMm !== undefined && { widthMm }),
+    innerLengthMm,
+    echo,
+    ...(otherwise && { otherwise }),
+  });
+}
+
+/**
+ * Reads section × size, width × thickness × size of a flat belt, or a size alone where the section is known. A section
+ * of 0.070 or 0.103 in (or their nominal names) is an O-ring, whose size is an inner diameter; any other is a square belt,
+ * whose size is an inner length. `square`, `ring` or `flat` in front settles the shape; `Ø`, `inside diameter`, `long` or
+ * `doubled` what the size is.
+ *
+ * @param known section, for a size without one
+ * @returns the belt and a sentence that says what each number was taken for, `otherwise` where it may as well be the
+ *   other thing; or a refusal
+ * @example parseBeltSize('1.2x118') // square, 118 mm inner length
+ * @example parseBeltSize('1.78x28.3') // O-ring, 28.3 mm inner diameter, 88.9 mm inner length
+ * @example parseBeltSize('4x0.6x208') // flat, 4 wide, 0.6 thick, 208 mm inner length
+ */
+export function parseBeltSize(text: string, known?: KnownSection): Result<BeltSize> {
+  const [, word = '', rest = ''] = /^\s*(square|sq|ring|o-ring|o|flat)?(?![a-z])\s*(.+?)\s*$/i.exec(text) ?? [];
+  const parts = rest.split(/\s*[x×*]\s*/i);
+  if (parts.length === 3) return flatSize(parts as [string, string, string]);
+  if (parts.length === 2) {
+    const section = parseRingSection(parts[0] ?? '');
+    if (!section.ok) return section;
+    const size = parseSize(parts[1] ?? '');
+    if (!size.ok) return size;
+    const ring = /^(ring|o)/i.test(word)
+      ? true
+      : word !== ''
+        ? false
+        : RING_SECTIONS_MM.some((mm) => Math.abs(mm - section.value) < 0.025);
+    return beltOf({ shape: ring ? 'round' : 'square', thicknessMm: section.value }, size.value);
   }
-  const echo = `square belt, section ${t} mm, inner length ${s} mm`;
-  return ok({ shape: 'square', thicknessMm, innerLengthMm: size.value.lengthMm, echo });
+  if (parts.length > 3 || rest === '' || !known) {
+    return refuse(`Read “${text.trim()}”. A belt is section × size, such as 1.2x118, 1.78x28.3 or 4x0.6x208.`);
+  }
+  const [, before, after] = DOUBLED.exec(rest) ?? [];
+  const doubled = before ?? after;
+  const size = parseSize(doubled ?? rest);
+  if (!size.ok) return size;
+  // Doubled flat it is read over two thicknesses at each end.
+  return doubled === undefined
+    ? beltOf(known, size.value)
+    : beltOf(known, { mm: 2 * size.value.mm - 4 * known.thicknessMm, meant: 'along' });
+}
+
+/** Width × thickness × inner length; the thinner of the two first is the thickness all the same. */
+function flatSize(texts: readonly [string, string, string]): Result<BeltSize> {
+  const [a, b] = [parseLength(texts[0]), parseLength(texts[1])];
+  if (!a.ok) return a;
+  if (!b.ok) return b;
+  const size = parseSize(texts[2]);
+  if (!size.ok) return size;
+  const [widthMm, thicknessMm] = [a.value.lengthMm, b.value.lengthMm].sort((one, two) => two - one) as [number, number];
+  if (widthMm > 20)
+    return refuse(`Read a width of ${formatLength(widthMm, 'mm')} mm. Flat belts here are up to 20 mm wide.`);
+  return beltOf({ shape: 'flat', thicknessMm, widthMm }, size.value);
 }

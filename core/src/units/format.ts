@@ -73,6 +73,10 @@ export function formatGramForce(forceN: number): string {
   return `${signed(((forceN / NEWTON_PER_KGF) * 1000).toFixed(0))} gf`;
 }
 
+/** A change as a percentage, its sign always said. @example signedPercent(0.004) // '+0.4 %' */
+export const signedPercent = (change: number): string =>
+  `${change < 0 ? '−' : '+'}${Math.abs(100 * change).toFixed(1)} %`;
+
 /** A ratio as a percentage of one decimal. @example formatPercent(0.074) // '7.4 %' */
 export function formatPercent(ratio: number): string {
   return Number.isFinite(ratio) ? `${signed((ratio * 100).toFixed(1))} %` : '–';

@@ -4,7 +4,7 @@ export { parseNumber } from './parseNumber';
 export { parseLength, type ParsedLength } from './parseLength';
 export { parseForce } from './parseForce';
 export { SECTION_SHAPES, SHAPES, type SectionShape } from './sectionShapes';
-export { parseBeltSize, parseRingSection, type BeltSize } from './beltSize';
+export { parseBeltSize, parseRingSection, type BeltSize, type KnownSection } from './beltSize';
 export {
   formatForce,
   formatGramForce,
@@ -14,6 +14,7 @@ export {
   formatNewton,
   formatPercent,
   formatSpread,
+  signedPercent,
 } from './format';
 export { beltLabel } from './beltLabel';
 export { capital, counted, formatDay, listed, plural } from './words';

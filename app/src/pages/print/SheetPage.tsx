@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/measuring';
-import { chanceOf, judgedFitted, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
+import { chanceOf, judgedFitted, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
 import { inHundred } from '@loose-pulley/core/probability';
 import { ZONE_NAMES } from '@loose-pulley/core/sizing';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
@@ -27,6 +27,7 @@ import {
   COMPLAINT_STATE_NAMES,
   FITTED_BECAUSE_NAMES,
   MEASURAND_NAMES,
+  OLD_STATE_NAMES,
   SOUND_NAMES,
   STATION_NAMES,
   STATIONS,
@@ -241,6 +242,7 @@ function DriveOnPaper({
             Path <strong>{write(facts.path.value)}</strong> ± {formatSpread(2 * facts.path.std, unit)} {unit}.{' '}
           </>
         )}
+        {drive.oldState !== 'unknown' && `Old belt found ${OLD_STATE_NAMES[drive.oldState]}. `}
         {finding && facts.oldBelt && (
           <>
             Old belt {write(facts.oldBelt.value)} ± {formatSpread(2 * facts.oldBelt.std, unit)} {unit},{' '}
@@ -267,6 +269,7 @@ function DriveOnPaper({
               {one.verdict === 'right' &&
                 one.because !== 'unknown' &&
                 `, fitted because: ${FITTED_BECAUSE_NAMES[one.because]}`}
+              {one.measuredMm !== null && `, measured ${write(one.measuredMm)} ${unit} in the hand`}
               {one.label && `, label “${one.label}”`}
             </li>
           ))}
@@ -274,6 +277,13 @@ function DriveOnPaper({
       )}
       {judgement && situation.ok && (
         <p className="pt-1">
+          {fitted?.verdict === 'right' && (
+            <>
+              <strong>Right on this machine, by the bench.</strong>{' '}
+              {(judgement.zone === 'slips' || judgement.zone === 'tooTight') &&
+                'The calculation had expected otherwise. '}
+            </>
+          )}
           By calculation: {ZONE_NAMES[judgement.zone]}, stretch {formatPercent(judgement.strain)}
           {judgement.running &&
             `, slips at ${formatForce(judgement.running.grip.beltPullN)}, motor shaft load ${formatForce(judgement.running.motorLoadN)}`}
@@ -289,11 +299,17 @@ function DriveOnPaper({
           {!ready && 'Recommended belt: one moment…'}
           {ready && best && chance && (
             <>
-              {recommendation.nothingFits ? 'Nothing on sale fits; nearest is' : 'Recommended belt:'}{' '}
-              <strong>
-                <BeltName shape={best.catalogueBelt.shape} size={beltLabel(best.catalogueBelt, unit).size} />
-              </strong>
-              , chance it works {inHundred(chance.works)}.
+              {recommendation.nothingFits ? (
+                `Nothing in stock fits. ${wantedWords(recommendation.answer?.wanted, unit)}`
+              ) : (
+                <>
+                  Recommended belt:{' '}
+                  <strong>
+                    <BeltName shape={best.catalogueBelt.shape} size={beltLabel(best.catalogueBelt, unit).size} />
+                  </strong>
+                  , chance it works {inHundred(chance.works)}.
+                </>
+              )}
             </>
           )}
         </p>

@@ -1,16 +1,102 @@
 import { Link } from 'react-router';
-import { CATALOGUE } from '@loose-pulley/core/catalogue';
+import { ringNames, stockFor, type CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { draftBelt } from '@loose-pulley/core/drafting';
-import type { DriveView } from '@loose-pulley/core/driveView';
+import { wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
 import { inHundred, willDo } from '@loose-pulley/core/probability';
-import type { Situation } from '@loose-pulley/core/sizing';
-import { SHAPES, beltLabel, formatLength } from '@loose-pulley/core/units';
+import { hardnessOf, type Situation } from '@loose-pulley/core/sizing';
+import { SHAPES, beltLabel, formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { BeltName } from '../../parts/ui/SectionSign';
 import { PrintScale } from './PrintScale';
 import { TrueSize } from './TrueSize';
+
+const write = (mm: number, unit: LengthUnit): string => `${formatLength(mm, unit)} ${unit}`;
+
+/** A section as it is measured: across, and a flat belt's width too. */
+const sectionWords = ({ shape, thicknessMm, widthMm }: CatalogueBelt, unit: LengthUnit): string =>
+  shape === 'flat' && widthMm !== undefined
+    ? `${write(widthMm, unit)} wide, ${write(thicknessMm, unit)} thick`
+    : `${write(thicknessMm, unit)} across`;
+
+/** Sizes to ask for: each by its inner length and its inner diameter, a ring by its names besides. */
+function Sizes({
+  title,
+  belts,
+  first,
+  chance,
+  unit,
+}: {
+  readonly title: string;
+  readonly belts: readonly CatalogueBelt[];
+  readonly first: CatalogueBelt;
+  readonly chance: (belt: CatalogueBelt) => string;
+  readonly unit: LengthUnit;
+}) {
+  return (
+    <table className="w-full border-collapse">
+      <caption className="text-left font-semibold">{title}</caption>
+      <thead>
+        <tr className="border-b border-ink text-left text-sm text-soft">
+          <th className="py-1 pr-3 font-normal">section</th>
+          <th className="pr-3 font-normal">inner length</th>
+          <th className="pr-3 font-normal">inner diameter, lying round</th>
+          <th className="font-normal">here</th>
+        </tr>
+      </thead>
+      <tbody>
+        {belts.map((one) => (
+          <tr key={one.id} className={`border-b border-hair align-top ${one.id === first.id ? 'font-bold' : ''}`}>
+            <td className="py-1 pr-3">
+              <BeltName shape={one.shape} size={sectionWords(one, unit)} />
+            </td>
+            <td className="py-1 pr-3 whitespace-nowrap">{write(one.innerLengthMm, unit)}</td>
+            <td className="py-1 pr-3">
+              Ø {write(one.innerLengthMm / Math.PI, unit)}
+              {one.shape === 'round' && <span className="block text-sm">{ringNames(one)}</span>}
+            </td>
+            <td className="py-1">{chance(one)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function SlipHead({ number, drive }: { readonly number: string; readonly drive: string }) {
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-3 print:hidden">
+        <Button look="strong" onClick={() => window.print()}>
+          Print the slip
+        </Button>
+        <span className="text-soft">Or take the phone along.</span>
+      </div>
+      <header className="flex items-baseline justify-between gap-3 border-b-2 border-ink pb-2">
+        <h1 className="text-2xl font-bold">Wanted: one drive belt</h1>
+        <span>
+          {number}, drive {drive}
+        </span>
+      </header>
+    </>
+  );
+}
+
+/** Where nothing in stock fits, what would: a misfit is not asked for. */
+function Misfit({ view, recommendation }: { readonly view: DriveView; readonly recommendation: Recommendation }) {
+  const { ticket } = useTicket();
+  const unit = useUnit();
+  return (
+    <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
+      <SlipHead number={ticket.number} drive={view.drive.name} />
+      <p className="text-xl font-bold">Nothing in stock fits.</p>
+      <p className="text-lg">{wantedWords(recommendation.answer?.wanted, unit)}</p>
+      <PrintScale />
+    </article>
+  );
+}
 
 /** What to ask for in a shop: section, sizes that will do, and the ring and its length at 1:1 to hold a belt against. */
 export function SlipPage() {
@@ -34,73 +120,50 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
   const { drive } = view;
   const unit = useUnit();
   const { recommendation, picked, ready } = usePaperBelt(view);
-  const { answer, ranking, best } = recommendation;
+  const { answer, best, decided } = recommendation;
   const belt = picked?.catalogueBelt;
-  if (!belt || !answer || !ready) return <p className="p-5">One moment.</p>;
-  const worksIn = (id: string): number => answer.belts[id]?.works ?? 0;
-  const { sameSection: good, otherSections: others } = willDo(belt, answer.belts, CATALOGUE);
-  const least = good[0] ?? belt;
-  const most = good[good.length - 1] ?? belt;
-  const size = (mm: number) => `${formatLength(mm, unit)} ${unit}`;
+  if (!belt || !(answer || decided) || !ready) return <p className="p-5">One moment.</p>;
+  const misfit = recommendation.nothingFits && picked === best;
+  if (misfit) return <Misfit view={view} recommendation={recommendation} />;
+  const chance = (one: CatalogueBelt): string => {
+    if (recommendation.decided && one.id === best?.catalogueBelt.id) return 'right on this machine';
+    const known = answer?.belts[one.id];
+    return known ? inHundred(known.works) : 'tried here';
+  };
+  // What the bench ruled out on this machine is not asked for.
+  const stock = stockFor(drive.oldShape).filter((one) => recommendation.after.forbidden(one) === undefined);
+  const { sameSection: good, otherSections: others } = answer
+    ? willDo(belt, answer.belts, stock)
+    : { sameSection: [belt], otherSections: [] };
   return (
     <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
-      <div className="flex flex-wrap items-center gap-3 print:hidden">
-        <Button look="strong" onClick={() => window.print()}>
-          Print the slip
-        </Button>
-        <span className="text-soft">Or take the phone along.</span>
-      </div>
-      <header className="flex items-baseline justify-between gap-3 border-b-2 border-ink pb-2">
-        <h1 className="text-2xl font-bold">Wanted: one drive belt</h1>
-        <span>
-          {ticket.number}, drive {drive.name}
-        </span>
-      </header>
+      <SlipHead number={ticket.number} drive={drive.name} />
       <p className="text-[34px] leading-tight font-bold">{beltLabel(belt, unit).size}</p>
       <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-1">
         <dt className="text-soft">Section</dt>
         <dd>
-          {SHAPES[belt.shape].inShop}, {size(belt.thicknessMm)} across
+          {SHAPES[belt.shape].inShop}, {sectionWords(belt, unit)}
         </dd>
-        <dt className="text-soft">Inner length that will do</dt>
-        <dd>
-          {least === most ? size(belt.innerLengthMm) : `${size(least.innerLengthMm)} to ${size(most.innerLengthMm)}`}
-        </dd>
-        <dt className="text-soft">Inner diameter, lying round</dt>
-        <dd>
-          {least === most
-            ? size(belt.innerLengthMm / Math.PI)
-            : `${size(least.innerLengthMm / Math.PI)} to ${size(most.innerLengthMm / Math.PI)}`}
-        </dd>
-        <dt className="text-soft">Of that section</dt>
-        <dd>{good.map((one) => `${beltLabel(one, unit).size} (${inHundred(worksIn(one.id))})`).join(', ')}</dd>
-        {others.length > 0 && (
-          <>
-            <dt className="text-soft">Of other sections</dt>
-            <dd>{others.map((one) => `${beltLabel(one, unit).size} (${inHundred(worksIn(one.id))})`).join(', ')}</dd>
-          </>
-        )}
-        <dt className="text-soft">Chance it works here</dt>
-        <dd>{inHundred(worksIn(belt.id))}</dd>
+        <dt className="text-soft">Here</dt>
+        <dd>{chance(belt)}</dd>
         {picked !== best && best && (
           <>
             <dt className="text-soft">Recommended</dt>
             <dd>
-              {beltLabel(best.catalogueBelt, unit).size} ({inHundred(worksIn(best.catalogueBelt.id))})
+              {beltLabel(best.catalogueBelt, unit).size} ({chance(best.catalogueBelt)})
             </dd>
           </>
         )}
-        <dt className="text-soft">Next down, next up</dt>
-        <dd>
-          {(picked === best ? [ranking.down, ranking.up] : [])
-            .flatMap((one) =>
-              one ? [`${beltLabel(one.catalogueBelt, unit).size} (${inHundred(worksIn(one.catalogueBelt.id))})`] : [],
-            )
-            .join(', ')}
-        </dd>
         <dt className="text-soft">Rubber</dt>
-        <dd>Chloroprene or the like, ground, about {situation.priors.hardnessShoreA.best} Shore A; no office band.</dd>
+        <dd>
+          Chloroprene or the like, ground, about {hardnessOf(belt.shape, situation.priors).best} Shore A; no office
+          band.
+        </dd>
       </dl>
+      <Sizes title="Sizes of that section that will do" belts={good} first={belt} chance={chance} unit={unit} />
+      {others.length > 0 && (
+        <Sizes title="Other sections that will do" belts={others} first={belt} chance={chance} unit={unit} />
+      )}
       <PrintScale />
       <TrueSize drafting={draftBelt(belt, beltLabel(belt, unit).size)} />
     </article>

@@ -10,10 +10,14 @@ import { usePopulation } from './usePopulation';
 
 const CLASS_NAMES: Readonly<Record<DriveClass, string>> = {
   all: 'all drives',
-  squareOnly: 'square belts',
-  oringOnly: 'O-rings',
+  square: 'square belts',
+  ring: 'O-rings',
+  flat: 'flat belts',
   smallMotor: 'small motor pulley',
   weakMotor: 'weak motor',
+  motorOff: 'motors a third weaker than believed',
+  hardnessOff: 'rubber a third softer',
+  frictionOff: 'friction a third less',
 };
 const DRIVES = 100;
 const SEED = 20261125;

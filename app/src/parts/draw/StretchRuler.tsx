@@ -13,6 +13,8 @@ interface Props {
   readonly picked: CatalogueBelt | undefined;
   readonly pickedWords: string;
   readonly bestId: string | undefined;
+  /** Belts that the bench has ruled out here. */
+  readonly forbidden: ReadonlySet<string>;
   readonly unit: LengthUnit;
   readonly onPick: (belt: CatalogueBelt) => void;
   /** The length under the finger while it drags between belts; null once a belt itself is meant. */
@@ -33,6 +35,18 @@ const ZONE_FILL: Readonly<Record<RulerZone['zone'], string>> = {
   slips: 'fill-none',
 };
 
+/** Stretches of a list that hold. @example runsOf([true, true, false, true]) // [[0, 1], [3, 3]] */
+function runsOf(list: readonly boolean[]): Array<[first: number, last: number]> {
+  const runs: Array<[number, number]> = [];
+  list.forEach((holds, index) => {
+    const last = runs.at(-1);
+    if (!holds) return;
+    if (last?.[1] === index - 1) last[1] = index;
+    else runs.push([index, index]);
+  });
+  return runs;
+}
+
 /**
  * The stretch ruler: relaxed inner length from left to right. Bars are readings, the heavy line the path, flags the
  * rulesOfThumb' picks, ticks the belts to be had; zones are bounded by the limits. Arrow keys walk the belts; dragging, or
@@ -46,6 +60,7 @@ export function StretchRuler({
   picked,
   pickedWords,
   bestId,
+  forbidden,
   unit,
   onPick,
   onFree,
@@ -116,6 +131,14 @@ export function StretchRuler({
   const pickedX = picked && scale(picked.innerLengthMm);
   const clip = (x: number) => Math.max(left, Math.min(right, x));
   const wordsW = pickedWords.length * 9;
+  /** Where belts are ruled out, one after the other: from the first of a run to the last, and on to the ruler's end. */
+  const hatched = runsOf(inside.map(({ id }) => forbidden.has(id))).map(
+    ([first, last]) =>
+      [
+        first === 0 ? left : scale(inside[first]?.innerLengthMm ?? 0),
+        last === inside.length - 1 ? right : scale(inside[last]?.innerLengthMm ?? 0),
+      ] as const,
+  );
 
   return (
     <div
@@ -140,6 +163,11 @@ export function StretchRuler({
         className="absolute inset-0"
         aria-hidden
       >
+        <defs>
+          <pattern id="ruled-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <path d="M0 0V7" className="stroke-soft" strokeWidth="1.6" />
+          </pattern>
+        </defs>
         {zones.map((zone) => {
           const [from, to] = [clip(scale(zone.fromMm)), clip(scale(zone.toMm))];
           return (
@@ -153,6 +181,12 @@ export function StretchRuler({
             />
           );
         })}
+        {hatched.map(([from, to]) => (
+          <g key={from}>
+            <rect x={from} y={bandTop} width={Math.max(0, to - from)} height={axisY - bandTop} fill="url(#ruled-out)" />
+            <title>Ruled out on this machine</title>
+          </g>
+        ))}
         {layout.zoneNames.map((name) => (
           <text key={name.text + name.x} x={name.x} y={name.y} textAnchor="middle" className="fill-soft text-sm">
             {name.text}
@@ -250,6 +284,7 @@ export function StretchRuler({
             <path
               key={belt.id}
               d={`M${x} ${axisY}l-5 -9h10Z`}
+              strokeDasharray={forbidden.has(belt.id) ? '2 2' : undefined}
               className={
                 chosen ? 'fill-live stroke-live' : belt.id === bestId ? 'fill-ink stroke-ink' : 'fill-sheet stroke-ink'
               }

@@ -9,6 +9,8 @@ export interface TicketView {
   readonly record: TicketRecord;
   readonly ticket: Ticket;
   readonly canWrite: boolean;
+  /** Past tickets of the same machine or mechanism, as far as they have been read. */
+  readonly past: readonly Ticket[];
 }
 
 export const TicketContext = createContext<TicketView | null>(null);
@@ -21,18 +23,18 @@ export function useTicket(): TicketView {
 
 /** The drive on screen, by the letter in the address, with everything that its readings give. Derived, never kept. */
 export function useDrive(): DriveView {
-  const { ticket } = useTicket();
+  const { ticket, past } = useTicket();
   const [search] = useSearchParams();
   const bench = useBench();
   const letter = search.get('drive');
   const drive = ticket.drives.find(({ name }) => name === letter) ?? ticket.drives[0];
   if (!drive) throw new Error('A ticket keeps at least one drive.');
-  return driveView(ticket, drive, bench);
+  return driveView(ticket, drive, bench, past);
 }
 
 /** Every drive of the ticket, as the papers show them. */
 export function useDrives(): readonly DriveView[] {
-  const { ticket } = useTicket();
+  const { ticket, past } = useTicket();
   const bench = useBench();
-  return ticket.drives.map((drive) => driveView(ticket, drive, bench));
+  return ticket.drives.map((drive) => driveView(ticket, drive, bench, past));
 }

@@ -11,6 +11,7 @@ import { Words } from '../../parts/ui/Words';
 import { DriveTabs } from '../../parts/ticket/DriveTabs';
 import { PageBroken } from '../PageBroken';
 import { StationRail } from './StationRail';
+import { useReadPast } from '../../parts/ticket/usePastTickets';
 import { TicketContext } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
 import { isStation } from './stationPages';
@@ -51,7 +52,8 @@ export function TicketPage() {
   const isOpen = open.status === 'open' && open.id === id;
   const record = isOpen ? open.record : null;
   const canWrite = isOpen && open.access === 'writer';
-  const view = useMemo(() => record && { record, ticket: record.ticket, canWrite }, [record, canWrite]);
+  const past = useReadPast(record?.ticket);
+  const view = useMemo(() => record && { record, ticket: record.ticket, canWrite, past }, [record, canWrite, past]);
   const name = isStation(place) ? STATION_NAMES[place] : PAGE_NAMES[place];
   useTitle(view ? [`${view.ticket.number} ${view.ticket.machine}`, ...(name ? [name] : [])].join(', ') : 'Ticket');
 

@@ -13,6 +13,7 @@ import { Later } from '../../parts/ui/Later';
 import { drawingFields } from '../../parts/measuring/DrawingFields';
 import { driveGeometry } from '../../parts/measuring/driveGeometry';
 import { Findings } from './Findings';
+import { OldBeltState } from './OldBeltState';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from '../../parts/measuring/useMovePulley';
 import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
@@ -21,6 +22,8 @@ import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
 const Idlers = lazy(async () => ({ default: (await import('./Idlers')).Idlers }));
 
+/** Of these the section is read off the groove. */
+const GONE: readonly string[] = ['crumbs', 'broken', 'stopgap'];
 const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
 
 /** The measuring station: the drawing and the list are two faces of the same readings. */
@@ -102,6 +105,13 @@ export function MeasurePage() {
         {one('centreDistance', 'Shafts')}
         {one('section', 'Belt section', '3')}
         <Later>
+          <OldBeltState drive={drive} canWrite={canWrite} />
+          {GONE.includes(drive.oldState) && !facts.section && (
+            <>
+              {one('grooveWidth', 'Groove width')}
+              {one('grooveDepth', 'Groove depth')}
+            </>
+          )}
           {drive.oldShape === 'flat' && one('width', 'Belt width')}
           {old.map((reading, index) => (
             <ReadingField

@@ -1,8 +1,9 @@
 import { capital } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
-import { chanceOf, type DriveView } from '@loose-pulley/core/driveView';
+import { chanceOf, wantedWords, type DriveView } from '@loose-pulley/core/driveView';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
+import { VERDICT_NAMES } from '@loose-pulley/core/stations';
 import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
 import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/sizing';
 import type { Try } from '@loose-pulley/core/stations';
@@ -13,6 +14,7 @@ import {
   formatNewton,
   formatPercent,
   formatSpread,
+  signedPercent,
   type LengthUnit,
 } from '@loose-pulley/core/units';
 import { usePageKey } from '../../parts/keys/useKeys';
@@ -24,6 +26,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
+import { Surprises, Ties } from './Beside';
 import type { Sizing } from './useSizing';
 
 interface Props {
@@ -34,6 +37,8 @@ interface Props {
   readonly canWrite: boolean;
   readonly onPick: (id: string | null) => void;
 }
+
+const UNTRIED = { label: '', because: 'unknown', measuredMm: null, verdict: 'untried', note: '' } as const;
 
 /** A line of the answer: what, and how much. */
 function Line({
@@ -84,8 +89,6 @@ function Figures({ picked, situation }: { readonly picked: Candidate; readonly s
   const { judgement } = picked;
   const { running } = judgement;
   const moved = DRIVEN_WORDS[situation.driven];
-  // A spindle has no travel: what turns it is a torque.
-  const effort = situation.driven === 'spindle' ? 'Torque' : 'Pull';
   return (
     <dl className="border-b border-hair text-[15px]">
       <Line
@@ -99,16 +102,41 @@ function Figures({ picked, situation }: { readonly picked: Candidate; readonly s
             note="relaxed"
             value={`${formatNewton(running.grip.beltPullN)} · ${formatGramForce(running.grip.beltPullN)}`}
           />
-          <Line
-            name={`${effort} at the ${moved}: available`}
-            note={running.travelAssumed ? 'travel assumed' : undefined}
-            value={torqueWords(running.grip.slipTorqueNmm, running.gearing, true)}
-          />
-          <Line
-            name={`${effort} at the ${moved}: needed`}
-            note={running.needAssumed ? 'assumed' : 'measured'}
-            value={torqueWords(running.needNmm, running.gearing)}
-          />
+          {situation.driven === 'spindle' &&
+            (
+              [
+                ['Torque at the motor shaft', 1],
+                ['Torque at the spindle', running.drivenRadiusMm / running.motorRadiusMm],
+              ] as const
+            ).map(([name, times]) => (
+              <Line
+                key={name}
+                name={`${name}: the belt carries`}
+                value={`${(times * running.grip.slipTorqueNmm).toFixed(2)} N·mm of ${(times * running.needNmm).toFixed(2)}`}
+                note="needed, assumed"
+              />
+            ))}
+          {situation.driven !== 'spindle' && (
+            <Line
+              name={`Pull at the ${moved}: available`}
+              note={running.travelAssumed ? 'travel assumed' : undefined}
+              value={torqueWords(running.grip.slipTorqueNmm, running.gearing, true)}
+            />
+          )}
+          {situation.driven !== 'spindle' && (
+            <Line
+              name={`Pull at the ${moved}: needed`}
+              note={running.needAssumed ? (situation.stiff ? 'assumed, stiff as Find said' : 'assumed') : 'measured'}
+              value={torqueWords(running.needNmm, running.gearing)}
+            />
+          )}
+          {running.speedOff !== undefined && (
+            <Line
+              name="Speed"
+              note={situation.demands.speed?.motorRpm ? 'beside the one wanted' : 'beside the belt it was made with'}
+              value={signedPercent(running.speedOff)}
+            />
+          )}
           <Line
             name="Load on motor shaft"
             note="fresh"
@@ -128,21 +156,23 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { recommendation, picked } = sizing;
   const { ranking, best, nothingFits } = recommendation;
   const { drive, facts } = view;
-  const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because'>) =>
+  const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'>) =>
     dispatch(
       recordEvent({
         type: 'tryLogged',
         driveId: drive.id,
-        try: { id: nanoid(10), ...belt, label: '', because: 'unknown', verdict: 'untried', note: '' },
+        try: { id: nanoid(10), ...belt, ...UNTRIED },
       }),
     );
   const fit = () => {
     if (!picked || !canWrite) return;
-    const { shape, thicknessMm, innerLengthMm, name } = picked.catalogueBelt;
-    log({ shape, thicknessMm, widthMm: null, innerLengthMm, source: name });
+    const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = picked.catalogueBelt;
+    log({ shape, thicknessMm, widthMm, innerLengthMm, source: name });
   };
+  const { decided } = recommendation;
+  const gone = drive.oldState === 'crumbs' || drive.oldState === 'broken';
   const keep =
-    facts.oldBelt && facts.section && canWrite
+    facts.oldBelt && facts.section && canWrite && !gone
       ? () =>
           log({
             shape: drive.oldShape,
@@ -170,13 +200,15 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const label = beltLabel(catalogueBelt, unit);
   const isBest = picked === best;
   const why = reasons(judgement, situation);
+  const headings = { settled: 'Recommended belt', provisional: 'Recommended belt, provisional', waiting: '' };
   const heading = !isBest
     ? 'Looked at'
-    : nothingFits
-      ? 'Nothing here fits; nearest is'
-      : recommendation.status === 'settled'
-        ? 'Recommended belt'
-        : 'Recommended belt, provisional';
+    : decided
+      ? 'Right on this machine'
+      : nothingFits
+        ? 'Nothing in stock fits; nearest is'
+        : headings[recommendation.status];
+  const ruledOut = recommendation.after.forbidden(catalogueBelt);
   return (
     <div className="grid gap-3">
       <div>
@@ -193,10 +225,26 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           </Button>
         )}
       </div>
-      <ChanceLine chance={chance} recommendation={recommendation} />
-      <Sisters drive={drive} belts={recommendation.answer?.belts} unit={unit} onPick={onPick} />
+      {nothingFits && isBest && <p>{wantedWords(recommendation.answer?.wanted, unit)}</p>}
+      {decided && isBest ? (
+        <p className="border-y-2 border-ink py-2">
+          <strong>Judged right here, on the bench.</strong> That stands, whatever a calculation says, until a later
+          verdict on it says otherwise.
+        </p>
+      ) : (
+        <ChanceLine chance={chance} recommendation={recommendation} />
+      )}
+      {ruledOut && (
+        <p className="text-live">
+          Ruled out here: {beltLabel(ruledOut.belt, unit).size} was {VERDICT_NAMES[ruledOut.verdict]}.
+        </p>
+      )}
+      {isBest && !decided && <Ties recommendation={recommendation} unit={unit} onPick={onPick} />}
+      <Surprises recommendation={recommendation} driven={situation.driven} unit={unit} />
+      <Sisters drive={drive} recommendation={recommendation} unit={unit} onPick={onPick} />
       <p>
-        <strong>{capital(ZONE_NAMES[judgement.zone])}.</strong>
+        <strong>{capital(ZONE_NAMES[judgement.zone])}</strong>
+        {decided && isBest ? ' by calculation.' : '.'} {fromWhat(view, situation)}
       </p>
       <Figures picked={picked} situation={situation} />
       <div className="grid gap-2">
@@ -223,7 +271,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           </Link>
         ))}
       </p>
-      <details open={nothingFits}>
+      <details open={nothingFits && !decided}>
         <summary className="flex min-h-11 cursor-pointer items-center font-semibold">The reasons</summary>
         <ul className="grid list-disc gap-1 pl-5">
           {why.map((reason) => (
@@ -262,6 +310,15 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
       <Caution>Unplugged, residue off, pulleys dry; an over-tight belt wears a small motor out.</Caution>
     </div>
   );
+}
+
+/** What the answer rests on, where that is not a measured path. */
+function fromWhat({ sisters }: DriveView, situation: Situation): string {
+  if (situation.pathFromOldBelt)
+    return 'From the old belt alone: its path is not measured, and lies where such belts leave it.';
+  if (situation.pathFromSisters)
+    return `From ${sisters.length} machines with this mechanism: nothing of this one is measured yet.`;
+  return '';
 }
 
 /** What the old belt's length means beside the path, no surer than the readings are. */

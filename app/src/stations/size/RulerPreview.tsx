@@ -1,23 +1,22 @@
 import { ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
-import { formatLength, type LengthUnit, type SectionShape } from '@loose-pulley/core/units';
-import { figuresOf, USUAL_MOTOR_RPM } from '@loose-pulley/core/driveView';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { figuresOf } from '@loose-pulley/core/driveView';
+import type { BeltSection } from '@loose-pulley/core/rubber';
 
 /** What a belt of the length under the finger would do, whether or not it can be bought. */
 export function RulerPreview({
   situation,
-  shape,
-  thicknessMm,
+  section,
   lengthMm,
   unit,
 }: {
   readonly situation: Situation;
-  readonly shape: SectionShape;
-  readonly thicknessMm: number;
+  readonly section: BeltSection;
   readonly lengthMm: number;
   readonly unit: LengthUnit;
 }) {
-  const belt = { shape, thicknessMm, innerLengthMm: lengthMm };
-  const { judgement, figures } = figuresOf(situation, belt, situation.demands.speed?.motorRpm ?? USUAL_MOTOR_RPM);
+  const belt = { ...section, innerLengthMm: lengthMm };
+  const { judgement, figures } = figuresOf(situation, belt, situation.demands.speed?.motorRpm);
   if (!judgement) return null;
   return (
     <section aria-label="A length between the belts" className="mb-4 border-b border-ink pb-2">

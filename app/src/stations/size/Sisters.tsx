@@ -1,21 +1,17 @@
-import { CATALOGUE, sameSection } from '@loose-pulley/core/catalogue';
-import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/probability';
+import { onSale, type Recommendation } from '@loose-pulley/core/driveView';
+import { inHundred } from '@loose-pulley/core/probability';
+import type { Ticket } from '@loose-pulley/core/ticket';
 import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/stations';
 
 /** What the bench learnt on other machines with this mechanism. */
-function useSisters(drive: DriveRecord): Array<{ readonly number: string; readonly tried: Try }> {
-  return usePastTickets().flatMap(({ number, drives }) =>
+const triedOn = (past: readonly Ticket[], { mechanism }: DriveRecord) =>
+  past.flatMap(({ number, drives }) =>
     drives
-      .filter(({ mechanism }) => mechanism !== '' && mechanism === drive.mechanism)
+      .filter((one) => mechanism !== '' && one.mechanism === mechanism)
       .flatMap(({ tries }) => tries.filter(({ verdict }) => verdict !== 'untried').map((tried) => ({ number, tried }))),
   );
-}
-
-/** The catalogue belt that a tried one was. */
-const bought = (tried: Try): string | undefined =>
-  CATALOGUE.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05)?.id;
 
 /** The same belt with the same verdict, from however many machines. */
 interface Told {
@@ -37,23 +33,27 @@ function gathered(sisters: ReadonlyArray<{ readonly number: string; readonly tri
 /** What was tried on other machines with this mechanism, and how it did: the first thing to look at on the next one. */
 export function Sisters({
   drive,
-  belts,
+  recommendation,
   unit,
   onPick,
 }: {
   readonly drive: DriveRecord;
-  readonly belts: ProbabilityAnswer['belts'] | undefined;
+  readonly recommendation: Recommendation;
   readonly unit: LengthUnit;
   readonly onPick: (id: string) => void;
 }) {
-  const told = gathered(useSisters(drive));
+  const told = gathered(triedOn(usePastTickets(), drive));
   if (told.length === 0) return null;
+  const { answer, best } = recommendation;
+  const belts = answer?.belts;
+  const withThem = best && belts?.[best.catalogueBelt.id];
+  const alone = best && answer?.alone?.[best.catalogueBelt.id];
   return (
     <section aria-label="On other machines with this mechanism">
       <h3 className="text-sm font-semibold text-soft">On other machines with this mechanism</h3>
       <p>
         {told.map(({ tried, numbers }, index) => {
-          const id = bought(tried);
+          const id = onSale(tried)?.id;
           const size = beltLabel(tried, unit).size;
           const here = id === undefined ? undefined : belts?.[id];
           return (
@@ -80,6 +80,11 @@ export function Sisters({
           );
         })}
       </p>
+      {withThem && alone !== undefined && (
+        <p className="text-sm">
+          They are counted in: chance {inHundred(withThem.works)}, without them {inHundred(alone)}.
+        </p>
+      )}
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { DriveView } from '@loose-pulley/core/driveView';
@@ -80,7 +80,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
     JSON.stringify(bench.requirements) !== JSON.stringify(DEFAULT_REQUIREMENTS);
   const sizing = useSizing(view, situation, unit, search.get('belt'));
   const { picked, recommendation } = sizing;
-  const { best, answer } = recommendation;
+  const { best, answer, after } = recommendation;
   const onPick = (id: string | null): void =>
     setSearch(
       (before) => {
@@ -91,6 +91,13 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
       },
       { replace: true },
     );
+  // A path that was not measured is where all that is known puts it.
+  const inferred = situation.pathFromOldBelt || situation.pathFromSisters;
+  const pathMm = (inferred && answer?.pathMm.value) || situation.path.value;
+  const forbidden = useMemo(
+    () => new Set(sizing.stock.filter((belt) => after.forbidden(belt) !== undefined).map(({ id }) => id)),
+    [sizing.stock, after],
+  );
   const words = picked
     ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
     : '';
@@ -110,7 +117,8 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
             rows={sizing.rows}
             zones={sizing.zones}
             stock={sizing.stock}
-            pathMm={situation.path.value}
+            pathMm={pathMm}
+            forbidden={forbidden}
             picked={picked?.catalogueBelt}
             pickedWords={words}
             bestId={best?.catalogueBelt.id}
@@ -131,7 +139,11 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
         <RulesOfThumb rulesOfThumb={sizing.rulesOfThumb} belts={answer?.belts} unit={unit} onPick={onPick} />
         <Remedies recommendation={recommendation} view={view} canWrite={canWrite} />
         <Ranked recommendation={recommendation} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
-        <Fold title="Where speed matters" className={HEAD} open={drive.speed !== null}>
+        <Fold
+          title="Where speed matters"
+          className={HEAD}
+          open={drive.speed !== null || situation.driven === 'spindle'}
+        >
           <SpeedPanel
             drive={drive}
             situation={situation}
@@ -150,13 +162,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
       >
         {picked && freeMm !== null && (
           <Suspense fallback={null}>
-            <RulerPreview
-              situation={situation}
-              shape={picked.catalogueBelt.shape}
-              thicknessMm={picked.catalogueBelt.thicknessMm}
-              lengthMm={freeMm}
-              unit={unit}
-            />
+            <RulerPreview situation={situation} section={picked.catalogueBelt} lengthMm={freeMm} unit={unit} />
           </Suspense>
         )}
         <Answer sizing={sizing} view={view} situation={situation} unit={unit} canWrite={canWrite} onPick={onPick} />

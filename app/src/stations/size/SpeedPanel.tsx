@@ -1,8 +1,14 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
 import { drivenSpeed } from '@loose-pulley/core/speed';
-import type { Ranking, Situation } from '@loose-pulley/core/sizing';
-import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
+import {
+  hardnessOf,
+  SPINDLE_TOLERANCE_PERCENT,
+  type Candidate,
+  type Ranking,
+  type Situation,
+} from '@loose-pulley/core/sizing';
+import { beltLabel, signedPercent, type LengthUnit } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -13,7 +19,53 @@ import { PulseReader } from './PulseReader';
 import type { DriveRecord, SpeedRecord } from '@loose-pulley/core/stations';
 
 const SHOWN = 6;
-const USUAL: SpeedRecord = { motorRpm: 2400, targetRpm: 300, tolerancePercent: 1 };
+/** No revolutions are made up: until the motor's are known a belt is held against the one the drive was made with. */
+const FIRST: SpeedRecord = { motorRpm: null, targetRpm: null, tolerancePercent: SPINDLE_TOLERANCE_PERCENT };
+
+/** One belt's speed: in revolutions where the motor's are known, and beside what is wanted or was made. */
+function SpeedRow({
+  candidate: { catalogueBelt, judgement },
+  situation,
+  speed,
+  loadNmm,
+  unit,
+}: {
+  readonly candidate: Candidate;
+  readonly situation: Situation;
+  readonly speed: SpeedRecord;
+  readonly loadNmm: number;
+  readonly unit: LengthUnit;
+}) {
+  const found =
+    situation.drive &&
+    drivenSpeed(situation.drive, catalogueBelt, speed.motorRpm ?? 1, {
+      hardnessShoreA: hardnessOf(catalogueBelt.shape, situation.priors).best,
+      loadTorqueNmm: loadNmm,
+    });
+  const off = judgement.running?.speedOff;
+  const tolerance = speed.tolerancePercent / 100;
+  return (
+    <tr className="border-b border-hair">
+      <td className="py-1.5">
+        <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
+      </td>
+      {found?.ok ? (
+        <>
+          <td className="text-right">{speed.motorRpm === null ? '–' : `${found.value.rpm.toFixed(1)} rpm`}</td>
+          <td className="text-right">{off === undefined ? '–' : signedPercent(off)}</td>
+          <td className="text-right">{(100 * found.value.creep).toFixed(2)} %</td>
+          <td className="text-right font-semibold">
+            {off === undefined ? '–' : Math.abs(off) <= tolerance ? 'within' : off > 0 ? 'too fast' : 'too slow'}
+          </td>
+        </>
+      ) : (
+        <td colSpan={4} className="text-right text-soft">
+          {found?.problem}
+        </td>
+      )}
+    </tr>
+  );
+}
 
 /** Where speed matters: what is wanted, what each belt would give with thickness and creep, and what is measured. */
 export function SpeedPanel({
@@ -32,7 +84,9 @@ export function SpeedPanel({
   const { ticket } = useTicket();
   const dispatch = useAppDispatch();
   const [loadNmm, setLoadNmm] = useState<number | null>(situation.priors.spindleTorqueNmm.best);
-  const { speed } = drive;
+  const spindle = situation.driven === 'spindle';
+  const speed = drive.speed ?? (spindle ? FIRST : null);
+  const rpmKnown = speed?.motorRpm != null && speed.targetRpm != null;
   const set = (next: SpeedRecord | null, gesture?: string) =>
     dispatch(recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { speed: next } }, gesture));
   const field = (key: keyof SpeedRecord, label: string, fieldUnit: string, least: number, most: number) =>
@@ -44,7 +98,9 @@ export function SpeedPanel({
         max={most}
         value={speed[key]}
         disabled={!canWrite}
-        onNumber={(value, gesture) => value !== null && set({ ...speed, [key]: value }, `${gesture}-${key}`)}
+        onNumber={(value, gesture) =>
+          (value !== null || key !== 'tolerancePercent') && set({ ...speed, [key]: value }, `${gesture}-${key}`)
+        }
       />
     );
   return (
@@ -52,7 +108,7 @@ export function SpeedPanel({
       {!speed && (
         <div className="grid justify-items-start gap-2 py-3">
           <p className="text-soft">A tray does not care; a spindle, a turntable or a tape does.</p>
-          <Button disabled={!canWrite} onClick={() => set(USUAL)}>
+          <Button disabled={!canWrite} onClick={() => set(FIRST)}>
             Speed matters on this drive
           </Button>
         </div>
@@ -60,8 +116,8 @@ export function SpeedPanel({
       {speed && (
         <div className="grid gap-3 py-3">
           <div className="flex flex-wrap gap-4">
-            {field('motorRpm', 'The motor turns', 'rpm', 1, 100_000)}
-            {field('targetRpm', 'Wanted of the driven pulley', 'rpm', 1, 100_000)}
+            {field('motorRpm', 'The motor turns, if known', 'rpm', 1, 100_000)}
+            {field('targetRpm', 'Wanted of the driven pulley, if known', 'rpm', 1, 100_000)}
             {field('tolerancePercent', 'It may be off by', '%', 0.01, 50)}
             <NumberLine
               label="The driven shaft takes"
@@ -84,56 +140,43 @@ export function SpeedPanel({
                   <tr className="border-b border-hair text-left text-sm text-soft">
                     <th className="py-1 font-normal">belt</th>
                     <th className="text-right font-normal">turns at</th>
-                    <th className="text-right font-normal">off by</th>
+                    <th className="text-right font-normal">
+                      {rpmKnown ? 'off by' : 'beside the belt it was made with'}
+                    </th>
                     <th className="text-right font-normal">creep</th>
                     <th className="text-right font-normal">so</th>
                   </tr>
                 </thead>
                 <tbody>
-                  {ranking.candidates.slice(0, SHOWN).map(({ catalogueBelt }) => {
-                    const found =
-                      situation.drive &&
-                      drivenSpeed(situation.drive, catalogueBelt, speed.motorRpm, {
-                        hardnessShoreA: situation.priors.hardnessShoreA.best,
-                        loadTorqueNmm: loadNmm ?? 0,
-                      });
-                    const off = found?.ok ? 100 * (found.value.rpm / speed.targetRpm - 1) : NaN;
-                    return (
-                      <tr key={catalogueBelt.id} className="border-b border-hair">
-                        <td className="py-1.5">
-                          <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
-                        </td>
-                        {found?.ok ? (
-                          <>
-                            <td className="text-right">{found.value.rpm.toFixed(1)} rpm</td>
-                            <td className="text-right">
-                              {off > 0 ? '+' : '−'}
-                              {Math.abs(off).toFixed(2)} %
-                            </td>
-                            <td className="text-right">{(100 * found.value.creep).toFixed(2)} %</td>
-                            <td className="text-right font-semibold">
-                              {Math.abs(off) <= speed.tolerancePercent ? 'within' : off > 0 ? 'too fast' : 'too slow'}
-                            </td>
-                          </>
-                        ) : (
-                          <td colSpan={4} className="text-right text-soft">
-                            {found?.problem}
-                          </td>
-                        )}
-                      </tr>
-                    );
-                  })}
+                  {ranking.candidates.slice(0, SHOWN).map((one) => (
+                    <SpeedRow
+                      key={one.catalogueBelt.id}
+                      candidate={one}
+                      situation={situation}
+                      speed={speed}
+                      loadNmm={loadNmm ?? 0}
+                      unit={unit}
+                    />
+                  ))}
                 </tbody>
               </table>
             </div>
           )}
           <div className="flex flex-wrap items-center gap-3">
-            <ButtonLink to={`/t/${ticket.id}/strobe?rpm=${speed.targetRpm}`}>Strobe disc, to print</ButtonLink>
-            <Button look="quiet" disabled={!canWrite} onClick={() => set(null)}>
-              Speed does not matter here
-            </Button>
+            <ButtonLink to={`/t/${ticket.id}/strobe${speed.targetRpm === null ? '' : `?rpm=${speed.targetRpm}`}`}>
+              Strobe disc, to print
+            </ButtonLink>
+            {!spindle && (
+              <Button look="quiet" disabled={!canWrite} onClick={() => set(null)}>
+                Speed does not matter here
+              </Button>
+            )}
           </div>
-          <PulseReader targetRpm={speed.targetRpm} tolerancePercent={speed.tolerancePercent} />
+          {speed.targetRpm === null ? (
+            <p className="text-soft">Say what is wanted of the driven pulley to read pulses against it.</p>
+          ) : (
+            <PulseReader targetRpm={speed.targetRpm} tolerancePercent={speed.tolerancePercent} />
+          )}
         </div>
       )}
     </>

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
-import { sameWay, type DriveFacts } from '@loose-pulley/core/measuring';
+import type { DriveFacts } from '@loose-pulley/core/measuring';
+import type { KnownSection } from '@loose-pulley/core/units';
+import { InHandLine } from './InHandLine';
 import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
 import { recordEvent } from '../../state/persistence/actions';
@@ -21,16 +23,25 @@ interface Props {
   readonly situation: Situation | undefined;
 }
 
+/** Of these nothing is kept. */
+const GONE: readonly string[] = ['crumbs', 'broken'];
+
+/** The old belt's section, for a size typed alone. */
+const knownSection = ({ oldShape }: DriveRecord, { section, width }: DriveFacts): KnownSection | undefined =>
+  section && { shape: oldShape, thicknessMm: section.value, widthMm: width?.value };
+
 /** Every belt tried on this drive, with its verdict; and one of one's own, typed as section × size. */
 export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const dispatch = useAppDispatch();
   const [typed, setTyped] = useState('');
-  const understood = typed.trim() === '' ? undefined : parseBeltSize(typed);
+  const understood =
+    typed.trim() === '' ? undefined : parseBeltSize(typed, situation?.oldSection ?? knownSection(drive, facts));
   const judged = understood?.ok && situation ? judge(situation, understood.value) : undefined;
   const refusal = understood && !understood.ok ? understood.problem : judged && cannotGoOn(judged);
+  const otherwise = understood?.ok ? understood.value.otherwise : undefined;
   const addOwn = () => {
-    if (!understood?.ok || refusal) return;
-    const { shape, thicknessMm, innerLengthMm } = understood.value;
+    if (!understood?.ok || refusal || otherwise) return;
+    const { shape, thicknessMm, widthMm = null, innerLengthMm } = understood.value;
     const done = dispatch(
       recordEvent({
         type: 'tryLogged',
@@ -39,8 +50,9 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
           id: nanoid(10),
           shape,
           thicknessMm,
-          widthMm: null,
+          widthMm,
           innerLengthMm,
+          measuredMm: null,
           source: 'own stock',
           label: '',
           because: 'unknown',
@@ -71,12 +83,9 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
                 <p className="text-sm text-soft">
                   {label.words} · {one.source}
                 </p>
-                {sameWay(facts.results, one).map((way) => (
-                  <p key={way.label} className="text-sm">
-                    {way.label}, as the old one was: it should read {formatLength(way.newMm, unit)}; the old read{' '}
-                    {formatLength(way.oldMm, unit)}.
-                  </p>
-                ))}
+                {one.verdict === 'untried' || one.measuredMm !== null ? (
+                  <InHandLine driveId={drive.id} tried={one} facts={facts} unit={unit} canWrite={canWrite} />
+                ) : null}
               </div>
               <Choice
                 label={`Try ${index + 1} ran`}
@@ -111,7 +120,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
       </ol>
       <div className="grid gap-1">
         <label htmlFor="own-belt" className="text-sm text-soft">
-          Another belt tried: section × size, such as 1.2x118 or ring 1.78x28.3
+          Another belt tried: section × size, such as 1.2x118, 1.2 × Ø38, ring 1.78x28.3, 4x0.6x208 or 66.4 doubled
         </label>
         <div className="flex gap-2">
           <input
@@ -122,17 +131,65 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
             className="field w-full max-w-72 text-lg"
             autoComplete="off"
           />
-          <Button disabled={!canWrite || !understood?.ok || refusal !== undefined} onClick={addOwn}>
+          <Button
+            disabled={!canWrite || !understood?.ok || refusal !== undefined || otherwise !== undefined}
+            onClick={addOwn}
+          >
             Log it
           </Button>
         </div>
         <p aria-live="polite" className={refusal ? 'text-sm text-live' : 'text-sm text-soft'}>
           {understood?.ok && `Understood: ${understood.value.echo}. `}
           {refusal}
+          {otherwise && 'Or is it the other thing? '}
           {judged &&
             !refusal &&
             `Here it would be: ${ZONE_NAMES[judged.zone]}, stretch ${formatPercent(judged.strain)}.`}
         </p>
+        {otherwise && (
+          <p className="flex flex-wrap gap-2">
+            {(
+              [
+                [`It is the inner length, ${formatLength(otherwise.mm, 'mm')} mm`, ' long'],
+                [`It is the inner diameter, ${formatLength(otherwise.mm, 'mm')} mm`, ' across'],
+              ] as const
+            ).map(([words, ending]) => (
+              <Button key={ending} onClick={() => setTyped(`${typed.trim()}${ending}`)}>
+                {words}
+              </Button>
+            ))}
+          </p>
+        )}
+        {!situation && facts.oldBelt && facts.section && !GONE.includes(drive.oldState) && (
+          <p>
+            <Button
+              disabled={!canWrite}
+              onClick={() =>
+                dispatch(
+                  recordEvent({
+                    type: 'tryLogged',
+                    driveId: drive.id,
+                    try: {
+                      id: nanoid(10),
+                      shape: drive.oldShape,
+                      thicknessMm: facts.section?.value ?? 1,
+                      widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
+                      innerLengthMm: facts.oldBelt?.value ?? 1,
+                      measuredMm: null,
+                      source: 'the old belt, cleaned',
+                      label: '',
+                      because: 'unknown',
+                      verdict: 'untried',
+                      note: '',
+                    },
+                  }),
+                )
+              }
+            >
+              Keep the old belt, clean it
+            </Button>
+          </p>
+        )}
       </div>
     </section>
   );

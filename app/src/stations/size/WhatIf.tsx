@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import {
   FAILURE_NAMES,
+  hardnessOf,
   pullPrior,
   torqueWords,
   ZONE_NAMES,
@@ -75,7 +76,7 @@ export function WhatIf({
   const start: Dragged = {
     lengthMm: catalogueBelt.innerLengthMm,
     thicknessMm: catalogueBelt.thicknessMm,
-    hardness: priors.hardnessShoreA.best,
+    hardness: hardnessOf(catalogueBelt.shape, priors).best,
     friction: priors.friction[situation.motorSurface].best,
     need:
       driven === 'spindle'
@@ -89,7 +90,9 @@ export function WhatIf({
   const path = situation.path.value;
   const own: Priors = {
     ...priors,
-    hardnessShoreA: { ...priors.hardnessShoreA, best: at.hardness },
+    squareShoreA: { ...priors.squareShoreA, best: at.hardness },
+    ringShoreA: { ...priors.ringShoreA, best: at.hardness },
+    flatShoreA: { ...priors.flatShoreA, best: at.hardness },
     ...(driven === 'spindle' && { spindleTorqueNmm: { ...priors.spindleTorqueNmm, best: at.need } }),
     friction: {
       ...priors.friction,
@@ -97,7 +100,13 @@ export function WhatIf({
       [situation.motorSurface]: { best: at.friction, std: 0.05 },
     },
   };
-  const belt = { shape: catalogueBelt.shape, thicknessMm: at.thicknessMm, innerLengthMm: at.lengthMm };
+  const { shape, widthMm } = catalogueBelt;
+  const belt = {
+    shape,
+    ...(widthMm !== undefined && { widthMm }),
+    thicknessMm: at.thicknessMm,
+    innerLengthMm: at.lengthMm,
+  };
   const { judgement, figures } = figuresOf(
     {
       ...situation,

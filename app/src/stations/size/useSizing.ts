@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { CATALOGUE, sameSection, type CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { candidateOf, type DriveView } from '@loose-pulley/core/driveView';
+import { candidateOf, oldSectionOnSale, type DriveView } from '@loose-pulley/core/driveView';
 import {
   rulesOfThumb,
   zones,
@@ -35,23 +35,28 @@ export function useSizing(view: DriveView, situation: Situation, unit: LengthUni
   const section = picked?.catalogueBelt ?? situation.oldSection ?? recommendation.ranking.candidates[0]?.catalogueBelt;
   const shape = section?.shape;
   const thicknessMm = section?.thicknessMm;
+  const widthMm = section?.widthMm ?? undefined;
   const stock = useMemo(
-    () => (shape && thicknessMm ? CATALOGUE.filter((one) => sameSection(one, { shape, thicknessMm })) : []),
-    [shape, thicknessMm],
+    () => (shape && thicknessMm ? CATALOGUE.filter((one) => sameSection(one, { shape, thicknessMm, widthMm })) : []),
+    [shape, thicknessMm, widthMm],
   );
-  const found = useMemo(() => rulesOfThumb(facts, situation, stock), [facts, situation, stock]);
+  const { oldSection } = situation;
+  // A rule of thumb keeps the old belt's section, whatever is looked at.
+  const oldStock = useMemo(() => (oldSection ? oldSectionOnSale(oldSection) : stock), [oldSection, stock]);
+  const found = useMemo(() => rulesOfThumb(facts, situation, oldStock), [facts, situation, oldStock]);
   const rows = useMemo(() => rulerRows(facts, found, unit), [facts, found, unit]);
   const zoneList = useMemo(() => {
     if (!shape || !thicknessMm) return [];
     const path = situation.path.value;
     // A generous ruler first, to see where the belts stop being too tight; then the one that will be shown.
-    const wide = zones(situation, { shape, thicknessMm }, path * 0.6, path * 1.3);
+    const across = { shape, thicknessMm, widthMm };
+    const wide = zones(situation, across, path * 0.6, path * 1.3);
     const [from, to] = rulerSpan(
       path,
       rows.map(({ valueMm }) => valueMm),
       wide,
     );
-    return zones(situation, { shape, thicknessMm }, Math.min(from, path * 0.75), Math.max(to, path * 1.1));
-  }, [situation, shape, thicknessMm, rows]);
+    return zones(situation, across, Math.min(from, path * 0.75), Math.max(to, path * 1.1));
+  }, [situation, shape, thicknessMm, widthMm, rows]);
   return { recommendation, picked, stock, zones: zoneList, rulesOfThumb: found, rows };
 }

@@ -87,6 +87,8 @@ export const tryLabel = {
   /** What its label said, kept so that the same can be had again. */
   label: text(200),
   because: one(FITTED_BECAUSE),
+  /** Its inner length as it was measured in the hand, before it was fitted. */
+  measuredMm: nullable(number(1, 2000)),
 };
 /** A belt that was fitted to see whether it runs. */
 export const beltTry = shape({
@@ -96,8 +98,6 @@ export const beltTry = shape({
   /** Of a flat belt, where it is known. */
   widthMm: nullable(number(0.3, 20)),
   innerLengthMm: number(1, 2000),
-  /** Its inner length as it was measured in the hand, before it was fitted. */
-  measuredMm: nullable(number(1, 2000)),
   ...tryLabel,
   verdict: one(VERDICTS),
   note: text(4000),

@@ -17,6 +17,7 @@ const SETTINGS = {
   motorSurface: 'motor pulley’s surface',
   drivenSurface: 'driven pulley’s surface',
   oldShape: 'old belt’s shape',
+  oldState: 'how the old belt was found',
   idlers: 'idlers',
   speed: 'speed wanted',
   ownerWish: 'owner’s wish',

@@ -1,3 +1,4 @@
+import type { OldState } from '../../drive';
 import type { Measurand } from '../../measuring';
 
 export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
@@ -13,4 +14,15 @@ export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   trayTravel: 'tray travel per turn',
   trayPull: 'tray pull',
   stallPull: 'tray held back',
+};
+
+/** How the old belt was found. */
+export const OLD_STATE_NAMES: Readonly<Record<OldState, string>> = {
+  unknown: 'unknown',
+  taut: 'taut',
+  hanging: 'hanging',
+  broken: 'broken',
+  crumbs: 'in crumbs',
+  swollen: 'swollen',
+  stopgap: 'a stopgap',
 };

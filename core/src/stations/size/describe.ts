@@ -4,7 +4,12 @@ import type { sizeEvents } from './schema';
 import { VERDICT_NAMES } from './words';
 
 const place = ({ driveId }: { readonly driveId: string }): EventPlace => ({ station: 'size', driveId });
-const LABEL = { source: 'where the belt came from', label: 'the belt’s label', because: 'why it was fitted' };
+const LABEL = {
+  source: 'where the belt came from',
+  label: 'the belt’s label',
+  because: 'why it was fitted',
+  measuredMm: 'its length in the hand',
+};
 
 export const sizeDescriptions: Descriptions<typeof sizeEvents> = {
   tryLogged: {
