@@ -29,7 +29,11 @@ async function answer({ id, question }: NumberedQuestion): Promise<void> {
     // A newer question waits in the queue: let it in before the long part.
     await breathe();
     if (id !== latest) return;
-    const reply: NumberedAnswer = { id, answer: answerProbability(question, draws, stage < STAGES.length - 1), last: stage === STAGES.length - 1 };
+    const reply: NumberedAnswer = {
+      id,
+      answer: answerProbability(question, draws, stage < STAGES.length - 1),
+      last: stage === STAGES.length - 1,
+    };
     postMessage(reply);
   }
 }

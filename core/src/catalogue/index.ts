@@ -8,15 +8,25 @@ import type { CatalogueBelt } from './types';
 export const CATALOGUE: readonly CatalogueBelt[] = [...SQUARE_BELTS, ...AS568_BELTS, ...FLAT_BELTS];
 export { AS568_BELTS, FLAT_BELTS, SQUARE_BELTS };
 
+/** What a bench can get: belts and rings, or one of them alone. */
+export const TO_BE_HAD = ['both', 'belts', 'rings'] as const;
+export type ToBeHad = (typeof TO_BE_HAD)[number];
+
+const NOT_FLAT: Readonly<Record<ToBeHad, readonly CatalogueBelt[]>> = {
+  both: [...SQUARE_BELTS, ...AS568_BELTS],
+  belts: SQUARE_BELTS,
+  rings: AS568_BELTS,
+};
+
 /**
  * What of the catalogue may lie where a belt of a shape lay: flat belts take the place of flat ones alone, square belts
  * and rings that of each other.
  *
+ * @param toBeHad what this bench can get of those
  * @example stockFor('flat').every(({ shape }) => shape === 'flat') // true
  */
-export const stockFor = (oldShape: SectionShape): readonly CatalogueBelt[] =>
-  oldShape === 'flat' ? FLAT_BELTS : NOT_FLAT;
-const NOT_FLAT: readonly CatalogueBelt[] = [...SQUARE_BELTS, ...AS568_BELTS];
+export const stockFor = (oldShape: SectionShape, toBeHad: ToBeHad = 'both'): readonly CatalogueBelt[] =>
+  oldShape === 'flat' ? FLAT_BELTS : NOT_FLAT[toBeHad];
 export { ringNames } from './ringNames';
 export { nextInSeries, sameSection } from './neighbours';
 export type { CatalogueBelt, SeriesId } from './types';

@@ -176,3 +176,35 @@ test('motor torque and tray force are each other’s inverse: work in times η i
 test('140 mm of travel at 2.2 mm a turn and 3,000 rpm takes 1.27 s (by hand)', () => {
   expect(strokeTimeS(140, 2.2, 3000)).toBeCloseTo(140 / 110, 9);
 });
+
+describe('a path that no belt can take is refused by the name of the pulley', () => {
+  const withGuide = (yMm: number, back = true): Drive => ({
+    motorPulley: { bottomDiameterMm: 6, groove: { form: 'flat' } },
+    drivenPulley: { bottomDiameterMm: 24, groove: { form: 'flat' } },
+    centreDistanceMm: 50,
+    crossed: false,
+    idlers: [
+      {
+        name: 'guide',
+        xMm: 25,
+        yMm,
+        bottomDiameterMm: 6,
+        groove: { form: 'flat' },
+        back,
+        driven: false,
+        after: 'driven',
+      },
+    ],
+  });
+  test('a guide at the back at 25, 6 presses the upper run in; mistyped to 25, 20 it is not reached', () => {
+    expect(innerPath(withGuide(6)).ok).toBe(true);
+    const wrong = innerPath(withGuide(20));
+    expect(wrong.ok ? '' : wrong.problem).toContain('No belt can run so: the guide (at 25.0, 20.0 mm');
+  });
+  test('one on the face out of reach of the run is refused too; open and crossed drives are not', () => {
+    expect(innerPath(withGuide(20, false)).ok).toBe(true);
+    expect(innerPath(withGuide(3, false)).ok).toBe(false);
+    expect(innerPath(worked).ok).toBe(true);
+    expect(innerPath({ ...worked, crossed: true }).ok).toBe(true);
+  });
+});

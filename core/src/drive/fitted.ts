@@ -97,10 +97,40 @@ export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => numbe
   );
 }
 
+const TURN_RAD = 2 * Math.PI;
+
+/**
+ * Why no belt can take a path, by the name of the pulley: taken with their sense the wraps of a loop add up to as many
+ * turns as it has, one where it is open, none where it crosses once. What does not is reached only by going round some
+ * pulley backwards.
+ *
+ * Source: the turning number of a closed curve (H. Hopf, 1935).
+ *
+ * @returns a sentence, or undefined where the path can be
+ */
+function goneRoundBackwards(
+  pulleys: readonly PathPulley[],
+  wrapsRad: readonly number[],
+  crossed: boolean,
+): string | undefined {
+  const turns = pulleys.reduce((sum, { side }, i) => sum + side * (wrapsRad[i] ?? 0), 0) / TURN_RAD;
+  if (Math.abs(turns - (crossed ? 0 : 1)) < 0.01) return undefined;
+  // The idler that is wrapped the most is the one that a mistyped place has put out of reach.
+  const at = (i: number): number => wrapsRad[i] ?? 0;
+  const idlers = pulleys.flatMap((one, i) => (one.name === MOTOR_PULLEY || one.name === DRIVEN_PULLEY ? [] : [i]));
+  const most = idlers.reduce((a, b) => (at(b) > at(a) ? b : a), idlers[0] ?? 0);
+  const { name = '', xMm = 0, yMm = 0, side = 1 } = pulleys[most] ?? {};
+  const place = `at ${xMm.toFixed(1)}, ${yMm.toFixed(1)} mm from the motor’s shaft, touched by the belt’s ${side === 1 ? 'face' : 'back'}`;
+  return `No belt can run so: the ${name} (${place}) would be reached only by going ${Math.round((at(most) * 180) / Math.PI)}° round it, backwards. Check its place, its side, and after which pulley it comes.`;
+}
+
 /** The path round all pulleys. Wraps: motor, driven, then the idlers as they stand in `drive.idlers`. */
 function pathRound(drive: Drive, radiusMm: (pulley: Pulley) => number): Result<BeltPath> {
-  const path = beltPath(pulleysInOrder(drive, radiusMm));
+  const pulleys = pulleysInOrder(drive, radiusMm);
+  const path = beltPath(pulleys);
   if (!path.ok) return path;
+  const unreached = goneRoundBackwards(pulleys, path.value.wrapsRad, drive.crossed);
+  if (unreached) return refuse(unreached);
   const idlers = drive.idlers ?? [];
   if (idlers.length === 0) return path;
   const order = beltOrder<'motor' | 'driven', Idler>('motor', 'driven', idlers, ({ after }) => after);

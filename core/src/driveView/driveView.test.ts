@@ -108,3 +108,99 @@ describe('the recommendation', () => {
   });
   test('the same view asks the same question', () => expect(questionOf(view)).toBe(question));
 });
+
+describe('the bench outranks the model', () => {
+  const OLD = taken(['o', 'oldBelt', 'doubledOuter', 66.4]);
+  const settledOn = (bodies: readonly EventBody[]) => {
+    const view = viewOf(bodies);
+    const question = questionOf(view);
+    if (!question) throw new Error('enough is measured');
+    return recommend(view, answerProbability(question, 1500), true);
+  };
+  test('a belt judged right is the answer, before any chance is known, and whatever it would be', () => {
+    const right = [...BOOTH, fitted('t', 124, 'right')];
+    const before = recommend(viewOf(right), null, false);
+    expect(before.status).toBe('settled');
+    expect(before.best?.catalogueBelt.id).toBe('square-1.2-124');
+    expect(settledOn(right).decided?.id).toBe('t');
+    expect(settledOn([...right, fitted('u', 124, 'tooLoose')]).decided).toBeUndefined();
+  });
+  test('one that nobody sells is the answer too', () => {
+    const { best, decided } = settledOn([...BOOTH, fitted('t', 117.3, 'right')]);
+    expect(decided?.innerLengthMm).toBe(117.3);
+    expect(best?.catalogueBelt).toMatchObject({ series: 'tried', innerLengthMm: 117.3 });
+  });
+  test('too tight is never recommended again, nor anything shorter of its section; withdrawn, it may be', () => {
+    const first = settledOn([...BOOTH, ...OLD]).best?.catalogueBelt.innerLengthMm ?? NaN;
+    const after = settledOn([...BOOTH, ...OLD, fitted('t', first, 'tooTight')]);
+    const { best } = after;
+    if (best?.catalogueBelt.thicknessMm === 1.2) expect(best.catalogueBelt.innerLengthMm).toBeGreaterThan(first);
+    expect(after.ties.every(({ catalogueBelt }) => after.after.forbidden(catalogueBelt) === undefined)).toBe(true);
+    expect(settledOn([...BOOTH, ...OLD, fitted('t', first, 'untried')]).best?.catalogueBelt.innerLengthMm).toBe(first);
+  });
+});
+
+describe('an answer from what there is', () => {
+  const SECTION = taken(['s', 'section', 'sectionJaws', 1.2]);
+  const OLD = taken(['o', 'oldBelt', 'doubledOuter', 66.4]);
+  const chanceOfBest = (bodies: readonly EventBody[]) => {
+    const view = viewOf(bodies);
+    const question = questionOf(view);
+    if (!question) throw new Error('enough is measured');
+    const done = recommend(view, answerProbability(question, 2500), true);
+    return chanceOf(done, done.best?.catalogueBelt)?.works ?? NaN;
+  };
+  test('the old belt alone names a belt; pulleys better the chance', () => {
+    expect(viewOf([...SECTION, ...OLD]).situation).toMatchObject({ ok: true, value: { pathFromOldBelt: true } });
+    const alone = chanceOfBest([...SECTION, ...OLD]);
+    expect(alone).toBeGreaterThan(0.6);
+    expect(chanceOfBest([...BOOTH, ...OLD])).toBeGreaterThan(alone - 0.02);
+  });
+  test('of crumbs no length is known: the path has to be measured', () => {
+    const crumbs: EventBody = { type: 'driveChanged', driveId: DRIVE, changes: { oldState: 'crumbs' } };
+    expect(viewOf([...SECTION, ...OLD, crumbs]).situation.ok).toBe(false);
+    expect(viewOf([...BOOTH, ...OLD, crumbs]).situation).toMatchObject({ ok: true, value: { oldBelt: undefined } });
+  });
+  test('what Find says of stiffness is carried in', () => {
+    const observation = { id: 'o1', testId: 'turnHand', outcome: 'stiff', driveId: null, by: 'hand', note: '' };
+    const { ticket } = recordOf([opening, ...BOOTH]);
+    const [drive] = ticket.drives;
+    if (!drive) throw new Error('no drive');
+    const view = driveView({ loader: ticket.loader, observations: [observation as never] }, drive, BENCH);
+    expect(view.situation).toMatchObject({ ok: true, value: { stiff: true } });
+  });
+  test('three machines with the mechanism tell its path, before anything of the next one is measured', () => {
+    const machine = (number: string, centreMm: number) => {
+      const { ticket } = recordOf([
+        opening,
+        { type: 'driveChanged', driveId: DRIVE, changes: { mechanism: 'T9 loader' } },
+        ...taken(
+          ['s', 'section', 'sectionJaws', 1.2],
+          ['m', 'motorDiameter', 'motorJaws', 6],
+          ['d', 'drivenDiameter', 'drivenJaws', 24.8],
+          ['c', 'centreDistance', 'shaftToShaft', centreMm],
+        ),
+        fitted('t', 116, 'right'),
+      ]);
+      return { ...ticket, number };
+    };
+    const past = [machine('1', 38.1), machine('2', 38.2), machine('3', 38.4)];
+    const { ticket } = recordOf([
+      opening,
+      { type: 'driveChanged', driveId: DRIVE, changes: { mechanism: 'T9 loader' } },
+    ]);
+    const [drive] = ticket.drives;
+    if (!drive) throw new Error('no drive');
+    const few = driveView(ticket, drive, BENCH, past.slice(0, 2));
+    expect(few.situation.ok).toBe(false);
+    const view = driveView(ticket, drive, BENCH, past);
+    expect(view.mechanism.path?.value).toBeCloseTo(127.2, 0);
+    const question = questionOf(view);
+    if (!question) throw new Error('the mechanism is known');
+    const done = recommend(view, answerProbability(question, 2000), true);
+    // The belt that ran on all three is among those that nobody could tell apart.
+    expect(done.best?.catalogueBelt.thicknessMm).toBe(1.2);
+    expect(done.answer?.belts['square-1.2-116']?.works).toBeGreaterThan(0.85);
+    expect(done.answer?.alone?.['square-1.2-116']).toBeLessThan(done.answer?.belts['square-1.2-116']?.works ?? 0);
+  });
+});

@@ -1,4 +1,4 @@
-import { sameSection, stockFor, type CatalogueBelt } from '../catalogue';
+import { sameSection, type CatalogueBelt } from '../catalogue';
 import {
   ALIKE,
   chosenAfter,
@@ -30,7 +30,7 @@ export function questionOf(view: DriveView): ProbabilityQuestion | undefined {
   if (known) return known;
   const question: ProbabilityQuestion = {
     situation: view.situation.value,
-    belts: stockFor(view.drive.oldShape),
+    belts: view.stock,
     tries: triesOf(view),
     ...(view.facts.oldBelt && { oldBelt: view.facts.oldBelt }),
     seed: SEED,
@@ -69,9 +69,7 @@ const linearly = new WeakMap<DriveView, Ranking>();
 function judged(view: DriveView): Ranking {
   const known = linearly.get(view);
   if (known) return known;
-  const ranking = view.situation.ok
-    ? rank(view.situation.value, stockFor(view.drive.oldShape))
-    : { candidates: [], nothingFits: true };
+  const ranking = view.situation.ok ? rank(view.situation.value, view.stock) : { candidates: [], nothingFits: true };
   linearly.set(view, ranking);
   return ranking;
 }
@@ -96,8 +94,7 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
   const none = { decided, ties: [], after };
   if (!answer) return { status: 'waiting', ranking: linear, best: undefined, nothingFits: false, answer, ...none };
   const oldSection = view.situation.ok ? view.situation.value.oldSection : undefined;
-  const belts = stockFor(view.drive.oldShape);
-  const ranking = rankByProbability(linear, answer.belts, { belts, oldSection, after });
+  const ranking = rankByProbability(linear, answer.belts, { belts: view.stock, oldSection, after });
   const works = ({ catalogueBelt }: Candidate): number => answer.belts[catalogueBelt.id]?.works ?? 0;
   const { best } = ranking;
   return {

@@ -1,3 +1,4 @@
+import { stockFor, type CatalogueBelt, type ToBeHad } from '../catalogue';
 import { DRIVEN_OF, type Driven, type Loader } from '../loaders';
 import type { Requirements } from '../evaluation';
 import type { DriveFacts } from '../measuring';
@@ -11,6 +12,8 @@ import { mechanismKnown, sistersOf, type MechanismKnown } from './sisters';
 export interface Bench {
   readonly priors: Priors;
   readonly requirements: Requirements;
+  /** What of belts and rings it can get. */
+  readonly toBeHad?: ToBeHad;
 }
 
 /**
@@ -22,6 +25,8 @@ export interface DriveView {
   /** What its belt moves. */
   readonly driven: Driven;
   readonly facts: DriveFacts;
+  /** What can be had for it. */
+  readonly stock: readonly CatalogueBelt[];
   /** What a belt is judged against, or what is missing. */
   readonly situation: Result<Situation>;
   /** Machines with the same mechanism, and what they say of it together. */
@@ -63,7 +68,7 @@ function foundOf(ticket: OfTicket, drive: DriveRecord) {
 function viewOf(
   ticket: OfTicket,
   drive: DriveRecord,
-  { priors, requirements }: Bench,
+  { priors, requirements, toBeHad }: Bench,
   past: readonly Ticket[],
 ): DriveView {
   const driven = DRIVEN_OF[ticket.loader];
@@ -85,6 +90,7 @@ function viewOf(
     drive,
     driven,
     facts,
+    stock: stockFor(drive.oldShape, toBeHad),
     situation,
     sisters,
     mechanism: known,
@@ -123,6 +129,7 @@ export function driveView(
     known.observations === ticket.observations &&
     known.bench.priors === bench.priors &&
     known.bench.requirements === bench.requirements &&
+    known.bench.toBeHad === bench.toBeHad &&
     known.past === past
   ) {
     return known.view;

@@ -31,7 +31,12 @@ export interface BeltPath {
 }
 
 const TURN = 2 * Math.PI;
-const intoTurn = (angleRad: number): number => ((angleRad % TURN) + TURN) % TURN;
+/** Where a belt only just touches, rounding must not make a whole turn of nothing. */
+const NOTHING_RAD = 1e-9;
+function intoTurn(angleRad: number): number {
+  const turn = ((angleRad % TURN) + TURN) % TURN;
+  return TURN - turn < NOTHING_RAD ? 0 : turn;
+}
 
 /** The common tangent from one pulley to the next, on the sides the belt takes. */
 function tangent(a: PathPulley, b: PathPulley): Result<Span> {

@@ -69,7 +69,7 @@ export function lengthInHand(
  * Whether a belt in the hand is the one its label says, in words; before it is stretched on.
  *
  * @returns undefined where it is
- * @example otherThanLabelled(116, 124, 'mm') // 'It measures 124.0 mm, not the 116.0 mm …'
+ * @example otherThanLabelled(116, 116.8, 'mm') // undefined
  */
 export function otherThanLabelled(nominalMm: number, measuredMm: number, unit: LengthUnit): string | undefined {
   const off = Math.abs(measuredMm - nominalMm);

@@ -1,7 +1,7 @@
 export { AUX, auxRefusal, type AuxFact } from './aux';
 export { METHODS, findMethod, methodsFor } from './methods';
 export { checkAmount, parseAmount, readAmount, readReading, type ReadReading } from './read';
-export { doubtOf, suspectLength, suspectPulley } from './suspect';
+export { doubtOf, suspectLength, suspectPulley, unlikelySize } from './suspect';
 export { parseBenchLine, type BenchLine } from './line';
 export { driveFacts, type DriveFacts, type DriveSetting, type ReadingResult } from './facts';
 export { isForce } from './types';

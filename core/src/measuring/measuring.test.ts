@@ -6,12 +6,15 @@ import {
   auxRefusal,
   doubtOf,
   driveFacts,
-  readAmount,
   findMethod,
+  inHand,
+  lengthInHand,
   METHODS,
   oddReason,
+  otherThanLabelled,
   parseAmount,
   parseBenchLine,
+  readAmount,
   sameWay,
   suspectLength,
   suspectPulley,
@@ -19,6 +22,7 @@ import {
   type DriveSetting,
   type Method,
   type Reading,
+  unlikelySize,
 } from '.';
 
 const method = (id: string): Method => {
@@ -206,7 +210,37 @@ describe('nonsense is refused by saying why', () => {
       doubtOf(method('stringRound'), 130, { value: 127.5 }, { ...told, geometricPath: known(127) }),
     ).toBeUndefined();
     expect(doubtOf(method('inPieces'), 20, { value: 16, lowerBound: true }, told)).toBeUndefined();
-    for (const one of METHODS) expect(doubtOf(one, 40, { value: 400 }, nothing), one.id).toBeUndefined();
+    // By themselves only sizes that are hardly ever so are asked about.
+    for (const one of METHODS.filter(({ measurand }) => unlikelySize(measurand, 400) === undefined))
+      expect(doubtOf(one, 40, { value: 400 }, nothing), one.id).toBeUndefined();
+  });
+  test('a size that is hardly ever so is asked about: ten times, a tenth, or far outside', () => {
+    expect(unlikelySize('centreDistance', 385)).toBe('Read 385.0 mm: ten times what such drives have. Is it 38.5 mm?');
+    expect(unlikelySize('section', 0.12)).toContain('Is it 1.2 mm?');
+    expect(unlikelySize('motorDiameter', 60)).toContain('Is it 6.0 mm?');
+    expect(unlikelySize('centreDistance', 38.5)).toBeUndefined();
+  });
+  test('where the belt is gone the groove says what section lay in it', () => {
+    const setting = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
+    const groove = (measurand: 'grooveWidth' | 'grooveDepth', method: string, amount: number) =>
+      ({ id: method, measurand, method, typed: '', amount, aux: {}, ownStd: null }) as const;
+    const facts = driveFacts(
+      [groove('grooveWidth', 'grooveWidthJaws', 1.4), groove('grooveDepth', 'grooveDepthRod', 1.1)],
+      setting,
+    );
+    expect(facts.grooveSection?.value).toBeCloseTo(1.2, 6);
+    expect(facts.grooveSection?.std).toBeGreaterThan(0.15);
+  });
+  test('a new belt in the hand: what it should read as the old one was read, and whether it is another one', () => {
+    const belt = { innerLengthMm: 108, thicknessMm: 1.2 };
+    const way = inHand([], belt);
+    expect(way).toMatchObject({ method: 'doubledOuter', asTheOld: false });
+    expect(way.shouldReadMm).toBeCloseTo(56.4, 9);
+    const length = lengthInHand(way, '2x56.4', belt, [], 'mm');
+    expect(length.ok && length.value).toBeCloseTo(108, 9);
+    expect(lengthInHand(way, 'six', belt, [], 'mm').ok).toBe(false);
+    expect(otherThanLabelled(116, 124, 'mm')).toContain('not the 116.0 mm of its label');
+    expect(otherThanLabelled(116, 117, 'mm')).toBeUndefined();
   });
   test('a pulley that no such belt goes round: its decimal point was lost', () => {
     expect(suspectPulley(60, 128)).toBe(

@@ -1,6 +1,7 @@
 import { formatLength } from '../units';
 import type { Combined } from '../statistics';
 import type { DriveFacts } from './facts';
+import type { Measurand } from './schema';
 import type { Converted, Method } from './types';
 
 const near = (ratio: number, target: number): boolean => Math.abs(Math.log(ratio / target)) < 0.16;
@@ -48,6 +49,33 @@ export function suspectLength(method: Method, amount: number, valueMm: number, e
   return `${read} Check the unit and what was measured.`;
 }
 
+/** Between what such sizes lie, mm. Common practice for small drives, no source: what lies far outside is asked about. */
+const USUAL_MM: Readonly<Partial<Record<Measurand, readonly [least: number, most: number]>>> = {
+  motorDiameter: [1.5, 25],
+  drivenDiameter: [5, 90],
+  centreDistance: [8, 250],
+  section: [0.5, 5],
+  width: [1, 12],
+};
+
+/**
+ * Asks about a size that may be but hardly ever is: ten times what such drives have, or a tenth.
+ *
+ * @returns a question, or undefined where the size is usual
+ * @example unlikelySize('centreDistance', 385) // 'Read 385.0 mm: ten times what such drives have. Is it 38.5 mm?'
+ */
+export function unlikelySize(measurand: Measurand, valueMm: number): string | undefined {
+  const [least, most] = USUAL_MM[measurand] ?? [0, Infinity];
+  const usual = (mm: number): boolean => mm >= least && mm <= most;
+  if (usual(valueMm)) return undefined;
+  const read = `Read ${formatLength(valueMm, 'mm')} mm`;
+  if (usual(valueMm / 10))
+    return `${read}: ten times what such drives have. Is it ${formatLength(valueMm / 10, 'mm')} mm?`;
+  if (usual(valueMm * 10))
+    return `${read}: a tenth of what such drives have. Is it ${formatLength(valueMm * 10, 'mm')} mm?`;
+  return `${read}: such drives have ${least} to ${most} mm.`;
+}
+
 /**
  * Says what speaks against a reading, by what else is known of the drive. The path is held against the pulleys, or the
  * old belt; the old belt against the path; a pulley against the old belt. Never anything against itself.
@@ -68,12 +96,12 @@ export function doubtOf(
   switch (method.measurand) {
     case 'motorDiameter':
     case 'drivenDiameter':
-      return oldBelt && suspectPulley(read.value, oldBelt.value);
+      return (oldBelt && suspectPulley(read.value, oldBelt.value)) ?? unlikelySize(method.measurand, read.value);
     case 'stringPath':
       return against(geometricPath ?? oldBelt);
     case 'oldBelt':
       return against(path);
     default:
-      return undefined;
+      return unlikelySize(method.measurand, read.value);
   }
 }

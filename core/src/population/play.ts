@@ -44,6 +44,8 @@ export interface Population {
   readonly drives: number;
   readonly scores: readonly Score[];
   readonly calibration: readonly Calibration[];
+  /** The same of second belts alone, chosen after a first that was wrong. */
+  readonly seconds: Pick<Calibration, 'count' | 'stated' | 'worked'>;
   /** Of the gap from the best fixed percentage to the oracle, the share that the ranking closes with ever more measured. */
   readonly closed: Readonly<Partial<Record<Effort, Closed>>>;
   /** The percentages that were held against it. */
@@ -175,6 +177,7 @@ export function playPopulation(
   const outcomes = new Outcomes();
   const fixed = new Stretches();
   const stated: Array<readonly [number, boolean]> = [];
+  const seconds: Array<readonly [number, boolean]> = [];
   for (let done = 0; done < drives; done++) {
     const one = sampleDrive(random, kind);
     const view = measured(one, random);
@@ -202,6 +205,7 @@ export function playPopulation(
         outcomes.add(`second:${effort}`, works(second.belt));
         outcomes.add(`second oracle:${effort}`, works(oracleChoice));
         stated.push([second.stated, works(second.belt)]);
+        seconds.push([second.stated, works(second.belt)]);
       }
       if (kin) {
         const { situation: told } = knownOf(one, view, effort, priors, kin.told);
@@ -226,6 +230,11 @@ export function playPopulation(
       ...outcomes.players().map((player) => score(player, outcomes.of(player))),
     ],
     calibration: calibrationOf(stated),
+    seconds: {
+      count: seconds.length,
+      stated: meanOf(seconds.map(([chance]) => chance)),
+      worked: meanOf(seconds.map(([, worked]) => (worked ? 1 : 0))),
+    },
     closed: Object.fromEntries(
       EFFORTS.map((effort) => [
         effort,

@@ -4,6 +4,8 @@ import type { JudgedBelt } from './kernel';
 
 /** What the bench has said of belts on this machine: it outranks whatever the model thinks. */
 export interface AfterTries {
+  /** Whether any belt was tried and found wrong. */
+  readonly any: boolean;
   /** The belt last judged right: the answer, until the bench says otherwise. */
   readonly right?: JudgedBelt;
   /**
@@ -27,6 +29,7 @@ export function chosenAfter(tries: readonly TriedBelt[]): AfterTries {
   const standing = tries.filter(({ belt }, index) => !tries.slice(index + 1).some((later) => same(later.belt, belt)));
   const right = standing.findLast(({ verdict }) => verdict === 'right')?.belt;
   return {
+    any: standing.some(({ verdict }) => verdict !== 'right'),
     ...(right && { right }),
     forbidden: (belt) =>
       standing.find((one) => {

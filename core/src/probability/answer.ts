@@ -182,6 +182,8 @@ function surprisesOf(
 export const ALIKE = 0.01;
 /** SuccessProbability below which a belt is not recommended: it is likelier to fail than to work. */
 export const MIN_PROBABILITY = 0.5;
+/** The same once belts were tried here that did not do. */
+const MIN_AFTER_TRIES = 0.15;
 
 /** By how much another section must be likelier to work before the old one is left. */
 export const SECTION_GAIN = 0.05;
@@ -231,11 +233,12 @@ export function rankByProbability(
     // A slack belt neither grips nor turns anything at its speed, though only the slack is counted.
     return Object.values(fails).reduce((sum, share) => sum + share, 2 * fails.slack);
   };
-  const nothingFits = works(top) < MIN_PROBABILITY;
+  // After a verdict the next one is tried, though it be likelier to fail: what is known of the drive is little by then.
+  const nothingFits = works(top) < (after?.any ? MIN_AFTER_TRIES : MIN_PROBABILITY);
   const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
   const best = allowed
     .filter(
-      (one) => works(one) >= works(top) - 0.002 && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
+      (one) => works(one) >= works(top) - ALIKE && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
     )
     .reduce((easiest, one) => (ease(one) > ease(easiest) ? one : easiest));
   const candidates = [best, ...byChance.filter((one) => one !== best)];

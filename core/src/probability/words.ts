@@ -9,12 +9,17 @@ export function inHundred(share: number): string {
   return whole < 1 ? 'under 1 in 100' : `${whole} in 100`;
 }
 
-/** What may be measured next, as it is asked for. @example measurableName('trayPull', 'drawer') // 'the pull of the drawer on a scale' */
-export function measurableName(what: Measurable, driven: Driven): string {
+/**
+ * What may be measured next, as it is asked for.
+ *
+ * @param inferred the path was not measured at all
+ * @example measurableName('trayPull', 'drawer') // 'the pull of the drawer on a scale'
+ */
+export function measurableName(what: Measurable, driven: Driven, inferred = false): string {
   const moved = DRIVEN_WORDS[driven];
   switch (what) {
     case 'path':
-      return 'the path, more closely';
+      return inferred ? 'the path: a string, or both pulleys and their distance' : 'the path, more closely';
     case 'motorDiameter':
       return 'both pulleys and their distance';
     case 'trayPull':

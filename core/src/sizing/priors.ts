@@ -59,8 +59,8 @@ export const PRIOR_SPREADS = {
   drivenDiameterMm: spread('Driven pulley, until measured', 'mm', 2, 200, 22, 5),
 };
 export const PRIOR_FIGURES = {
-  /** Two published relations of hardness and modulus differ by about this. */
-  modulusRelativeStd: plain('Spread of the rubber’s stiffness', 'ratio, no unit', 0.01, 0.6, 0.2),
+  /** Two published relations of hardness and modulus differ by a fifth; this is k = 1. */
+  modulusRelativeStd: plain('Spread of the rubber’s stiffness', 'ratio, no unit', 0.01, 0.6, 0.15),
   /** How much stiffer than healthy a tray in for repair may be: half-normal in the logarithm of the ratio. */
   stiffnessLogStd: plain('How much a tray stiffens', 'log', 0.01, 1, 0.25),
   /** Need of a lift or clamp, and of the rollers of a slot loader (1.5 to 3 N), as multiples of a tray's. */

@@ -115,7 +115,7 @@ function beltOf(section: KnownSection, { mm, meant }: Size): Result<BeltSize> {
  * @example parseBeltSize('4x0.6x208') // flat, 4 wide, 0.6 thick, 208 mm inner length
  */
 export function parseBeltSize(text: string, known?: KnownSection): Result<BeltSize> {
-  const [, word = '', rest = ''] = /^\s*(square|sq|ring|o-ring|o|flat)?(?![a-z])\s*(.+?)\s*$/i.exec(text) ?? [];
+  const [, word = '', rest = ''] = /^\s*(?:(square|sq|ring|o-ring|o|flat)(?![a-z])\s*)?(.+?)\s*$/i.exec(text) ?? [];
   const parts = rest.split(/\s*[x×*]\s*/i);
   if (parts.length === 3) return flatSize(parts as [string, string, string]);
   if (parts.length === 2) {

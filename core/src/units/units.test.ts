@@ -85,6 +85,32 @@ describe('belt sizes', () => {
     expect(value(parseRingSection('1/16'))).toBeCloseTo(1.778, 6);
     expect(value(parseBeltSize('1/16 x 1.114 in')).thicknessMm).toBeCloseTo(1.778, 6);
   });
+  test('a flat belt is width × thickness × length, whichever of the two comes first', () => {
+    for (const text of ['4x0.6x208', '0.6 x 4 x 208', 'flat 4 × 0.6 × 208 mm'])
+      expect(value(parseBeltSize(text)), text).toMatchObject({
+        shape: 'flat',
+        widthMm: 4,
+        thicknessMm: 0.6,
+        innerLengthMm: 208,
+      });
+  });
+  test('what is said of a size counts: across, inside diameter, long, doubled', () => {
+    const known = { shape: 'square', thicknessMm: 1.2 } as const;
+    expect(value(parseBeltSize('1.2 × Ø20')).innerLengthMm).toBeCloseTo(Math.PI * 20, 9);
+    expect(value(parseBeltSize('Ø42', known)).innerLengthMm).toBeCloseTo(Math.PI * 42, 9);
+    expect(value(parseBeltSize('inside diameter 40', known)).innerLengthMm).toBeCloseTo(Math.PI * 40, 9);
+    expect(value(parseBeltSize('66.4 doubled', known)).innerLengthMm).toBeCloseTo(128, 9);
+    expect(value(parseBeltSize('116', known)).innerLengthMm).toBe(116);
+    expect(parseBeltSize('Ø42').ok).toBe(false);
+  });
+  test('a figure that may be two things is asked about, and the answer settles it', () => {
+    const asked = value(parseBeltSize('1.2x38'));
+    expect(asked.otherwise).toEqual({ mm: 38, along: false });
+    expect(value(parseBeltSize('1.2x38 across')).innerLengthMm).toBeCloseTo(Math.PI * 38, 9);
+    expect(value(parseBeltSize('1.2x38 long'))).toMatchObject({ innerLengthMm: 38 });
+    expect(value(parseBeltSize('1.2x38 long')).otherwise).toBeUndefined();
+    expect(value(parseBeltSize('ring 1.78x88.9')).otherwise).toEqual({ mm: 88.9, along: true });
+  });
   test.each(['118', '90x1.2', '1.2x', '12x118'])('%s is refused', (text) => {
     expect(parseBeltSize(text).ok).toBe(false);
   });

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { ringNames, stockFor, type CatalogueBelt } from '@loose-pulley/core/catalogue';
+import { ringNames, type CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { draftBelt } from '@loose-pulley/core/drafting';
 import { wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
 import { inHundred, willDo } from '@loose-pulley/core/probability';
@@ -131,7 +131,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
     return known ? inHundred(known.works) : 'tried here';
   };
   // What the bench ruled out on this machine is not asked for.
-  const stock = stockFor(drive.oldShape).filter((one) => recommendation.after.forbidden(one) === undefined);
+  const stock = view.stock.filter((one) => recommendation.after.forbidden(one) === undefined);
   const { sameSection: good, otherSections: others } = answer
     ? willDo(belt, answer.belts, stock)
     : { sameSection: [belt], otherSections: [] };

@@ -7,6 +7,10 @@ export const selectSummaries = ({ bench }: RootState) => bench.summaries;
 
 /** What this bench believes and demands. */
 export const selectBench = createSelector(
-  [({ settings }: RootState) => settings.priors, ({ settings }: RootState) => settings.requirements],
-  (priors, requirements): Bench => ({ priors, requirements }),
+  [
+    ({ settings }: RootState) => settings.priors,
+    ({ settings }: RootState) => settings.requirements,
+    ({ settings }: RootState) => settings.toBeHad,
+  ],
+  (priors, requirements, toBeHad): Bench => ({ priors, requirements, toBeHad }),
 );

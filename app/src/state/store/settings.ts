@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { TO_BE_HAD, type ToBeHad } from '@loose-pulley/core/catalogue';
 import type { Requirements } from '@loose-pulley/core/evaluation';
 import {
   checkPriors,
@@ -53,6 +54,8 @@ export interface Settings {
   /** What is believed of a drive until it is measured, and what is demanded of a belt, on this bench. */
   readonly priors: Priors;
   readonly requirements: Requirements;
+  /** What of belts and rings this bench can get. */
+  readonly toBeHad: ToBeHad;
   /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
   readonly printScale: number;
 }
@@ -64,6 +67,7 @@ export const DEFAULT_SETTINGS: Settings = {
   keys: DEFAULT_KEYS,
   priors: DEFAULT_PRIORS,
   requirements: DEFAULT_REQUIREMENTS,
+  toBeHad: 'both',
   printScale: 1,
 };
 
@@ -90,6 +94,7 @@ export function checkSettings(kept: unknown): Settings {
     keys: Object.fromEntries(KEY_ACTIONS.map((action) => [action, keyOf(action)])) as Settings['keys'],
     priors: checkPriors(given.priors ?? priorsOfLimits(given.limits)),
     requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
+    toBeHad: TO_BE_HAD.find((one) => one === given.toBeHad) ?? 'both',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
   };
 }
@@ -109,6 +114,7 @@ const slice = createSlice({
       state.singleKeys = payload;
     },
     priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
+    toBeHadSet: (state, { payload }: PayloadAction<ToBeHad>) => ({ ...state, toBeHad: payload }),
     requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({
       ...state,
       requirements: checkRequirements(payload),
@@ -130,6 +136,7 @@ export const {
   keyBound,
   priorsSet,
   requirementsSet,
+  toBeHadSet,
   printScaleSet,
 } = slice.actions;
 export const settingsReducer = slice.reducer;

@@ -207,7 +207,9 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
       ? 'Right on this machine'
       : nothingFits
         ? 'Nothing in stock fits; nearest is'
-        : headings[recommendation.status];
+        : recommendation.after.any
+          ? 'Next to try'
+          : headings[recommendation.status];
   const ruledOut = recommendation.after.forbidden(catalogueBelt);
   return (
     <div className="grid gap-3">

@@ -16,7 +16,8 @@ export function ChanceLine({
   readonly recommendation: RecommendationView;
 }) {
   const { ticket } = useTicket();
-  const { drive, driven } = useDrive();
+  const { drive, driven, situation } = useDrive();
+  const inferred = situation.ok && (situation.value.pathFromOldBelt ?? situation.value.pathFromSisters) === true;
   const { answer, status, trouble } = recommendation;
   const settled = status === 'settled';
   const worth = answer?.values.find(({ gain }) => gain >= WORTH);
@@ -45,13 +46,15 @@ export function ChanceLine({
             className="underline decoration-2 underline-offset-4"
             to={`/t/${ticket.id}/measure?drive=${drive.name}`}
           >
-            Measure {measurableName(worth.what, driven)}
+            Measure {measurableName(worth.what, driven, inferred)}
           </Link>
           : the choice after it is expected to be {Math.max(1, Math.round(100 * worth.gain))} in 100 better.
         </p>
       )}
       {settled && answer && !worth && (
-        <p className="text-sm text-soft">No further measurement here would change the choice much.</p>
+        <p className="text-sm text-soft">
+          Worked out for every reading not yet taken: none would better the choice by one in a hundred.
+        </p>
       )}
     </section>
   );

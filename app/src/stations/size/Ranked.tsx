@@ -3,12 +3,24 @@ import { inHundred, type SuccessProbability } from '@loose-pulley/core/probabili
 import { chanceOf, type Recommendation } from '@loose-pulley/core/driveView';
 import { FAILURE_NAMES, marginWord, ZONE_NAMES } from '@loose-pulley/core/sizing';
 import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import { TO_BE_HAD, type CatalogueBelt } from '@loose-pulley/core/catalogue';
+import { useDrive } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { Choice } from '../../parts/ui/Choice';
+import { toBeHadSet } from '../../state/store/settings';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { BeltName } from '../../parts/ui/SectionSign';
 
 const SHOWN = 8;
+const HAD_NAMES = { both: 'belts and rings', belts: 'belts', rings: 'rings' } as const;
 const failsBy = (chance: SuccessProbability | undefined): string | undefined => chance && FAILURE_NAMES[chance.first];
 const chanceWords = (chance: SuccessProbability | undefined): string => (chance ? inHundred(chance.works) : '…');
+
+/** What the bench said, which goes before any chance. */
+const said = ({ after, decided, best }: Recommendation, belt: CatalogueBelt): string | undefined => {
+  if (decided && belt.id === best?.catalogueBelt.id) return 'right here';
+  return after.forbidden(belt) ? 'ruled out here' : undefined;
+};
 
 /** The best belts of every section, by their chance. */
 export function Ranked({
@@ -22,12 +34,26 @@ export function Ranked({
   readonly pickedId: string | undefined;
   readonly onPick: (id: string) => void;
 }) {
+  const dispatch = useAppDispatch();
+  const toBeHad = useAppSelector(({ settings }) => settings.toBeHad);
+  const flat = useDrive().drive.oldShape === 'flat';
   const { ranking, status } = recommendation;
   return (
     <section aria-labelledby="ranked">
       <h3 id="ranked" className="border-b border-ink pb-1 text-lg">
         Best of {ranking.candidates.length} belts{status === 'waiting' ? ', one moment…' : ', by their chance'}
       </h3>
+      {!flat && (
+        <div className="flex flex-wrap items-center justify-between gap-2 py-2">
+          <span className="text-[15px]">To be had here</span>
+          <Choice
+            label="To be had here"
+            value={toBeHad}
+            options={TO_BE_HAD.map((one) => [one, HAD_NAMES[one]] as const)}
+            onChoose={(one) => dispatch(toBeHadSet(one))}
+          />
+        </div>
+      )}
       <div className="overflow-x-auto">
         <table className="w-full border-collapse text-[15px]">
           <thead>
@@ -55,13 +81,11 @@ export function Ranked({
                   >
                     <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
                   </Button>
-                  <span className="text-sm text-soft">
-                    {catalogueBelt.series === 'square' ? '' : catalogueBelt.name}
-                  </span>
+                  <span className="text-sm text-soft">{catalogueBelt.shape === 'round' ? catalogueBelt.name : ''}</span>
                 </td>
                 <td>{ZONE_NAMES[judgement.zone]}</td>
                 <td className="text-right font-semibold whitespace-nowrap">
-                  {chanceWords(chanceOf(recommendation, catalogueBelt))}
+                  {said(recommendation, catalogueBelt) ?? chanceWords(chanceOf(recommendation, catalogueBelt))}
                 </td>
                 <td className="text-right">{formatPercent(judgement.strain)}</td>
                 <td className="hidden text-right sm:table-cell">
