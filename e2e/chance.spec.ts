@@ -26,9 +26,9 @@ test('chance move with a verdict, with a measurement and with the bench’s own 
   const stiff = await worksIn(page);
   // Softer rubber by this bench's own word; kept over a reload, and given back.
   await page.getByText('Assumptions and limits').click();
-  await page.getByLabel('Hardness of a new belt, Shore A').fill('200');
+  await page.getByLabel('Hardness of square belts as sold, Shore A').fill('200');
   await expect(page.getByText('Read 200. Allowed: 20 to 80 Shore A.')).toBeVisible();
-  await page.getByLabel('Hardness of a new belt, Shore A').fill('35');
+  await page.getByLabel('Hardness of square belts as sold, Shore A').fill('35');
   await expect(async () => expect(await worksIn(page)).not.toBe(stiff)).toPass();
   const soft = await worksIn(page);
   await page.reload();

@@ -47,7 +47,7 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
   await expect(chance).toContainText(/Chance it works9\d in 100/);
   await expect(chance).toContainText(/If not, most likely by/);
   const rulesOfThumb = page.getByRole('region', { name: 'What the rules of thumb would buy' });
-  await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText('1.2 × 120.0');
+  await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText('1.2 × 116.0');
   await expect(rulesOfThumb.getByRole('row', { name: /a tenth off/ })).toContainText(/\d\d in 100/);
   const others = page.getByRole('region', { name: 'Instead of a new belt' });
   await expect(others.getByRole('listitem').filter({ hasText: 'keep and clean' })).toContainText(

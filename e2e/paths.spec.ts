@@ -145,11 +145,11 @@ test('the ruler is walked by finger, a rule’s pick is looked at, and the way b
   await expect(ruler).not.toHaveAttribute('aria-valuetext', recommended);
   await expect(page.getByText('Looked at')).toBeVisible();
   await page
-    .getByRole('row', { name: /a tenth off/ })
+    .getByRole('row', { name: /one size down/ })
     .getByRole('button')
     .click();
-  await expect(ruler).toHaveAttribute('aria-valuetext', /120\.0/);
-  await expect(page).toHaveURL(/belt=square-1\.2-120/);
+  await expect(ruler).toHaveAttribute('aria-valuetext', /128\.0/);
+  await expect(page).toHaveURL(/belt=square-1\.2-128/);
   await page.getByRole('button', { name: 'Back to the recommended belt' }).click();
   await expect(page.getByText('Recommended belt')).toBeVisible();
 });

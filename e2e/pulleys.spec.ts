@@ -35,7 +35,10 @@ test('a three-pulley lift drive: put in, typed, moved by key and hand, on its ba
   await page.getByLabel('Across, from the motor, mm').fill('4');
   await expect(page.getByText(/The motor pulley and the lift cam overlap/).first()).toBeVisible();
   await page.getByLabel('Across, from the motor, mm').fill('20');
+  // Above the run it would press in, its back is not reached: no belt can run so.
   await page.getByLabel('Up, from the motor, mm').fill('14');
+  await expect(page.getByText(/No belt can run so: the lift cam/).first()).toBeVisible();
+  await page.getByLabel('Up, from the motor, mm').fill('11');
   await take(page, 'Belt section', '1.2');
   await kept(page);
   await page.reload();

@@ -23,7 +23,7 @@ test('the ruler is dragged through every length between the belts, and each says
   await page.mouse.move(box.x + box.width * 0.66, y, { steps: 6 });
   await page.mouse.up();
   await expect(between).toContainText(/\d+\.\d mm: /);
-  for (const figure of ['Stretch', 'Tray held back with', 'Load on the motor shaft', 'Driven pulley']) {
+  for (const figure of ['Stretch', 'Tray held back with', 'Load on the motor shaft', 'Motor torque left']) {
     await expect(between).toContainText(figure);
   }
   const held = async (): Promise<number> =>

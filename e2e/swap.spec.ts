@@ -3,7 +3,9 @@ import { expect, kept, chanceSettled, openTicket, take, test } from './bench';
 test('the five-minute swap on one page: three sizes into the drawing, the belt, fitted, right', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
   await page.keyboard.press('Alt+5');
-  await expect(page.getByText('Not enough to choose by yet')).toBeVisible();
+  // From the old belt alone there is an answer already, and its honest chance.
+  await chanceSettled(page);
+  await expect(page.getByText('From the old belt alone')).toBeVisible();
   for (const [label, size] of [
     ['Motor pulley diameter', '6'],
     ['Driven pulley diameter', '24.8'],
@@ -16,7 +18,7 @@ test('the five-minute swap on one page: three sizes into the drawing, the belt, 
   await chanceSettled(page);
   await page.getByRole('button', { name: 'Fit and log this try' }).click();
   const tries = page.getByRole('region', { name: 'Belts tried' });
-  await expect(tries).toContainText(/doubled flat, as the old one was: it should read (58|60)\.4; the old read 66\.4/);
+  await expect(tries).toContainText(/In the hand, doubled flat, as the old one was: it should read (58|60)\.4/);
   await tries.getByRole('radio', { name: 'right' }).click();
   await kept(page);
   await expect(page).toHaveURL(/size/);

@@ -51,7 +51,7 @@ export function suspectLength(method: Method, amount: number, valueMm: number, e
 
 /** Between what such sizes lie, mm. Common practice for small drives, no source: what lies far outside is asked about. */
 const USUAL_MM: Readonly<Partial<Record<Measurand, readonly [least: number, most: number]>>> = {
-  motorDiameter: [1.5, 25],
+  motorDiameter: [1.5, 40],
   drivenDiameter: [5, 90],
   centreDistance: [8, 250],
   section: [0.5, 5],

@@ -7,7 +7,7 @@ import type { ExchangeWork } from './work';
 /** One import or export, which its worker remembers from step to step. */
 export interface ExchangeSession {
   /** @throws WorkerEnded where the worker ended; else what the step threw */
-  ask<T>(step: (work: Remote<ExchangeWork>) => Promise<T>): Promise<T>;
+  readonly ask: <T>(step: (work: Remote<ExchangeWork>) => Promise<T>) => Promise<T>;
   readonly end: () => void;
 }
 
