@@ -35,6 +35,13 @@ function leadingMethod(text: string): { method: Method; rest: string } | undefin
   return best && { method: best.method, rest: text.slice(best.length).replace(/^[\s:]+/, '') };
 }
 
+/** The method whose word ends the text, after a number: `66.4 doubled`. */
+function trailingMethod(text: string): { method: Method; rest: string } | undefined {
+  const [, number = '', word = ''] = /^([\d.,/ ]+(?:mm|in|cm|")?)\s+([a-z][a-z ]*)$/i.exec(text) ?? [];
+  const method = LINE_METHODS.find(({ words }) => words.includes(word.toLowerCase().trim()));
+  return method && { method, rest: number };
+}
+
 /**
  * Reads one line as said at the bench: `doubled flat 66.4, section 1.2`, or a bare number with the method chosen by
  * button. Parts are set apart by commas followed by a space, or semicolons, so that 66,4 stays a number.
@@ -57,7 +64,7 @@ export function parseBenchLine(
     .filter((part) => part !== '');
   const [first = '', ...others] = parts;
   if (first === '') return refuse('Type a reading, such as “doubled flat 66.4, section 1.2”.');
-  const named = leadingMethod(first);
+  const named = leadingMethod(first) ?? trailingMethod(first);
   const method = named?.method ?? findMethod(chosen);
   if (!method) return refuse('Choose how it was measured: doubled flat, over a cap, laid straight or string.');
   const amount = parseAmount(method, named?.rest ?? first, assumed);

@@ -214,6 +214,33 @@ describe('nonsense is refused by saying why', () => {
     for (const one of METHODS.filter(({ measurand }) => unlikelySize(measurand, 400) === undefined))
       expect(doubtOf(one, 40, { value: 400 }, nothing), one.id).toBeUndefined();
   });
+  test('a vee known to two degrees is known no better: the angle’s error counts (central difference)', () => {
+    for (const [id, amount, aux] of [
+      ['motorOverPins', 14, { pinDiameterMm: 2, veeAngleDeg: 60 }],
+      ['stringRound', 130, { stringDiameterMm: 0.8, veeAngleDeg: 60 }],
+    ] as const) {
+      const at = (veeAngleDeg: number) => {
+        const read = method(id).convert(amount, { ...aux, veeAngleDeg });
+        return read.ok ? read.value : { value: NaN, perAux: {} as { veeAngleDeg?: number } };
+      };
+      expect(at(60).perAux.veeAngleDeg, id).toBeCloseTo((at(60.5).value - at(59.5).value) / 1, 4);
+      const [known, not] = [aux, { ...aux, veeAngleDeg: undefined }].map((tools) => {
+        const read = readAmount(method(id), amount, tools as never);
+        return read.ok ? read.value.std : NaN;
+      });
+      expect(known, id).toBeGreaterThan(not ?? NaN);
+    }
+  });
+  test('a way may be named after its figure, and an inside diameter is one', () => {
+    const line = (text: string) => {
+      const read = parseBenchLine(text, 'overCap', 1.2, 'mm');
+      return read.ok ? `${read.value.method.id} ${read.value.amount}` : read.problem;
+    };
+    expect(line('66.4 doubled')).toBe('doubledOuter 66.4');
+    expect(line('inside diameter 40')).toBe('lyingFree 40');
+    expect(line('Ø42')).toBe('lyingFree 42');
+    expect(line('129.8 string')).toBe('stringRound 129.8');
+  });
   test('a size that is hardly ever so is asked about: ten times, a tenth, or far outside', () => {
     expect(unlikelySize('centreDistance', 385)).toBe('Read 385.0 mm: ten times what such drives have. Is it 38.5 mm?');
     expect(unlikelySize('section', 0.12)).toContain('Is it 1.2 mm?');

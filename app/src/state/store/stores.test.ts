@@ -18,6 +18,7 @@ import {
   keyBound,
   priorsSet,
   requirementsSet,
+  toBeHadSet,
   printScaleSet,
   settingsLoaded,
   checkSettings,
@@ -62,6 +63,7 @@ describe('settings', () => {
       printScaleSet(1.02),
       priorsSet({ ...DEFAULT_PRIORS, bushFriction: 0.2 }),
       requirementsSet({ ...DEFAULT_REQUIREMENTS, motorMin: 1.4 }),
+      toBeHadSet('rings'),
     ].reduce(settingsReducer, first);
     expect(after).toEqual({
       unit: 'in',
@@ -71,6 +73,7 @@ describe('settings', () => {
       printScale: 1.02,
       priors: { ...DEFAULT_PRIORS, bushFriction: 0.2 },
       requirements: { ...DEFAULT_REQUIREMENTS, motorMin: 1.4 },
+      toBeHad: 'rings',
     });
   });
   test('no two actions share a key as it comes', () => {

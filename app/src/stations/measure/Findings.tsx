@@ -1,11 +1,27 @@
 import { seatedRadiusMm } from '@loose-pulley/core/drive';
 import { oldBeltFinding } from '@loose-pulley/core/sizing';
 import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
-import { formatInchFraction, formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
+import type { MechanismKnown } from '@loose-pulley/core/driveView';
+import {
+  formatInchFraction,
+  formatLength,
+  formatNewton,
+  type LengthUnit,
+  formatSpread,
+} from '@loose-pulley/core/units';
 import { MEASURAND_NAMES } from '@loose-pulley/core/stations';
 
 /** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
-export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly unit: LengthUnit }) {
+export function Findings({
+  facts,
+  unit,
+  mechanism,
+}: {
+  readonly facts: DriveFacts;
+  readonly unit: LengthUnit;
+  /** What machines with the same mechanism say, until this one is measured. */
+  readonly mechanism?: MechanismKnown;
+}) {
   const write = (mm: number) => formatLength(mm, unit);
   const finding = oldBeltFinding(facts);
   const seats = facts.drive
@@ -41,6 +57,14 @@ export function Findings({ facts, unit }: { readonly facts: DriveFacts; readonly
         />
         <Figure name="Section" value={facts.section} write={write} unit={unit} empty="needs calipers across the bend" />
       </dl>
+      {!facts.path && mechanism?.path && (
+        <p>
+          Machines with this mechanism have a path of <strong>{write(mechanism.path.value)}</strong> ±{' '}
+          {formatSpread(2 * mechanism.path.std, unit)} {unit}
+          {mechanism.trayPullN && `, and pull ${formatNewton(mechanism.trayPullN.value)}`}. Size answers by that until
+          this one is measured.
+        </p>
+      )}
       {seats.length > 0 && facts.section && (
         <p className="text-soft">
           In the vee of the {seats.map(({ name }) => name).join(' and the ')} the section’s middle sits{' '}

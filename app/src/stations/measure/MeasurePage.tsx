@@ -29,7 +29,7 @@ const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts, driven } = useDrive();
+  const { drive, facts, driven, mechanism } = useDrive();
   const moved = capital(DRIVEN_WORDS[driven]);
   const unit = useUnit();
   /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
@@ -90,7 +90,7 @@ export function MeasurePage() {
       <div className="order-1 bg-sheet px-5 pb-6 lg:col-start-1">
         <div className="border-t border-hair pt-4">
           <Later>
-            <Findings facts={facts} unit={unit} />
+            <Findings facts={facts} unit={unit} mechanism={mechanism} />
           </Later>
         </div>
       </div>

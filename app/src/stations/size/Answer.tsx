@@ -26,7 +26,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
-import { Surprises, Ties } from './Beside';
+import { OtherSection, Surprises, Ties } from './Beside';
 import type { Sizing } from './useSizing';
 
 interface Props {
@@ -241,6 +241,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           Ruled out here: {beltLabel(ruledOut.belt, unit).size} was {VERDICT_NAMES[ruledOut.verdict]}.
         </p>
       )}
+      {isBest && !decided && <OtherSection recommendation={recommendation} situation={situation} unit={unit} />}
       {isBest && !decided && <Ties recommendation={recommendation} unit={unit} onPick={onPick} />}
       <Surprises recommendation={recommendation} driven={situation.driven} unit={unit} />
       <Sisters drive={drive} recommendation={recommendation} unit={unit} onPick={onPick} />

@@ -1,7 +1,15 @@
 import { Link } from 'react-router';
 import type { Recommendation } from '@loose-pulley/core/driveView';
 import { DRIVEN_WORDS, type Driven } from '@loose-pulley/core/loaders';
-import { explainedWords, inHundred, measurableName, wouldTell, type Surprise } from '@loose-pulley/core/probability';
+import {
+  isOldSection,
+  explainedWords,
+  inHundred,
+  measurableName,
+  wouldTell,
+  type Surprise,
+} from '@loose-pulley/core/probability';
+import type { Situation } from '@loose-pulley/core/sizing';
 import { VERDICT_NAMES } from '@loose-pulley/core/stations';
 import { beltLabel, listed, type LengthUnit } from '@loose-pulley/core/units';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
@@ -48,6 +56,30 @@ export function Ties({
           : 'No reading would part them: take the one that is at hand.'}
       </p>
     </section>
+  );
+}
+
+/** Another section than the old one is left for it only where it gains; by how much is said. */
+export function OtherSection({
+  recommendation: { best, answer, ranking, after },
+  situation: { oldSection },
+  unit,
+}: {
+  readonly recommendation: Recommendation;
+  readonly situation: Situation;
+  readonly unit: LengthUnit;
+}) {
+  if (!best || !answer || !oldSection || isOldSection(best.catalogueBelt, oldSection)) return null;
+  const works = ({ id }: { readonly id: string }): number => answer.belts[id]?.works ?? 0;
+  const own = ranking.candidates.find(
+    ({ catalogueBelt }) => isOldSection(catalogueBelt, oldSection) && !after.forbidden(catalogueBelt),
+  );
+  return (
+    <p className="text-[15px]">
+      {own
+        ? `Another section than the old one: ${Math.round(100 * (works(best.catalogueBelt) - works(own.catalogueBelt)))} in 100 better than the best of the old, ${beltLabel(own.catalogueBelt, unit).size} (${inHundred(works(own.catalogueBelt))}).`
+        : 'Another section than the old one: none of the old is left to try.'}
+    </p>
   );
 }
 

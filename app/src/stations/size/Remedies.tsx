@@ -3,12 +3,12 @@ import { remedyTry, withProvisional, type DriveView, type Recommendation } from 
 import { inHundred, REMEDIES, REMEDY_IDS, type RemedyId } from '@loose-pulley/core/probability';
 import { OWNER_WISHES } from '@loose-pulley/core/stations';
 import { monthsLater } from '@loose-pulley/core/timers';
-import { counted } from '@loose-pulley/core/units';
+import { counted, formatLength } from '@loose-pulley/core/units';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { recordEvent } from '../../state/persistence/actions';
-import { useAppDispatch } from '../../state/store/hooks';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
 
 const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
 const months = (count: number): string =>
@@ -31,6 +31,8 @@ export function Remedies({
   const dispatch = useAppDispatch();
   const { ticket } = useTicket();
   const { drive } = view;
+  const unit = useUnit();
+  const warmedMm = recommendation.answer?.warmedMm;
   const commit = (id: RemedyId): void => {
     const tried = remedyTry(view, recommendation, id);
     if (tried) dispatch(recordEvent({ type: 'tryLogged', driveId: drive.id, try: { id: nanoid(10), ...tried } }));
@@ -78,7 +80,16 @@ export function Remedies({
                   {chance && <>: chance it works {inHundred(chance.works)}</>}
                   {refused && ': refused where speed matters'}
                 </p>
-                <p className="text-sm text-soft">{remedy.how}</p>
+                <p className="text-sm text-soft">
+                  {remedy.how}
+                  {id === 'warm' && warmedMm !== undefined && (
+                    <>
+                      {' '}
+                      About <strong>{formatLength(warmedMm, unit)}</strong> {unit} inner length may be hoped for:
+                      measure it cold, as a reading of the old belt, and it is judged by that.
+                    </>
+                  )}
+                </p>
                 <p className="text-sm text-soft">
                   May last {months(remedy.monthsMin)} to {months(remedy.monthsMax)}. {remedy.known}
                 </p>

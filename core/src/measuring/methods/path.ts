@@ -1,3 +1,4 @@
+import { flanksPerDegree } from './vee';
 import { ok, refuse } from '../../units';
 import { auxOr } from '../aux';
 import type { Aux, Method, Wraps } from '../types';
@@ -42,7 +43,10 @@ export const stringRound: Method = {
     return ok({
       value,
       perReading: 1,
-      perAux: { stringDiameterMm: -turns / sine },
+      perAux: {
+        stringDiameterMm: -turns / sine,
+        ...(aux.veeAngleDeg !== undefined && { veeAngleDeg: turns * s * flanksPerDegree(aux.veeAngleDeg) }),
+      },
       ownStd: (wraps.std * s) / 2 / sine,
       uncorrected: reading,
       arithmetic: (w) => {

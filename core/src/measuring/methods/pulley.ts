@@ -1,3 +1,4 @@
+import { flanksPerDegree } from './vee';
 import { ok, refuse } from '../../units';
 import { auxOr } from '../aux';
 import type { Method } from '../types';
@@ -44,7 +45,10 @@ export function pulleyMethods(measurand: Measurand & ('motorDiameter' | 'drivenD
       return ok({
         value,
         perReading: 1,
-        perAux: { pinDiameterMm: -toApex(1, vee) },
+        perAux: {
+          pinDiameterMm: -toApex(1, vee),
+          ...(vee !== undefined && { veeAngleDeg: p * flanksPerDegree(vee) }),
+        },
         arithmetic: (w) =>
           vee === undefined
             ? `${w(reading)} − 2 × ${w(p)} = ${w(value)}`
