@@ -109,8 +109,8 @@ export async function benchCalculating(row: Row, { work }: Stage): Promise<void>
         ),
       ),
     );
-  row('chances of 500 belts, first estimate (600 samples)', await answered(600, true, false), 'goal 50 ms');
-  row('the same with a verdict and three sisters', await answered(600, true, true), 'goal 50 ms');
+  row('chances of 500 belts, first estimate (1,000 samples)', await answered(1000, true, false), 'goal 50 ms');
+  row('the same with a verdict and three sisters', await answered(1000, true, true), 'goal 50 ms');
   row('chances of 500 belts, 4,000 samples, all of it', await answered(4000, false, false), 'goal 0.6 s');
   row('the same with a verdict and three sisters', await answered(4000, false, true), 'goal 0.6 s');
   const samples = believed(situation, [], 4000, 1).value;

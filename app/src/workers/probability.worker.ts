@@ -14,7 +14,7 @@ export interface NumberedAnswer {
 }
 
 /** A quick look first, then as fine as the eye can tell. */
-const STAGES = [600, 4000];
+const STAGES = [1000, 4000];
 
 let latest = 0;
 const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));

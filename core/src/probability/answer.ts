@@ -79,7 +79,8 @@ const stated = (one: SuccessProbability): SuccessProbability => ({ ...one, works
  *
  * Cost: about 20 ns for each belt and draw, and as much again for the values.
  *
- * @param quick leaves out what a first look does not need: the values of measuring, surprises, the chances without sisters
+ * @param quick leaves out what a first look does not need: remedies, the values of measuring, surprises, the chances without
+ *   sisters
  * @example answerProbability({ situation, belts: CATALOGUE, tries: [], seed: 1 }, 4000).belts['square-1.2-116']?.works // 0.93
  */
 export function answerProbability(question: ProbabilityQuestion, draws: number, quick = false): ProbabilityAnswer {
@@ -92,7 +93,7 @@ export function answerProbability(question: ProbabilityQuestion, draws: number, 
   const kept = new Uint8Array(hopeful.length * draws);
   hopeful.forEach((belt, row) => kept.set(outcomes.subarray(belt * draws, (belt + 1) * draws), row * draws));
   const best = order[0] === undefined ? undefined : belts[order[0]];
-  const remedies = remedyBelts(samples, situation, oldBelt, best, seed);
+  const remedies = quick ? [] : remedyBelts(samples, situation, oldBelt, best, seed);
   const remedyChances = probabilitiesOf(
     // A remedy comes with cleaning: it is judged as if that were done.
     playOutcomes(

@@ -14,7 +14,7 @@ export interface TriedBelt {
 
 /** No answer rests on fewer effective samples than this, nor on less than this share of those drawn. */
 const EFFECTIVE_MIN = 500;
-const EFFECTIVE_SHARE = 0.4;
+const EFFECTIVE_SHARE = 0.25;
 
 /**
  * The drives that could be the one on the bench, once everything known is counted in: readings, the belt the drive was

@@ -1,4 +1,5 @@
 import type { Sister, Situation } from '../sizing';
+import type { SectionShape } from '../units';
 import type { Drawn } from './draw';
 import { below } from './draw';
 import { playOutcomes } from './kernel';
@@ -43,7 +44,11 @@ function addSister(
   if (!zPath || !zMotor || !zDriven || !zStiff || !zRubber || !zStall || !zLength) return;
   const { priors } = situation;
   const { count } = samples;
-  const each = (of: (i: number) => number): Float64Array => Float64Array.from({ length: count }, (_, i) => of(i));
+  const each = (of: (i: number) => number): Float64Array => {
+    const list = new Float64Array(count);
+    for (let i = 0; i < count; i++) list[i] = of(i);
+    return list;
+  };
   const at = (list: Float64Array, i: number): number => list[i] as number;
   const friction = (surface: Sister['motorSurface'], z: Float64Array) =>
     each((i) => Math.max(0.05, priors.friction[surface].best + priors.friction[surface].std * at(wide, i) * at(z, i)));
@@ -61,16 +66,22 @@ function addSister(
     }
   }
   if (sister.tries.length === 0) return;
-  const rubber = (list: Float64Array) => each((i) => at(list, i) * Math.exp(RUBBER_APART * at(zRubber, i)));
+  const apart = each((i) => Math.exp(RUBBER_APART * at(zRubber, i)));
+  const shapes = new Set(sister.tries.map(({ belt }) => belt.shape));
+  /** Only of the stocks that were tried there is the rubber asked for. */
+  const rubber = (shape: SectionShape): Float64Array => {
+    const list = samples.modulusMpa[shape];
+    return shapes.has(shape) ? each((i) => at(list, i) * at(apart, i)) : list;
+  };
   const there: Samples = {
     ...samples,
     pathMm,
     motorFriction: friction(sister.motorSurface, zMotor),
     drivenFriction: friction(sister.drivenSurface, zDriven),
     modulusMpa: {
-      square: rubber(samples.modulusMpa.square),
-      round: rubber(samples.modulusMpa.round),
-      flat: rubber(samples.modulusMpa.flat),
+      square: rubber('square'),
+      round: rubber('round'),
+      flat: rubber('flat'),
     },
     needNmm: each((i) => (at(samples.needNmm, i) / at(stiffness, i)) * at(stiff, i)),
     stallNmm: each((i) => at(samples.stallNmm, i) * Math.exp(MOTOR_APART * at(zStall, i))),

@@ -34,6 +34,10 @@ export function WhyPage() {
   const [seed, setSeed] = useState(SEED);
   const { population, done, problem } = usePopulation({ kind, drives, seed, priors });
   const share = (player: string): number => population?.scores.find((score) => score.player === player)?.right ?? 0;
+  const inAll = (player: string): string => {
+    const score = population?.scores.find((one) => one.player === player);
+    return score && score.drives > 0 ? `${Math.round(100 * score.right)} in 100, of ${score.drives}` : 'none played';
+  };
   return (
     <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-5">
       <h1 className="text-3xl font-bold">Why measure</h1>
@@ -78,9 +82,16 @@ export function WhyPage() {
             </h2>
             <ScoreChart scores={population.scores} />
             <p className="text-soft">
-              Bars are two standard errors of so many drives. The single stretch was picked knowing the outcome. From
-              the better of the two to knowing the drive itself, pulleys and pull of the tray, unpowered and held, close{' '}
+              Bars are two standard errors of so many drives. The best fixed percentage was picked knowing the outcome.
+              From it to knowing the drive itself, pulleys and pull of the tray, unpowered and held, close{' '}
               {percent(population.closed.held)} of the gap; the rest is mostly friction, and the rubber that will come.
+            </p>
+            <p>
+              Where the first belt was wrong and a right one is on sale, the second is right in{' '}
+              <strong>{inAll('second:string')}</strong> (who knows the drive: {inAll('second oracle:string')}). After
+              two machines with the same mechanism on which one belt was right, the third machine’s first belt is right
+              in <strong>{inAll('sisters:string')}</strong> (who knows the drive: {inAll('sisters oracle:string')};
+              their belt, copied blindly: {inAll('sisters copied:string')}).
             </p>
             <table className="sr-only">
               <caption>As numbers</caption>

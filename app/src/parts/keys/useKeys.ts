@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { redo, undo } from '../../state/persistence/actions';
 import type { KeyAction } from '../../state/store/settings';
@@ -39,10 +39,11 @@ export function useKeys(open: { jump(): void; help(): void }): void {
   const dispatch = useAppDispatch();
   const nowState = useNowState();
   const latest = useRef(open);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = open;
   });
-  useEffect(() => {
+  // Before the first paint: whoever sees the page may press a key.
+  useLayoutEffect(() => {
     const listener = new BurstListener();
     let timer: ReturnType<typeof setTimeout> | undefined;
 

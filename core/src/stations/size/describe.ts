@@ -8,7 +8,7 @@ const LABEL = {
   source: 'where the belt came from',
   label: 'the belt’s label',
   because: 'why it was fitted',
-  measuredMm: 'its length in the hand',
+  measuredMm: 'length in the hand',
 };
 
 export const sizeDescriptions: Descriptions<typeof sizeEvents> = {
