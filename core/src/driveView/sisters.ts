@@ -33,7 +33,10 @@ export function triedBelt({ shape, thicknessMm, widthMm, innerLengthMm, measured
  *
  * @example sistersOf(tickets, drive).map(({ number }) => number) // ['0118', '0131']
  */
-export function sistersOf(past: readonly Ticket[], { mechanism }: Pick<DriveRecord, 'mechanism'>): readonly Sister[] {
+export function sistersOf(
+  past: readonly Ticket[],
+  { mechanism, oldShape }: Pick<DriveRecord, 'mechanism' | 'oldShape'>,
+): readonly Sister[] {
   if (mechanism === '') return [];
   return past.flatMap(({ number, drives }) =>
     drives
@@ -48,7 +51,10 @@ export function sistersOf(past: readonly Ticket[], { mechanism }: Pick<DriveReco
           motorSurface: one.motorSurface,
           drivenSurface: one.drivenSurface,
           tries: one.tries.flatMap((each) =>
-            each.verdict === 'untried' ? [] : [{ belt: triedBelt(each), verdict: each.verdict }],
+            // A band put on in place of a belt tells of its own rubber, which nobody knows.
+            each.verdict === 'untried' || (each.shape === 'flat') !== (oldShape === 'flat')
+              ? []
+              : [{ belt: triedBelt(each), verdict: each.verdict }],
           ),
         };
       })
