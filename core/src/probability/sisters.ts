@@ -1,7 +1,7 @@
 import type { Sister, Situation } from '../sizing';
 import type { SectionShape } from '../units';
 import type { Drawn } from './draw';
-import { below } from './draw';
+import { below } from './columns';
 import { playOutcomes } from './kernel';
 import type { Samples } from './samples';
 import { addVerdict } from './verdicts';
