@@ -208,3 +208,19 @@ describe('a path that no belt can take is refused by the name of the pulley', ()
     expect(innerPath({ ...worked, crossed: true }).ok).toBe(true);
   });
 });
+
+test('design tension: the pull that just carries a torque is a handbook’s (Shigley’s Mechanical Engineering Design, flat belts: Fi = (T/d)·(e^{fφ}+1)/(e^{fφ}−1))', () => {
+  // The book's example of a polyamide belt, figures from memory: d 6 in, D 18 in, 8 ft apart, f 0.8, T 742.8 lbf·in.
+  const wrapRad = Math.PI - 2 * Math.asin((18 - 6) / (2 * 96));
+  expect(wrapRad).toBeCloseTo(3.0165, 3);
+  expect(Math.exp(0.8 * wrapRad)).toBeCloseTo(11.17, 2);
+  const tensionLbf = (742.8 / 6) * ((11.17 + 1) / (11.17 - 1));
+  expect(tensionLbf).toBeCloseTo(148.1, 1);
+  // Ours the other way round: at that pull of a strand the belt slips at just that torque.
+  const grip = slipGrip({
+    strandPullN: tensionLbf,
+    motorRadiusMm: 3,
+    pulleys: [{ name: 'motor pulley', friction: 0.8, wrapRad }],
+  });
+  expect(grip.slipTorqueNmm).toBeCloseTo(742.8, 0);
+});
