@@ -33,7 +33,16 @@ export const fitted = (
     {
       type: 'tryLogged',
       driveId: driveId(number, letter),
-      try: { id, widthMm: null, measuredMm: null, label: '', because: 'unknown', ...size, verdict: 'untried', note: '' },
+      try: {
+        id,
+        widthMm: null,
+        measuredMm: null,
+        label: '',
+        because: 'unknown',
+        ...size,
+        verdict: 'untried',
+        note: '',
+      },
     },
     ...(verdict === 'untried'
       ? []
