@@ -1,5 +1,6 @@
 export { driveView, type Bench, type DriveView, type OfTicket } from './view';
-export { MACHINES_ENOUGH, oldSectionOnSale, onSale, triedBelt, type MechanismKnown } from './sisters';
+export { oldSectionOnSale, onSale } from './onSale';
+export { MACHINES_ENOUGH, triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
 export { wantedWords } from './wanted';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';

@@ -11,7 +11,8 @@ import {
 } from '../probability';
 import { judge, rank, type Candidate, type Ranking } from '../sizing';
 import type { Try } from '../stations';
-import { onSale, triedBelt } from './sisters';
+import { onSale } from './onSale';
+import { triedBelt } from './sisters';
 import type { DriveView } from './view';
 
 /** The same for a drive whenever it is looked at, so that its chances do not flicker and paper says what the screen says. */

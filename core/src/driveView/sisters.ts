@@ -1,6 +1,3 @@
-import { CATALOGUE, sameSection, stockFor, type CatalogueBelt } from '../catalogue';
-import { isOldSection } from '../probability';
-import type { BeltSection } from '../rubber';
 import type { Sister } from '../sizing';
 import type { DriveRecord, Try } from '../stations';
 import { factsOf, type Ticket } from '../ticket';
@@ -97,17 +94,3 @@ export function mechanismKnown(sisters: readonly Sister[], betweenMachines: numb
     belt: first,
   };
 }
-
-/** Belts on sale of the section that lay in a drive. */
-export const oldSectionOnSale = (old: BeltSection): readonly CatalogueBelt[] => {
-  const like = stockFor(old.shape).filter((belt) => isOldSection(belt, old));
-  const [first, ...others] = like;
-  if (!first) return [];
-  const off = (belt: CatalogueBelt): number => Math.abs(belt.thicknessMm - old.thicknessMm);
-  const nearest = others.reduce((best, belt) => (off(belt) < off(best) ? belt : best), first);
-  return like.filter((belt) => sameSection(belt, nearest));
-};
-
-/** The belt on sale that a tried one was. */
-export const onSale = (tried: Pick<Try, 'shape' | 'thicknessMm' | 'widthMm' | 'innerLengthMm'>) =>
-  CATALOGUE.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05);
