@@ -1,5 +1,5 @@
 export { driveView, type Bench, type DriveView, type OfTicket } from './view';
-export { oldSectionOnSale, onSale } from './onSale';
+export { oldSectionOnSale, onSale, stockOf } from './onSale';
 export { MACHINES_ENOUGH, triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
 export { wantedWords } from './wanted';

@@ -2,6 +2,10 @@ import { CATALOGUE, sameSection, stockFor, type CatalogueBelt } from '../catalog
 import { isOldSection } from '../probability';
 import type { BeltSection } from '../rubber';
 import type { Try } from '../stations';
+import type { DriveView } from './view';
+
+/** What can be had for a drive. */
+export const stockOf = ({ drive, toBeHad }: DriveView): readonly CatalogueBelt[] => stockFor(drive.oldShape, toBeHad);
 
 /** Belts on sale of the section that lay in a drive. */
 export const oldSectionOnSale = (old: BeltSection): readonly CatalogueBelt[] => {

@@ -11,7 +11,7 @@ import {
 } from '../probability';
 import { judge, rank, type Candidate, type Ranking } from '../sizing';
 import type { Try } from '../stations';
-import { onSale } from './onSale';
+import { onSale, stockOf } from './onSale';
 import { triedBelt } from './sisters';
 import type { DriveView } from './view';
 
@@ -31,7 +31,7 @@ export function questionOf(view: DriveView): ProbabilityQuestion | undefined {
   if (known) return known;
   const question: ProbabilityQuestion = {
     situation: view.situation.value,
-    belts: view.stock,
+    belts: stockOf(view),
     tries: triesOf(view),
     ...(view.facts.oldBelt && { oldBelt: view.facts.oldBelt }),
     seed: SEED,
@@ -70,7 +70,7 @@ const linearly = new WeakMap<DriveView, Ranking>();
 function judged(view: DriveView): Ranking {
   const known = linearly.get(view);
   if (known) return known;
-  const ranking = view.situation.ok ? rank(view.situation.value, view.stock) : { candidates: [], nothingFits: true };
+  const ranking = view.situation.ok ? rank(view.situation.value, stockOf(view)) : { candidates: [], nothingFits: true };
   linearly.set(view, ranking);
   return ranking;
 }
@@ -95,7 +95,7 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
   const none = { decided, ties: [], after };
   if (!answer) return { status: 'waiting', ranking: linear, best: undefined, nothingFits: false, answer, ...none };
   const oldSection = view.situation.ok ? view.situation.value.oldSection : undefined;
-  const ranking = rankByProbability(linear, answer.belts, { belts: view.stock, oldSection, after });
+  const ranking = rankByProbability(linear, answer.belts, { belts: stockOf(view), oldSection, after });
   const works = ({ catalogueBelt }: Candidate): number => answer.belts[catalogueBelt.id]?.works ?? 0;
   const { best } = ranking;
   return {

@@ -1,4 +1,4 @@
-import { stockFor, type CatalogueBelt, type ToBeHad } from '../catalogue';
+import type { ToBeHad } from '../catalogue';
 import { DRIVEN_OF, type Driven, type Loader } from '../loaders';
 import type { Requirements } from '../evaluation';
 import type { DriveFacts } from '../measuring';
@@ -25,8 +25,8 @@ export interface DriveView {
   /** What its belt moves. */
   readonly driven: Driven;
   readonly facts: DriveFacts;
-  /** What can be had for it. */
-  readonly stock: readonly CatalogueBelt[];
+  /** What of belts and rings the bench can get. */
+  readonly toBeHad: ToBeHad;
   /** What a belt is judged against, or what is missing. */
   readonly situation: Result<Situation>;
   /** Machines with the same mechanism, and what they say of it together. */
@@ -68,7 +68,7 @@ function foundOf(ticket: OfTicket, drive: DriveRecord) {
 function viewOf(
   ticket: OfTicket,
   drive: DriveRecord,
-  { priors, requirements, toBeHad }: Bench,
+  { priors, requirements, toBeHad = 'both' }: Bench,
   past: readonly Ticket[],
 ): DriveView {
   const driven = DRIVEN_OF[ticket.loader];
@@ -90,7 +90,7 @@ function viewOf(
     drive,
     driven,
     facts,
-    stock: stockFor(drive.oldShape, toBeHad),
+    toBeHad,
     situation,
     sisters,
     mechanism: known,

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { ringNames, type CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { draftBelt } from '@loose-pulley/core/drafting';
-import { wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
+import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
 import { inHundred, willDo } from '@loose-pulley/core/probability';
 import { hardnessOf, type Situation } from '@loose-pulley/core/sizing';
 import { SHAPES, beltLabel, formatLength, type LengthUnit } from '@loose-pulley/core/units';
@@ -131,7 +131,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
     return known ? inHundred(known.works) : 'tried here';
   };
   // What the bench ruled out on this machine is not asked for.
-  const stock = view.stock.filter((one) => recommendation.after.forbidden(one) === undefined);
+  const stock = stockOf(view).filter((one) => recommendation.after.forbidden(one) === undefined);
   const { sameSection: good, otherSections: others } = answer
     ? willDo(belt, answer.belts, stock)
     : { sameSection: [belt], otherSections: [] };

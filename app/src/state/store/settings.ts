@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { TO_BE_HAD, type ToBeHad } from '@loose-pulley/core/catalogue';
+import type { ToBeHad } from '@loose-pulley/core/catalogue';
 import type { Requirements } from '@loose-pulley/core/evaluation';
 import {
   checkPriors,
@@ -94,7 +94,7 @@ export function checkSettings(kept: unknown): Settings {
     keys: Object.fromEntries(KEY_ACTIONS.map((action) => [action, keyOf(action)])) as Settings['keys'],
     priors: checkPriors(given.priors ?? priorsOfLimits(given.limits)),
     requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
-    toBeHad: TO_BE_HAD.find((one) => one === given.toBeHad) ?? 'both',
+    toBeHad: given.toBeHad === 'belts' || given.toBeHad === 'rings' ? given.toBeHad : 'both',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
   };
 }
