@@ -40,6 +40,18 @@ export function questionOf(view: DriveView): ProbabilityQuestion | undefined {
   return question;
 }
 
+/** So many machines on which a belt was right prove it for their mechanism. */
+const PROVEN = 2;
+
+/** On how many machines with the mechanism a belt was right. */
+const provenOn = ({ sisters }: DriveView, belt: CatalogueBelt): number =>
+  sisters.filter(({ tries }) =>
+    tries.some(
+      ({ belt: tried, verdict }) =>
+        verdict === 'right' && sameSection(tried, belt) && Math.abs(tried.innerLengthMm - belt.innerLengthMm) < 0.2,
+    ),
+  ).length;
+
 /** What the bench said of the belts that were on. */
 const triesOf = ({ drive }: DriveView): readonly TriedBelt[] =>
   drive.tries.flatMap((one) => (one.verdict === 'untried' ? [] : [{ belt: triedBelt(one), verdict: one.verdict }]));
@@ -95,7 +107,12 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
   const none = { decided, ties: [], after };
   if (!answer) return { status: 'waiting', ranking: linear, best: undefined, nothingFits: false, answer, ...none };
   const oldSection = view.situation.ok ? view.situation.value.oldSection : undefined;
-  const ranking = rankByProbability(linear, answer.belts, { belts: stockOf(view), oldSection, after });
+  const ranking = rankByProbability(linear, answer.belts, {
+    belts: stockOf(view),
+    oldSection,
+    after,
+    proven: (belt) => provenOn(view, belt) >= PROVEN,
+  });
   const works = ({ catalogueBelt }: Candidate): number => answer.belts[catalogueBelt.id]?.works ?? 0;
   const { best } = ranking;
   return {

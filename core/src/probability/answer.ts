@@ -203,10 +203,13 @@ export interface Choosing {
   readonly belts?: readonly CatalogueBelt[];
   readonly oldSection?: BeltSection | undefined;
   readonly after?: AfterTries | undefined;
+  /** Whether a belt was right on two and more machines with the same mechanism. */
+  readonly proven?: ((belt: CatalogueBelt) => boolean) | undefined;
 }
 
 /**
- * The ranking by chance, where it is known. What the bench forbade comes last. The old section is kept unless another is
+ * The ranking by chance, where it is known. What the bench forbade comes last. A belt that was right on two machines with
+ * the mechanism is kept unless another is likelier by `SECTION_GAIN`. The old section is kept unless another is
  * likelier to work by `SECTION_GAIN`. Of belts whose chances are alike the one that lies furthest from every limit comes
  * first; the others by their chance. Where no belt is likelier to work than to fail, the margins say little, since one
  * hopeless thing (a speed that no belt reaches) hides all others: there the belt comes first with which the fewest
@@ -215,7 +218,7 @@ export interface Choosing {
 export function rankByProbability(
   ranking: Ranking,
   chances: ProbabilityAnswer['belts'],
-  { belts = CATALOGUE, oldSection, after }: Choosing = {},
+  { belts = CATALOGUE, oldSection, after, proven }: Choosing = {},
 ): Ranking {
   const works = ({ catalogueBelt }: Candidate): number => chances[catalogueBelt.id]?.works ?? 0;
   const forbidden = ({ catalogueBelt }: Candidate): boolean => after?.forbidden(catalogueBelt) !== undefined;
@@ -237,11 +240,14 @@ export function rankByProbability(
   // After a verdict the next one is tried, though it be likelier to fail: what is known of the drive is little by then.
   const nothingFits = works(top) < (after?.any ? MIN_AFTER_TRIES : MIN_PROBABILITY);
   const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
-  const best = allowed
+  // What has run on machines alike is taken before what is only likelier by a little.
+  const shown = allowed.find((one) => proven?.(one.catalogueBelt) && works(one) > works(top) - SECTION_GAIN);
+  const easiest = allowed
     .filter(
       (one) => works(one) >= works(top) - ALIKE && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
     )
-    .reduce((easiest, one) => (ease(one) > ease(easiest) ? one : easiest));
+    .reduce((most, one) => (ease(one) > ease(most) ? one : most));
+  const best = shown ?? easiest;
   const candidates = [best, ...byChance.filter((one) => one !== best)];
   const beside = nextInSeries(
     belts.filter((belt) => sameSection(belt, best.catalogueBelt)),

@@ -26,7 +26,9 @@ function normals(): Float64Array {
 
 /** Rounds after which the rest of the likelihood is counted at once, whatever is left. */
 const ROUNDS_MAX = 24;
-const MOVES = 2;
+/** After each round the particles are moved until so many of them have moved at all, or so often. */
+const MOVED = 0.85;
+const MOVES_MAX = 3;
 /** Share of the particles that must still speak after one step of tempering. */
 const KEPT = 0.5;
 
@@ -113,18 +115,22 @@ export function temper<T>(
     const taken = systematically(weightsOf(logs, more), random());
     z = z.map((list) => Float64Array.from(taken, (from) => list[from] as number));
     logs = Float64Array.from(taken, (from) => logs[from] as number);
-    for (let move = 0; move < MOVES; move++) {
+    const moved = new Uint8Array(count);
+    let still = count;
+    for (let move = 0; move < MOVES_MAX && still > (1 - MOVED) * count; move++) {
       const keep = Math.sqrt(1 - step * step);
       const tried = z.map((list) => {
-        const moved = draw();
-        for (let i = 0; i < count; i++) moved[i] = keep * (list[i] as number) + step * (moved[i] as number);
-        return moved;
+        const to = draw();
+        for (let i = 0; i < count; i++) to[i] = keep * (list[i] as number) + step * (to[i] as number);
+        return to;
       });
       const then = explain(tried).logLikelihood;
       const taken: number[] = [];
       for (let i = 0; i < count; i++) {
         if (Math.log(random()) >= power * ((then[i] as number) - (logs[i] as number))) continue;
         taken.push(i);
+        if (moved[i] === 0) still -= 1;
+        moved[i] = 1;
         logs[i] = then[i] as number;
       }
       z.forEach((list, dimension) => {
