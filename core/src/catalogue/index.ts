@@ -28,5 +28,5 @@ const NOT_FLAT: Readonly<Record<ToBeHad, readonly CatalogueBelt[]>> = {
 export const stockFor = (oldShape: SectionShape, toBeHad: ToBeHad = 'both'): readonly CatalogueBelt[] =>
   oldShape === 'flat' ? FLAT_BELTS : NOT_FLAT[toBeHad];
 export { ringNames } from './ringNames';
-export { nextInSeries, sameSection } from './neighbours';
+export { nextInSeries, SAME_LENGTH_MM, sameBelt, sameSection } from './neighbours';
 export type { CatalogueBelt, SeriesId } from './types';

@@ -14,6 +14,15 @@ export function sameSection(a: Section, b: Section): boolean {
   return a.shape === b.shape && Math.abs(a.thicknessMm - b.thicknessMm) < 0.005 && wide;
 }
 
+/** Two lengths that nobody could tell apart, mm. */
+export const SAME_LENGTH_MM = 0.2;
+
+/** Whether two belts are of one size: section and length. @example sameBelt(1.2 × 116, 1.2 × 116.1) // true */
+export const sameBelt = (
+  a: Section & { readonly innerLengthMm: number },
+  b: Section & { readonly innerLengthMm: number },
+): boolean => sameSection(a, b) && Math.abs(a.innerLengthMm - b.innerLengthMm) < SAME_LENGTH_MM;
+
 /**
  * The neighbours of a length in a list of belts of one section: the longest below and the shortest above it.
  *

@@ -1,4 +1,4 @@
-import { sameSection, type CatalogueBelt } from '../catalogue';
+import { sameBelt, type CatalogueBelt } from '../catalogue';
 import {
   ALIKE,
   chosenAfter,
@@ -45,12 +45,7 @@ const PROVEN = 2;
 
 /** On how many machines with the mechanism a belt was right. */
 const provenOn = ({ sisters }: DriveView, belt: CatalogueBelt): number =>
-  sisters.filter(({ tries }) =>
-    tries.some(
-      ({ belt: tried, verdict }) =>
-        verdict === 'right' && sameSection(tried, belt) && Math.abs(tried.innerLengthMm - belt.innerLengthMm) < 0.2,
-    ),
-  ).length;
+  sisters.filter(({ tries }) => tries.some((one) => one.verdict === 'right' && sameBelt(one.belt, belt))).length;
 
 /** What the bench said of the belts that were on. */
 const triesOf = ({ drive }: DriveView): readonly TriedBelt[] =>
@@ -134,11 +129,10 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
 
 /** The try that was judged right last and stands: nothing later on the same belt says otherwise. */
 function decidedBy({ drive }: DriveView): Try | undefined {
-  const same = (a: Try, b: Try): boolean => sameSection(a, b) && Math.abs(a.innerLengthMm - b.innerLengthMm) < 0.2;
   return drive.tries.findLast(
     (one, index) =>
       one.verdict === 'right' &&
-      !drive.tries.slice(index + 1).some((later) => later.verdict !== 'untried' && same(later, one)),
+      !drive.tries.slice(index + 1).some((later) => later.verdict !== 'untried' && sameBelt(later, one)),
   );
 }
 

@@ -1,4 +1,4 @@
-import { sameSection } from '../catalogue';
+import { SAME_LENGTH_MM, sameBelt, sameSection } from '../catalogue';
 import type { TriedBelt } from './believe';
 import type { JudgedBelt } from './kernel';
 
@@ -15,18 +15,15 @@ export interface AfterTries {
   readonly forbidden: (belt: JudgedBelt) => TriedBelt | undefined;
 }
 
-/** Two lengths that nobody could tell apart, mm. */
-const SAME_MM = 0.2;
-
 /**
  * What tries leave of the choice. A later verdict on a belt of the same size takes the place of an earlier one.
  *
  * @example chosenAfter([{ belt: square 1.2 × 112, verdict: 'tooTight' }]).forbidden(square 1.2 × 108) // that try
  */
 export function chosenAfter(tries: readonly TriedBelt[]): AfterTries {
-  const same = (a: JudgedBelt, b: JudgedBelt): boolean =>
-    sameSection(a, b) && Math.abs(a.innerLengthMm - b.innerLengthMm) < SAME_MM;
-  const standing = tries.filter(({ belt }, index) => !tries.slice(index + 1).some((later) => same(later.belt, belt)));
+  const standing = tries.filter(
+    ({ belt }, index) => !tries.slice(index + 1).some((later) => sameBelt(later.belt, belt)),
+  );
   const right = standing.findLast(({ verdict }) => verdict === 'right')?.belt;
   return {
     any: standing.some(({ verdict }) => verdict !== 'right'),
@@ -37,11 +34,11 @@ export function chosenAfter(tries: readonly TriedBelt[]): AfterTries {
         const longer = belt.innerLengthMm - one.belt.innerLengthMm;
         switch (one.verdict) {
           case 'tooTight':
-            return longer < SAME_MM;
+            return longer < SAME_LENGTH_MM;
           case 'tooLoose':
-            return longer > -SAME_MM;
+            return longer > -SAME_LENGTH_MM;
           case 'twisted':
-            return Math.abs(longer) < SAME_MM;
+            return Math.abs(longer) < SAME_LENGTH_MM;
           case 'right':
             return false;
         }
