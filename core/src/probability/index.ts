@@ -10,6 +10,7 @@ export {
   ALIKE,
   answerProbability,
   isOldSection,
+  MIN_PROBABILITY,
   rankByProbability,
   SECTION_GAIN,
   type Choosing,

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { ringNames, type CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { draftBelt } from '@loose-pulley/core/drafting';
 import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
-import { inHundred, willDo } from '@loose-pulley/core/probability';
+import { inHundred, MIN_PROBABILITY, willDo } from '@loose-pulley/core/probability';
 import { hardnessOf, type Situation } from '@loose-pulley/core/sizing';
 import { SHAPES, beltLabel, formatLength, type LengthUnit } from '@loose-pulley/core/units';
 import { useUnit } from '../../state/store/hooks';
@@ -135,6 +135,8 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
   const { sameSection: good, otherSections: others } = answer
     ? willDo(belt, answer.belts, stock)
     : { sameSection: [belt], otherSections: [] };
+  // Nothing that is likelier to fail is called a size that will do.
+  const likely = decided !== undefined || (answer?.belts[belt.id]?.works ?? 0) >= MIN_PROBABILITY;
   return (
     <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
       <SlipHead number={ticket.number} drive={drive.name} />
@@ -160,7 +162,13 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
           band.
         </dd>
       </dl>
-      <Sizes title="Sizes of that section that will do" belts={good} first={belt} chance={chance} unit={unit} />
+      <Sizes
+        title={likely ? 'Sizes of that section that will do' : 'To try next, likelier to fail than to work'}
+        belts={good}
+        first={belt}
+        chance={chance}
+        unit={unit}
+      />
       {others.length > 0 && (
         <Sizes title="Other sections that will do" belts={others} first={belt} chance={chance} unit={unit} />
       )}
