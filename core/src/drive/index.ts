@@ -17,4 +17,4 @@ export {
 } from './fitted';
 export { bushShare, gripShare, shaftLoadN, slipGrip, type Grip, type GrippingPulley } from './grip';
 export { motorTorqueNmm, strokeTimeS, trayForceN, type TrayGearing } from './tray';
-export { OLD_STATES, type OldState } from './oldState';
+export { isGone, OLD_STATES, type OldState } from './oldState';

@@ -4,3 +4,6 @@
  */
 export const OLD_STATES = ['unknown', 'taut', 'hanging', 'broken', 'crumbs', 'swollen', 'stopgap'] as const;
 export type OldState = (typeof OLD_STATES)[number];
+
+/** Whether an old belt is past being put on again. @example isGone('crumbs') // true */
+export const isGone = (state: OldState): boolean => state === 'crumbs' || state === 'broken';

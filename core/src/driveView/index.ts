@@ -4,5 +4,5 @@ export { MACHINES_ENOUGH, triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
 export { wantedWords } from './wanted';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';
-export { remedyTry, withProvisional, type NewTry } from './remedy';
+export { oldBeltTry, remedyTry, withProvisional, type NewTry } from './remedy';
 export { judgedFitted } from './judged';

@@ -1,3 +1,4 @@
+import { isGone } from '../drive';
 import { CATALOGUE } from '../catalogue';
 import { REMEDIES, type RemedyId } from '../probability';
 import type { Try } from '../stations';
@@ -8,13 +9,36 @@ import type { DriveView } from './view';
 export type NewTry = Omit<Try, 'id'>;
 
 /**
+ * The old belt put on again, as a try, by what it measures now.
+ *
+ * @returns undefined where it or its section is not measured, and where it is past being put on
+ * @example oldBeltTry(view, 'the old belt, cleaned')?.innerLengthMm // 128
+ */
+export function oldBeltTry({ drive, facts }: Pick<DriveView, 'drive' | 'facts'>, source: string): NewTry | undefined {
+  const { oldBelt, section, width } = facts;
+  if (!oldBelt || !section || isGone(drive.oldState)) return undefined;
+  return {
+    shape: drive.oldShape,
+    thicknessMm: section.value,
+    widthMm: drive.oldShape === 'flat' ? (width?.value ?? null) : null,
+    innerLengthMm: oldBelt.value,
+    measuredMm: null,
+    source,
+    label: '',
+    because: 'unknown',
+    verdict: 'untried',
+    note: '',
+  };
+}
+
+/**
  * The belt that a remedy puts on the pulleys, as a try: the old one kept or warmed, the next size down stretched.
  *
  * @returns undefined for a band, which nobody can measure, and where the belt is not known yet
  * @example remedyTry(view, recommendation, 'stretch')?.innerLengthMm // 108
  */
 export function remedyTry(view: DriveView, { answer }: Recommendation, id: RemedyId): NewTry | undefined {
-  const { drive, facts } = view;
+  const { drive } = view;
   const shared = {
     source: REMEDIES[id].name,
     label: '',
@@ -37,17 +61,8 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
       }
     );
   }
-  return (
-    facts.oldBelt &&
-    facts.section && {
-      ...shared,
-      shape: drive.oldShape,
-      thicknessMm: facts.section.value,
-      widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
-      innerLengthMm: facts.oldBelt.value,
-      measuredMm: null,
-    }
-  );
+  const old = oldBeltTry(view, REMEDIES[id].name);
+  return old && { ...old, because: shared.because };
 }
 
 /**

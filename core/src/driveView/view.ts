@@ -50,7 +50,7 @@ const GOES_BY_HAND: Readonly<Record<string, readonly string[]>> = {
   beltOffStiff: ['stiff', 'blocked'],
 };
 
-/** The last answers to a test about a drive; of a ticket's first drive where none is named. */
+/** The last answer to a test about a drive, or about none in particular. */
 function lastAnswer({ observations = [] }: OfTicket, testId: string, drive: DriveRecord): string | undefined {
   return observations.findLast((one) => one.testId === testId && (one.driveId === null || one.driveId === drive.id))
     ?.outcome;

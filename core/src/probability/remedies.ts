@@ -1,3 +1,4 @@
+import { isGone } from '../drive';
 import { CATALOGUE, nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
 import type { Situation } from '../sizing';
 import { bellCurve, seeded, type Combined } from '../statistics';
@@ -100,7 +101,7 @@ export function remedyBelts(
   const { oldSection } = situation;
   const { oldState } = situation;
   // Crumbs and pieces are kept by nobody.
-  if (oldBelt && oldSection && oldState !== 'crumbs' && oldState !== 'broken') {
+  if (oldBelt && oldSection && !(oldState && isGone(oldState))) {
     const nowMm = perWorld(() => oldBelt.value + oldBelt.std * bell());
     const old = { ...oldSection, innerLengthMm: oldBelt.value, innerLengthToleranceMm: 0, settled: true };
     const warmedMm = perWorld((i) => {

@@ -1,7 +1,7 @@
 import { capital } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
-import { chanceOf, wantedWords, type DriveView } from '@loose-pulley/core/driveView';
+import { chanceOf, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/driveView';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
 import { VERDICT_NAMES } from '@loose-pulley/core/stations';
 import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
@@ -170,18 +170,8 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
     log({ shape, thicknessMm, widthMm, innerLengthMm, source: name });
   };
   const { decided } = recommendation;
-  const gone = drive.oldState === 'crumbs' || drive.oldState === 'broken';
-  const keep =
-    facts.oldBelt && facts.section && canWrite && !gone
-      ? () =>
-          log({
-            shape: drive.oldShape,
-            thicknessMm: facts.section?.value ?? 1,
-            widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
-            innerLengthMm: facts.oldBelt?.value ?? 1,
-            source: 'the old belt, cleaned',
-          })
-      : undefined;
+  const old = canWrite ? oldBeltTry(view, 'the old belt, cleaned') : undefined;
+  const keep = old && (() => log(old));
   usePageKey('fit', fit);
   usePageKey('keep', keep);
   if (!picked) {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
+import { oldBeltTry } from '@loose-pulley/core/driveView';
 import type { DriveFacts } from '@loose-pulley/core/measuring';
 import type { KnownSection } from '@loose-pulley/core/units';
 import { InHandLine } from './InHandLine';
@@ -23,9 +24,6 @@ interface Props {
   readonly situation: Situation | undefined;
 }
 
-/** Of these nothing is kept. */
-const GONE: readonly string[] = ['crumbs', 'broken'];
-
 /** The old belt's section, for a size typed alone. */
 const knownSection = ({ oldShape }: DriveRecord, { section, width }: DriveFacts): KnownSection | undefined =>
   section && { shape: oldShape, thicknessMm: section.value, widthMm: width?.value };
@@ -39,6 +37,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const judged = understood?.ok && situation ? judge(situation, understood.value) : undefined;
   const refusal = understood && !understood.ok ? understood.problem : judged && cannotGoOn(judged);
   const otherwise = understood?.ok ? understood.value.otherwise : undefined;
+  const old = oldBeltTry({ drive, facts }, 'the old belt, cleaned');
   const addOwn = () => {
     if (!understood?.ok || refusal || otherwise) return;
     const { shape, thicknessMm, widthMm = null, innerLengthMm } = understood.value;
@@ -160,30 +159,12 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
             ))}
           </p>
         )}
-        {!situation && facts.oldBelt && facts.section && !GONE.includes(drive.oldState) && (
+        {!situation && old && (
           <p>
             <Button
               disabled={!canWrite}
               onClick={() =>
-                dispatch(
-                  recordEvent({
-                    type: 'tryLogged',
-                    driveId: drive.id,
-                    try: {
-                      id: nanoid(10),
-                      shape: drive.oldShape,
-                      thicknessMm: facts.section?.value ?? 1,
-                      widthMm: drive.oldShape === 'flat' ? (facts.width?.value ?? null) : null,
-                      innerLengthMm: facts.oldBelt?.value ?? 1,
-                      measuredMm: null,
-                      source: 'the old belt, cleaned',
-                      label: '',
-                      because: 'unknown',
-                      verdict: 'untried',
-                      note: '',
-                    },
-                  }),
-                )
+                dispatch(recordEvent({ type: 'tryLogged', driveId: drive.id, try: { id: nanoid(10), ...old } }))
               }
             >
               Keep the old belt, clean it
