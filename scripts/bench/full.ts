@@ -56,7 +56,7 @@ async function deep({ page }: Stage) {
       return {
         type: 'stepPut',
         step: {
-          ...step(`s${i}`, i + 1, cover ? 'cover' : 'fasteners', cover ? `cover ${i}` : 'screws'),
+          ...step(`s${i}`, i + 1, cover ? 'cover' : 'screws', cover ? `cover ${i}` : 'screws'),
           what: cover ? `cover ${i}` : 'screws',
           pictureIds: ids.slice(i, i + 1),
         },
@@ -188,7 +188,7 @@ async function benchVast(row: Row, stage: Stage) {
   const strip = recordOf([
     opened('bench-steps'),
     ...Array.from({ length: 5000 }, (_, i): EventBody => {
-      const kind = i % 9 === 8 ? 'cover' : 'fasteners';
+      const kind = i % 9 === 8 ? 'cover' : 'screws';
       return { type: 'stepPut', step: { ...step(`s${i}`, i + 1, kind, `${kind} ${i}`), what: `${kind} ${i}` } };
     }),
   ]);

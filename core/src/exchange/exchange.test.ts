@@ -67,6 +67,14 @@ describe('a ticket as a file', () => {
       ['guide', null],
     ]);
   });
+  test('of version 5 too: kinds and fates told apart, and what was written is the bench’s own', () => {
+    const frozen = readTicketFile(file('fixtures/ticket-v5.json'), 'ticket-v5.json');
+    if (!frozen.ok) throw new Error(frozen.problem);
+    const { strip, handBack } = frozen.value.ticket;
+    expect(strip.steps.map(({ kind, fate }) => `${kind} ${fate}`)).toEqual(['screws off', 'cover off']);
+    expect(strip.found.map(({ kind }) => kind)).toEqual(strip.found.map(() => 'object'));
+    expect(handBack).toMatchObject({ found: 'Belt slack.', own: ['found', 'done'] });
+  });
   test('of version 4 too: nothing said of how the old belt was found, no belt measured in the hand', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v4.json'), 'ticket-v4.json');
     if (!frozen.ok) throw new Error(frozen.problem);
@@ -99,7 +107,7 @@ describe('a ticket as a file', () => {
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 5)'],
+    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 6)'],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),
@@ -139,7 +147,9 @@ describe('whatever the app can write, its own import reads back', () => {
         const aimed = bodies.map((body, i) =>
           'driveId' in body && i % 2 === 0 ? { ...body, driveId: 'drive-a' } : body,
         );
-        const written = stamp([opening, ...aimed]).reduce<TicketRecord | undefined>((record, event) => {
+        // A second drive, so that the first can go.
+        const two: EventBody = { type: 'driveAdded', driveId: 'drive-b', name: 'B' };
+        const written = stamp([opening, two, ...aimed]).reduce<TicketRecord | undefined>((record, event) => {
           const next = record ? appendAny(record, event) : openRecord(event);
           if (next.ok && record) seen.add(event.type);
           return next.ok ? next.value : record;

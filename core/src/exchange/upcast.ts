@@ -156,12 +156,78 @@ function toVersion5(document: Fields): Fields {
   };
 }
 
+/* What version 6 tells apart: kinds of fastener, and what was done with a thing from what it is. */
+const FASTENER_6: ReadonlyArray<readonly [RegExp, string]> = [
+  [/nut/i, 'nuts'],
+  [/clip/i, 'clips'],
+];
+function step6(step: Fields): Fields {
+  const kind = String(step.kind);
+  const what = String(step.what);
+  const left = typeof step.leaveAlone === 'string' && step.leaveAlone !== '';
+  return {
+    ...step,
+    kind:
+      kind === 'fasteners'
+        ? (FASTENER_6.find(([word]) => word.test(what))?.[1] ?? 'screws')
+        : kind === 'moved'
+          ? 'part'
+          : kind,
+    fate: left ? 'leftAlone' : kind === 'moved' ? 'movedAside' : kind === 'note' ? 'noted' : 'off',
+  };
+}
+const found6 = (found: Fields): Fields => ({ kind: 'object', ...found });
+const change6 = (change: Fields): Fields => ({ beforeStepId: null, ...change });
+const OWN_6 = ['found', 'done', 'left'];
+
+/** Version 6 knows what was done with a thing, dirt from a part, and which words at Hand back are the bench’s own. */
+function toVersion6(document: Fields): Fields {
+  const ticket = document.ticket as Fields;
+  const strip = ticket.strip as Fields;
+  const handBack = ticket.handBack as Fields;
+  const own = (fields: Fields): string[] => OWN_6.filter((key) => typeof fields[key] === 'string' && fields[key] !== '');
+  const written = new Set<string>();
+  return {
+    ...document,
+    ticket: {
+      ...ticket,
+      strip: {
+        ...strip,
+        steps: list(strip.steps).map(step6),
+        found: list(strip.found).map(found6),
+        temporaryChanges: list(strip.temporaryChanges).map(change6),
+      },
+      handBack: { ...handBack, own: own(handBack) },
+    },
+    events: list(document.events).map((event) => {
+      switch (event.type) {
+        case 'stepPut':
+          return { ...event, step: step6(event.step as Fields) };
+        case 'foundPut':
+          return { ...event, found: found6(event.found as Fields) };
+        case 'temporaryChangePut':
+          return { ...event, change: change6(event.change as Fields) };
+        case 'handBackWritten': {
+          const changes = event.changes as Fields;
+          for (const key of own(changes)) written.add(key);
+          return OWN_6.some((key) => key in changes)
+            ? { ...event, changes: { ...changes, own: OWN_6.filter((key) => written.has(key)) } }
+            : event;
+        }
+        default:
+          return event;
+      }
+    }),
+  };
+}
+
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
 const UPCASTERS: Readonly<Record<number, Upcaster>> = {
   1: toVersion2,
   2: toVersion3,
   3: toVersion4,
   4: toVersion5,
+  5: toVersion6,
 };
 
 /**

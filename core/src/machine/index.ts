@@ -1,1 +1,2 @@
 export { machineView, type FailureCount, type FittedBelt, type MachineDrive, type MachineView } from './view';
+export { countingNow, type Counting } from './counting';

@@ -30,7 +30,7 @@ describe('the machine as it stands', () => {
   test('what is off is what came off and is not back; a note never is', () => {
     const lid = step('st2', 2, 'cover', 'lid');
     const view = viewOf(
-      { type: 'stepPut', step: step('st1', 1, 'fasteners', '4 ph1 underside') },
+      { type: 'stepPut', step: step('st1', 1, 'screws', '4 ph1 underside') },
       { type: 'stepPut', step: lid },
       { type: 'stepPut', step: { ...step('st3', 0, 'note', 'hm'), removals: [] } },
       { type: 'stepPut', step: { ...lid, removals: [{ opening: 1, off: 1, back: 1 }] } },
@@ -67,6 +67,7 @@ describe('the machine as it stands', () => {
       closedAt: null,
       afterStepId: null,
       afterChangeId: null,
+      beforeStepId: null,
     } as const;
     const open: EventBody = { type: 'temporaryChangePut', change };
     expect(viewOf(open).drives[0]?.belt).toEqual({ kind: 'none', because: 'no belt fitted' });

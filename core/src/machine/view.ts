@@ -1,7 +1,7 @@
 import type { Surface } from '../drive';
 import { isFailure, type CycleAction } from '../proving';
 import type { Disc, DriveRecord, Lid, Mains, Try } from '../stations';
-import { openChanges, openRemoval, type ChangeLimit, type Step, type TemporaryChange } from '../strip';
+import { lidNow, offSince, openChanges, openRemoval, type ChangeLimit, type Step, type TemporaryChange } from '../strip';
 import type { Ticket, TicketEvent, TicketRecord } from '../ticket';
 
 /** What runs on the pulleys of a drive now. */
@@ -10,7 +10,7 @@ export type FittedBelt =
   | { readonly kind: 'asItCame' }
   | { readonly kind: 'fitted'; readonly tried: Try; readonly since: string }
   /** Off, and nothing fitted since. */
-  | { readonly kind: 'none'; readonly because: string };
+  | { readonly kind: 'none'; readonly because: string; readonly stepId?: string };
 
 export interface MachineDrive {
   readonly driveId: string;
@@ -61,7 +61,7 @@ const mentions = (words: string, one: string): boolean =>
 
 /** The step that took this drive's belt off, where one did: named by letter or by what it drives, or the only belt there is. */
 function beltOff(ticket: Ticket, drive: DriveRecord, off: readonly Step[]): Step | undefined {
-  const belts = off.filter(({ kind }) => kind === 'belt');
+  const belts = off.filter(({ kind, fate }) => kind === 'belt' && fate !== 'loosened');
   if (ticket.drives.length === 1) return belts[belts.length - 1];
   return belts.findLast(({ what, where, line }) => {
     const words = `${what} ${where} ${line}`;
@@ -82,14 +82,14 @@ function fittedOf(
   const none = ticket.strip.temporaryChanges.find(({ kind, closedAt }) => kind === 'noBelt' && closedAt === null);
   if (none && none.openedAt > since) return { kind: 'none', because: none.words };
   const step = beltOff(ticket, drive, off);
-  if (step && step.at > since) return { kind: 'none', because: `number ${step.number}, ${step.what}, is off` };
+  if (step && offSince(step) > since) return { kind: 'none', because: `number ${step.number}, ${step.what}, is off`, stepId: step.id };
   return tried ? { kind: 'fitted', tried, since } : { kind: 'asItCame' };
 }
 
 function failureCounts(ticket: Ticket, within: (at: string, cleanRunId: string | null) => boolean): FailureCount[] {
   const counts = new Map<string, FailureCount>();
   for (const cycle of ticket.cycles) {
-    if (!within(cycle.at, cycle.cleanRunId)) continue;
+    if (cycle.trial !== undefined || !within(cycle.at, cycle.cleanRunId)) continue;
     const { action, loaded, place } = cycle;
     const key = JSON.stringify([action, loaded, place]);
     const known = counts.get(key) ?? { action, loaded, place, cycles: 0, failures: 0 };
@@ -108,12 +108,12 @@ function failureCounts(ticket: Ticket, within: (at: string, cleanRunId: string |
  * @example machineView(record).drives[0]?.belt // { kind: 'none', because: 'number 4, belt, is off' }
  */
 export function machineView({ ticket, events }: Pick<TicketRecord, 'ticket' | 'events'>): MachineView {
-  const off = ticket.strip.steps.filter((step) => step.kind !== 'note' && openRemoval(step));
+  const off = ticket.strip.steps.filter((step) => openRemoval(step));
   const open = openChanges(ticket.strip.temporaryChanges);
   const treatedAt = ticket.treatments[ticket.treatments.length - 1]?.at;
   return {
     mains: ticket.mains,
-    lid: ticket.lid,
+    lid: lidNow(ticket.lid, ticket.strip.steps),
     off,
     drives: ticket.drives.map((drive) => ({
       driveId: drive.id,

@@ -1,4 +1,4 @@
-import { flag, id, list, nullable, number, one, shape, text, time, type ValueOf } from '../schema';
+import { flag, id, list, nullable, number, one, optional, shape, text, time, type ValueOf } from '../schema';
 
 /** What one cycle was. Trays open and close, slots load and eject, a disk drive spins up. */
 export const CYCLE_ACTIONS = ['open', 'close', 'load', 'eject', 'spinUp'] as const;
@@ -29,6 +29,8 @@ export const cycle = shape({
   conditions: list(text(40), 20),
   /** The clean run that it was counted for; null for cycles before any treatment. */
   cleanRunId: nullable(id()),
+  /** Why it only was a trial and counts for nothing, such as parts being out; not there where it counts. */
+  trial: optional(text(120)),
 });
 export interface Cycle extends ValueOf<typeof cycle> {}
 

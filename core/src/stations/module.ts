@@ -28,6 +28,8 @@ export interface Stamp {
   readonly at: string;
   /** Events of one gesture that follow one another replace the last: a note typed in one go is one event. */
   readonly gesture?: string;
+  /** Events said in one breath carry one name here, and are taken back together: a cover and its two screws. */
+  readonly together?: string;
 }
 
 /** A part of a ticket, as one module keeps it. */

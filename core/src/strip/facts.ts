@@ -2,37 +2,44 @@ import type { StepFact, StepKind } from './schema';
 
 /** What is worth knowing of a kind of step beyond its line, to bring it back the right way. Common practice, no source. */
 export const FACTS_OF: Readonly<Record<StepKind, readonly StepFact[]>> = {
-  fasteners: ['head', 'driverFitted'],
+  screws: ['head', 'thread', 'driverFitted'],
+  nuts: ['head', 'thread', 'driverFitted'],
+  clips: ['latch', 'lookAlikes'],
+  springs: ['side', 'direction', 'lookAlikes'],
   tabs: ['latch'],
   adhesive: ['hides'],
   cover: ['latch', 'hides'],
   connector: ['ways', 'keyed', 'pinOne', 'latch', 'route'],
-  part: ['lookAlikes', 'side'],
+  cable: ['route', 'latch'],
+  part: ['lookAlikes', 'side', 'turns', 'direction', 'viewedFrom', 'parkedAt', 'homes'],
   belt: ['turns', 'direction', 'leaves'],
   wire: ['turns', 'direction', 'route', 'leaves'],
-  gear: ['parkedAt', 'mark', 'viewedFrom', 'lookAlikes'],
-  moved: ['turns', 'direction', 'viewedFrom', 'homes'],
+  gear: ['parkedAt', 'mark', 'turns', 'direction', 'viewedFrom', 'lookAlikes'],
   note: [],
 };
 
 /** The kinds of step in words. */
 export const KIND_NAMES: Readonly<Record<StepKind, string>> = {
-  fasteners: 'fasteners',
-  tabs: 'tabs and latches',
+  screws: 'screws',
+  nuts: 'nuts',
+  clips: 'clips and rings',
+  springs: 'springs',
+  tabs: 'moulded tabs and latches',
   adhesive: 'stuck on: felt, label, tape',
   cover: 'cover',
-  connector: 'connector',
+  connector: 'plug',
+  cable: 'cable, still plugged',
   part: 'part',
   belt: 'belt',
   wire: 'wire or cord',
   gear: 'gear or mode part',
-  moved: 'moved aside for access',
-  note: 'note',
+  note: 'as it was typed',
 };
 
 /** The facts in words, as they are asked. */
 export const FACT_NAMES: Readonly<Record<StepFact, string>> = {
   head: 'Head, as it looks',
+  thread: 'Thread',
   driverFitted: 'Which driver fitted',
   latch: 'How it latches',
   hides: 'What it hid',

@@ -38,10 +38,10 @@ export const GUIDES: Readonly<Record<string, readonly GuideLine[]>> = {
     ...TRAY_FRONT,
     { line: '1 ph1 table centre' },
     { line: 'table plate off, note its place' },
-    { line: 'belt table off' },
-    { line: 'belt drawer off' },
+    { line: 'table belt off' },
+    { line: 'drawer belt off' },
     { line: '2 ph0 clamp bridge', deep: true },
-    { line: 'belt clamp off', deep: true },
+    { line: 'clamp belt off', deep: true },
     { line: 'mode gear parked at its mark', deep: true },
   ],
   slot: [
@@ -71,7 +71,7 @@ export const GUIDES: Readonly<Record<string, readonly GuideLine[]>> = {
   ],
   wire: [
     ...CASE,
-    { line: 'wire tray, turns on each drum noted' },
+    { line: 'tray wire off, turns on each drum noted' },
     { line: 'belt outer off, it leaves before the inner' },
     { line: 'belt inner off', deep: true },
     { line: 'tray out', deep: true },

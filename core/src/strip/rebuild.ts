@@ -1,4 +1,5 @@
 import { isOpen } from './temporaryChanges';
+import { lidStep } from './lid';
 import { openRemoval } from './removals';
 import type { TemporaryChange, Order, Step, Strip } from './schema';
 
@@ -31,8 +32,8 @@ export function orderBack(steps: readonly Step[], orders: readonly Order[]): Ste
 }
 
 /**
- * Everything to do on the way back: steps in order, each temporary change as soon as it may be reversed and before its limit,
- * and a try before the lid.
+ * Everything to do on the way back: steps in order, each temporary change as soon as it may be reversed, before what
+ * covers its place and before its limit, and a try before the lid.
  *
  * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'change', 'step', 'try', 'step']
  */
@@ -41,44 +42,48 @@ export function rebuildOf({
   orders,
   temporaryChanges,
 }: Pick<Strip, 'steps' | 'orders' | 'temporaryChanges'>): RebuildItem[] {
-  const off = steps.filter((step) => step.kind !== 'note' && openRemoval(step));
+  const off = steps.filter((step) => openRemoval(step));
   const back = orderBack(off, orders);
   const open = temporaryChanges.filter(isOpen);
-  // The first cover that came off is the lid: its layer is the last to go back.
-  const lid = off.find(({ kind }) => kind === 'cover');
+  // The lid, or else the first cover that came off: its layer is the last to go back.
+  const own = lidStep(steps);
+  const lid = off.find((step) => step === own) ?? off.find(({ kind }) => kind === 'cover');
   const items: RebuildItem[] = [];
   const closed = new Set<string>();
   const stillOff = new Set(off.map(({ id }) => id));
   const waits = ({ afterStepId }: TemporaryChange): boolean => afterStepId !== null && stillOff.has(afterStepId);
-  const close = (list: readonly TemporaryChange[]): void => {
-    for (const change of list) {
-      if (closed.has(change.id)) continue;
-      // What must end before it comes first, whatever its own limit; circles are refused when they are said.
-      const first = open.filter(({ id }) => id === change.afterChangeId);
-      if (first.some(waits)) continue;
-      close(first);
-      closed.add(change.id);
-      items.push({ type: 'change', change });
-    }
+  /** Ends a change, and first what must end before it, however long the chain. @returns whether it is ended now */
+  const close = (change: TemporaryChange): boolean => {
+    if (closed.has(change.id)) return true;
+    if (waits(change)) return false;
+    const first = open.find(({ id }) => id === change.afterChangeId);
+    if (first && !close(first)) return false;
+    closed.add(change.id);
+    items.push({ type: 'change', change });
+    return true;
+  };
+  const closeAll = (list: readonly TemporaryChange[]): void => {
+    for (const change of list) close(change);
   };
   let tried = false;
   const beforeTheLid = (): void => {
-    close(open.filter((change) => change.before === 'power' && !waits(change)));
+    closeAll(open.filter((change) => change.before === 'power'));
     if (!tried) items.push({ type: 'try' });
     tried = true;
-    close(open.filter((change) => change.before === 'lid' && !waits(change)));
+    closeAll(open.filter((change) => change.before === 'lid'));
   };
   // What waited for a step that is back already is next: it was put off only for that.
-  close(open.filter((change) => change.afterStepId !== null && !waits(change)));
+  closeAll(open.filter((change) => change.afterStepId !== null));
   for (const step of back) {
+    closeAll(open.filter(({ beforeStepId }) => beforeStepId === step.id));
     if (step === lid) beforeTheLid();
     items.push({ type: 'step', step });
     stillOff.delete(step.id);
-    close(open.filter(({ afterStepId }) => afterStepId === step.id));
+    closeAll(open.filter(({ afterStepId }) => afterStepId === step.id));
   }
   if (off.length > 0 || open.length > 0) {
     if (!lid && !tried) beforeTheLid();
-    close(open);
+    closeAll(open);
   }
   return items;
 }

@@ -15,26 +15,47 @@ import {
   type ValueOf,
 } from '../schema';
 
-/** What comes off, by what has to be known to put it back. */
+/** What a step is about, by what has to be known to put it back: kinds that count apart. */
 export const STEP_KINDS = [
-  'fasteners',
+  'screws',
+  'nuts',
+  'clips',
+  'springs',
   'tabs',
   'adhesive',
   'cover',
   'connector',
-  'part',
-  'belt',
+  'cable',
   'wire',
+  'belt',
   'gear',
-  'moved',
+  'part',
   'note',
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
+
+/** What was done with it. The last three change nothing on the machine: nothing goes back for them. */
+export const FATES = [
+  'off',
+  'loosened',
+  'movedAside',
+  'foldedBack',
+  'turned',
+  'pulled',
+  'unhooked',
+  'unsoldered',
+  'cut',
+  'marked',
+  'leftAlone',
+  'noted',
+] as const;
+export type Fate = (typeof FATES)[number];
 
 const fact = text(200);
 /** What is worth knowing of some kinds of step beyond the line; a fact that is not known is not there. */
 const facts = some({
   head: fact,
+  thread: fact,
   driverFitted: fact,
   latch: fact,
   hides: fact,
@@ -61,6 +82,9 @@ const removal = shape({
   off: number(0, 1000),
   /** How many are back; null while it is still off. */
   back: nullable(number(0, 1000)),
+  /** When it came off, and when it went back; not there where an older ticket did not say. */
+  offAt: optional(time()),
+  backAt: optional(time()),
 });
 export interface Removal extends ValueOf<typeof removal> {}
 
@@ -68,9 +92,10 @@ export interface Removal extends ValueOf<typeof removal> {}
 export const step = shape({
   id: id(),
   at: time(),
-  /** The balloon, the bag and the label; given once and never again. 0 for a note. */
+  /** The balloon, the bag and the label; given once and never again. 0 for a note of an old ticket. */
   number: number(0, 10_000),
   kind: one(STEP_KINDS),
+  fate: one(FATES),
   /** What it is, in the bench's words: screws, lid, grey plug. */
   what: text(400),
   /** As it was typed, for what the parts below do not say. */
@@ -89,6 +114,8 @@ export const step = shape({
   facts,
   /** Why it must be left alone, or was not needed; empty where it is an ordinary step. */
   leaveAlone: text(400),
+  /** Why fewer are back than came off, where that is known and meant: a thread stripped, one replaced. */
+  explained: optional(text(400)),
   notNextTime: text(400),
   pictureIds: list(pictureId(), 20),
   removals: list(removal, 200),
@@ -129,6 +156,8 @@ export const temporaryChange = shape({
   afterStepId: nullable(id()),
   /** The change that must have been reversed before this one may, where some go only in an order. */
   afterChangeId: nullable(id()),
+  /** The step that covers its place on the way back, so that it must have ended before: the mechanism over bridged pads. */
+  beforeStepId: nullable(id()),
 });
 export interface TemporaryChange extends ValueOf<typeof temporaryChange> {}
 
@@ -136,9 +165,13 @@ export interface TemporaryChange extends ValueOf<typeof temporaryChange> {}
 export const order = shape({ id: id(), firstId: id(), thenId: id(), why: text(400) });
 export interface Order extends ValueOf<typeof order> {}
 
-/** Something that rattled or fell out, until it has a home. */
+/** A loose thing has a home somewhere; dirt has none. */
+export const FOUND_KINDS = ['object', 'dirt'] as const;
+
+/** Something that rattled or fell out, until it has a home; or dirt. */
 export const foundPart = shape({
   id: id(),
+  kind: one(FOUND_KINDS),
   what: text(400),
   where: text(400),
   /** Where it seems to belong. */

@@ -48,9 +48,11 @@ export function applyStrip(strip: Strip, event: StripEventBody): Result<Strip> {
         ...strip,
         steps: without(strip.steps, event.stepId),
         orders: strip.orders.filter(({ firstId, thenId }) => firstId !== event.stepId && thenId !== event.stepId),
-        temporaryChanges: strip.temporaryChanges.map((change) =>
-          change.afterStepId === event.stepId ? { ...change, afterStepId: null } : change,
-        ),
+        temporaryChanges: strip.temporaryChanges.map((change) => ({
+          ...change,
+          ...(change.afterStepId === event.stepId && { afterStepId: null }),
+          ...(change.beforeStepId === event.stepId && { beforeStepId: null }),
+        })),
       });
     case 'openedAgain':
       return ok({ ...strip, opening: strip.opening + 1 });

@@ -8,6 +8,10 @@ interface ChangeKnown {
   /** Words that name it in a typed line: every one of a list must be there. */
   readonly words: ReadonlyArray<readonly string[]>;
   readonly caution: string;
+  /** Its place lies under what came off before it, which covers it on the way back. */
+  readonly covered?: true;
+  /** What has to have been before it can end: the stop pin goes back after the try. */
+  readonly endsAfter?: ChangeLimit;
 }
 
 /** The temporary states that benches open, what closes each, and the latest moment. Common practice, no source. */
@@ -19,9 +23,11 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     words: [
       ['laser', 'bridged'],
       ['pads', 'bridged'],
-      ['laser', 'pads'],
+      ['laser', 'shorted'],
+      ['pads', 'shorted'],
     ],
     caution: 'Unbridged only once plugged in: static kills a laser.',
+    covered: true,
   },
   stopPinOut: {
     name: 'Stop pin out',
@@ -29,8 +35,11 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     before: 'lid',
     words: [
       ['pin', 'out'],
-      ['stop', 'pin'],
+      ['stop', 'pin', 'off'],
+      ['stop', 'pin', 'removed'],
+      ['stop', 'pin', 'pulled'],
     ],
+    endsAfter: 'power',
     caution: 'Without its pin a tray runs off its end.',
   },
   transportLockOff: {
@@ -40,7 +49,7 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     words: [
       ['transport', 'lock'],
       ['lock', 'off'],
-      ['lock', 'screw'],
+      ['lock', 'screw', 'out'],
     ],
     caution: 'It goes back with the machine.',
   },
@@ -70,10 +79,11 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
     before: 'power',
     words: [
       ['levers', 'off'],
-      ['switch', 'lever'],
-      ['switch', 'levers'],
+      ['switch', 'lever', 'off'],
+      ['switch', 'levers', 'out'],
     ],
     caution: 'A tray tears off what stands in its way.',
+    covered: true,
   },
   shieldFolded: {
     name: 'Shield folded back',
@@ -84,6 +94,7 @@ export const TEMPORARY_CHANGES: Readonly<Record<TemporaryChangeKind, ChangeKnown
       ['shield', 'back'],
     ],
     caution: 'A loose shield shorts what it touches.',
+    covered: true,
   },
   lampShaded: {
     name: 'Lamp shaded',

@@ -1,4 +1,7 @@
-import type { TemporaryChange, ChangeLimit } from './schema';
+import { TEMPORARY_CHANGES } from './temporaryChangeKinds';
+import { openRemoval } from './removals';
+import { CHANGE_LIMITS, type TemporaryChange, type ChangeLimit, type Step, type TemporaryChangeKind } from './schema';
+import { isAway } from './words';
 
 export const isOpen = ({ closedAt }: Pick<TemporaryChange, 'closedAt'>): boolean => closedAt === null;
 
@@ -21,3 +24,44 @@ export const forbidding = (
   moment: ChangeLimit,
 ): readonly TemporaryChange[] =>
   temporaryChanges.filter((change) => isOpen(change) && REACH[moment].includes(change.before));
+
+/**
+ * The step that will cover a change's place on the way back, where its kind lies covered: the last cover or part that
+ * came off before it.
+ *
+ * @example coveringStep('laserBridged', steps)?.what // 'mechanism'
+ */
+export const coveringStep = (kind: TemporaryChangeKind, steps: readonly Step[]): Step | undefined =>
+  TEMPORARY_CHANGES[kind].covered &&
+  steps.findLast(
+    (step) => (step.kind === 'cover' || step.kind === 'part') && isAway(step.fate) && openRemoval(step) !== undefined,
+  );
+
+/** The limits of temporary changes in words. */
+export const LIMIT_WORDS: Readonly<Record<ChangeLimit, string>> = {
+  power: 'power',
+  lid: 'the lid',
+  handBack: 'handing back',
+};
+
+/**
+ * Why a change can end only after the very thing that it forbids, where that is so: it, or what must end before it,
+ * waits for power, and it must have ended before power.
+ *
+ * @returns a sentence, or undefined
+ * @example cannotEnd({ …levers, before: 'power', afterChangeId: stopPin.id }, [stopPin])
+ */
+export function cannotEnd(change: TemporaryChange, others: readonly TemporaryChange[]): string | undefined {
+  const order = (limit: ChangeLimit): number => CHANGE_LIMITS.indexOf(limit);
+  let at: TemporaryChange | undefined = change;
+  for (let left = others.length + 1; at && left > 0; left--) {
+    const needs: ChangeLimit | undefined = TEMPORARY_CHANGES[at.kind].endsAfter;
+    if (needs !== undefined && order(change.before) <= order(needs)) {
+      const who = at === change ? 'it' : `“${at.words}”, which must end first,`;
+      return `“${change.words}” must end before ${LIMIT_WORDS[change.before]}, and ${who} can end only after ${LIMIT_WORDS[needs]}. Say another order, or another limit.`;
+    }
+    const after: string | null = at.afterChangeId;
+    at = others.find(({ id, closedAt }) => id === after && closedAt === null);
+  }
+  return undefined;
+}

@@ -24,7 +24,7 @@ export type StationEventBody = BodyOf<typeof stationEvents>;
 export type TicketEvent = EventBody & Stamp;
 
 /** The fields that every event carries beside its own. */
-export const stamp = { id: id(), at: time(), gesture: optional(text(64)) };
+export const stamp = { id: id(), at: time(), gesture: optional(text(64)), together: optional(id()) };
 
 /** An event of one type, whole. */
 export const eventShape = (type: EventType) => shape({ ...stamp, type: one([type]), ...ticketEvents[type] });

@@ -1,5 +1,6 @@
 import { deeper, type Case, type Depth, type Knowledge, type Observation } from '../diagnosis';
 import { isFailure } from '../proving';
+import { lidNow } from '../strip';
 import type { Ticket } from '../ticket';
 import { takenFrom, type Taken } from './fromTicket';
 import { isBeltTest, isGoodBelt } from './sameTest';
@@ -46,14 +47,15 @@ const INSIDE_READINGS: ReadonlySet<string> = new Set([
 
 /** How far it is open: said by the lid, or shown by a test or a reading that needed it. */
 function openedOf(ticket: Ticket, knowledge: Knowledge): Depth {
-  const lidOnAt = ticket.lid?.state === 'on' ? ticket.lid.since : '';
+  const lid = lidNow(ticket.lid, ticket.strip.steps);
+  const lidOnAt = lid?.state === 'on' ? lid.since : '';
   const depths = ticket.observations
     .filter(({ at, outcome }) => at > lidOnAt && outcome !== 'notTried')
     .map(({ testId }) => knowledge.tests.find(({ id }) => id === testId)?.depth ?? 'lidOn');
   const measured = ticket.drives.some(({ readings }) =>
     readings.some(({ measurand, from }) => INSIDE_READINGS.has(measurand) && from === undefined),
   );
-  const said = ticket.lid?.state === 'off' || (measured && ticket.lid === null);
+  const said = lid?.state === 'off' || (measured && lid === null);
   return depths.reduce<Depth>(deeper, said ? 'lidOff' : 'lidOn');
 }
 

@@ -6,7 +6,7 @@ import { BALLOON_PX, stackLayout } from './stackLayout';
 const layers = fc.array(fc.integer({ min: 0, max: 25 }), { minLength: 1, maxLength: 8 }).map((counts) =>
   counts.map((count, layer) => ({
     name: `layer ${layer}`,
-    steps: Array.from({ length: count }, (_, i) => step(`${layer}-${i}`, layer * 100 + i + 1, 'fasteners', 'screws')),
+    steps: Array.from({ length: count }, (_, i) => step(`${layer}-${i}`, layer * 100 + i + 1, 'screws', 'screws')),
   })),
 );
 

@@ -24,11 +24,17 @@ const offer = shape({
 });
 export interface Offer extends ValueOf<typeof offer> {}
 
+/** What the ticket can tell of itself, as text to change. */
+export const FILLED = ['found', 'done', 'left'] as const;
+export type FilledField = (typeof FILLED)[number];
+
 /** What goes back with the machine. */
 export const handBackFields = {
   found: text(8000),
   done: text(8000),
   left: text(8000),
+  /** Which of these three are in the bench's own words; the others say what the ticket knows. */
+  own: list(one(FILLED), 3),
   notTested: text(8000),
   /** What will not last, and the day it should be looked at again, `2027-05-01`; empty where nothing is provisional. */
   provisional: text(8000),

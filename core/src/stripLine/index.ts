@@ -1,0 +1,2 @@
+export { LINE_MAX, readLine } from './readLine';
+export type { Deed, ReadLine, Way } from './types';

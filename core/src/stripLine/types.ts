@@ -1,0 +1,27 @@
+import type { ChangeLimit, StepDraft, TemporaryChangeKind } from '../strip';
+
+/** One thing that a typed line makes happen. */
+export type Deed =
+  | { readonly type: 'step'; readonly step: StepDraft }
+  | { readonly type: 'change'; readonly kind: TemporaryChangeKind; readonly words: string }
+  | { readonly type: 'changeEnds'; readonly kind: TemporaryChangeKind }
+  | { readonly type: 'moment'; readonly moment: ChangeLimit | 'unplugged' | 'lidOff' }
+  | { readonly type: 'found'; readonly kind: 'object' | 'dirt'; readonly what: string; readonly where: string }
+  | { readonly type: 'disc'; readonly where: string; readonly condition: string }
+  | { readonly type: 'again'; readonly number: number }
+  | { readonly type: 'back'; readonly number: number };
+
+/** One way to understand a line: what it would do, and that in words. */
+export interface Way {
+  readonly echo: string;
+  readonly does: readonly Deed[];
+}
+
+/** What a typed line means: sure, with one way; or in doubt, with two or three of which one key chooses. */
+export interface ReadLine {
+  readonly ways: readonly Way[];
+  /** What is asked where there is more than one way; empty where it is sure. */
+  readonly asks: string;
+  /** Kept as typed, since nothing was read in it. */
+  readonly unread: boolean;
+}
