@@ -1,6 +1,6 @@
 import { CHECKS, checksFor, circumstanceWords, failedUnder, cleanRunState, tally } from '../proving';
 import { counted, listed, plural } from '../units';
-import { isOpen, leftOvers, openRemoval } from '../strip';
+import { isOpen, leftOvers, lidNow, openRemoval } from '../strip';
 import { recheckTargets, type Ticket } from '../ticket';
 import { STATION_NAMES, STATIONS, type StationId } from '../stations';
 
@@ -58,8 +58,9 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     const numbers = listed(off.map(({ number }) => String(number)));
     end(`Not back yet: ${plural(off.length, 'number')} ${numbers}.`, 'rebuild');
   }
-  if (ticket.lid?.state === 'off') end('The lid is off.', 'handBack');
-  if (ticket.lid?.state === 'on' && !ticket.cycles.some(({ at }) => at >= (ticket.lid?.since ?? ''))) {
+  const lid = lidNow(ticket.lid, ticket.strip.steps);
+  if (lid?.state === 'off') end('The lid is off.', 'handBack');
+  if (lid?.state === 'on' && !ticket.cycles.some(({ at }) => at >= lid.since)) {
     end('Not powered since the lid went on: no cycle was counted.', 'prove');
   }
   // A station said not to be needed asks for nothing.

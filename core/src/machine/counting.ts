@@ -21,7 +21,10 @@ export function countingNow({ mains, off, drives }: Pick<MachineView, 'mains' | 
   if (mains?.state === 'unplugged') return { may: 'no', because: 'it is unplugged, so nothing can have run' };
   const beltOff = (id: string): boolean => drives.some(({ belt }) => belt.kind === 'none' && belt.stepId === id);
   const missing = off.find(
-    ({ id, kind, fate }) => (isAway(fate) || fate === 'unsoldered' || fate === 'cut' || fate === 'unhooked') && NEEDED.has(kind) && (kind !== 'belt' || beltOff(id)),
+    ({ id, kind, fate }) =>
+      (isAway(fate) || fate === 'unsoldered' || fate === 'cut' || fate === 'unhooked') &&
+      NEEDED.has(kind) &&
+      (kind !== 'belt' || beltOff(id)),
   );
   if (missing) return { may: 'trial', because: `number ${missing.number}, ${missing.what}, is out` };
   const bare = drives.find(({ belt }) => belt.kind === 'none');

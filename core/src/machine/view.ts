@@ -1,8 +1,17 @@
 import type { Surface } from '../drive';
 import { isFailure, type CycleAction } from '../proving';
 import type { Disc, DriveRecord, Lid, Mains, Try } from '../stations';
-import { lidNow, offSince, openChanges, openRemoval, type ChangeLimit, type Step, type TemporaryChange } from '../strip';
+import {
+  lidNow,
+  offSince,
+  openChanges,
+  openRemoval,
+  type ChangeLimit,
+  type Step,
+  type TemporaryChange,
+} from '../strip';
 import type { Ticket, TicketEvent, TicketRecord } from '../ticket';
+import { namesDrive } from './names';
 
 /** What runs on the pulleys of a drive now. */
 export type FittedBelt =
@@ -55,18 +64,11 @@ function lastAt(events: readonly TicketEvent[], is: (event: TicketEvent) => bool
   return events.findLast(is)?.at ?? '';
 }
 
-const mentions = (words: string, one: string): boolean =>
-  one !== '' &&
-  new RegExp(`(^|[^\\p{L}\\p{N}])${one.replace(/[^\p{L}\p{N} ]/gu, '.')}($|[^\\p{L}\\p{N}])`, 'iu').test(words);
-
 /** The step that took this drive's belt off, where one did: named by letter or by what it drives, or the only belt there is. */
 function beltOff(ticket: Ticket, drive: DriveRecord, off: readonly Step[]): Step | undefined {
   const belts = off.filter(({ kind, fate }) => kind === 'belt' && fate !== 'loosened');
   if (ticket.drives.length === 1) return belts[belts.length - 1];
-  return belts.findLast(({ what, where, line }) => {
-    const words = `${what} ${where} ${line}`;
-    return mentions(words, drive.role) || mentions(words, `drive ${drive.name}`);
-  });
+  return belts.findLast(({ what, where, line }) => namesDrive(`${what} ${where} ${line}`, drive));
 }
 
 function fittedOf(
@@ -82,7 +84,8 @@ function fittedOf(
   const none = ticket.strip.temporaryChanges.find(({ kind, closedAt }) => kind === 'noBelt' && closedAt === null);
   if (none && none.openedAt > since) return { kind: 'none', because: none.words };
   const step = beltOff(ticket, drive, off);
-  if (step && offSince(step) > since) return { kind: 'none', because: `number ${step.number}, ${step.what}, is off`, stepId: step.id };
+  if (step && offSince(step) > since)
+    return { kind: 'none', because: `number ${step.number}, ${step.what}, is off`, stepId: step.id };
   return tried ? { kind: 'fitted', tried, since } : { kind: 'asItCame' };
 }
 

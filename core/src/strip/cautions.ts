@@ -43,6 +43,7 @@ export function cautionFor(
 ): string {
   const kind = before.some((one) => one.kind === step.kind) ? undefined : STEP_CAUTIONS[step.kind];
   const fate = before.some((one) => one.fate === step.fate) ? undefined : FATE_CAUTIONS[step.fate];
-  const machine = step.kind === 'cover' && !before.some((one) => one.kind === 'cover') ? LOADER_CAUTIONS[loader] : undefined;
+  const machine =
+    step.kind === 'cover' && !before.some((one) => one.kind === 'cover') ? LOADER_CAUTIONS[loader] : undefined;
   return [kind, fate, machine].filter(Boolean).join(' ');
 }

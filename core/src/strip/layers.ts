@@ -107,18 +107,31 @@ export const leftOverList = ({ steps, found }: Pick<Strip, 'steps' | 'found'>): 
   ...steps.flatMap((step) => {
     const count = leftOverOf(step);
     return count > 0
-      ? [{ step, count, words: `Of number ${step.number}, ${step.what}, ${count} ${count === 1 ? 'is' : 'are'} left over.` }]
+      ? [
+          {
+            step,
+            count,
+            words: `Of number ${step.number}, ${step.what}, ${count} ${count === 1 ? 'is' : 'are'} left over.`,
+          },
+        ]
       : [];
   }),
   ...found.flatMap((one) =>
     one.homed || one.kind === 'dirt'
       ? []
-      : [{ found: one, count: 1, words: `Found and not placed: ${one.what}${one.where === '' ? '' : `, ${one.where}`}.` }],
+      : [
+          {
+            found: one,
+            count: 1,
+            words: `Found and not placed: ${one.what}${one.where === '' ? '' : `, ${one.where}`}.`,
+          },
+        ],
   ),
 ];
 
 /** The same as sentences. @example leftOvers(strip) // ['Of number 1, screws, 1 is left over.'] */
-export const leftOvers = (strip: Pick<Strip, 'steps' | 'found'>): string[] => leftOverList(strip).map(({ words }) => words);
+export const leftOvers = (strip: Pick<Strip, 'steps' | 'found'>): string[] =>
+  leftOverList(strip).map(({ words }) => words);
 
 /** How a layer stands on the way back. */
 export interface LayerCount {

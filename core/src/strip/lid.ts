@@ -5,7 +5,10 @@ const LID = /^(?:the )?(?:top )?(?:lid|case|casing|hood|top cover|upper cover|to
 
 /** The step that is the machine's own lid, where one came off: the first cover called so. */
 export const lidStep = (steps: readonly Step[]): Step | undefined =>
-  steps.find(({ kind, what, fate }) => kind === 'cover' && fate !== 'noted' && fate !== 'marked' && LID.test(what.replace(/ off$/, '')));
+  steps.find(
+    ({ kind, what, fate }) =>
+      kind === 'cover' && fate !== 'noted' && fate !== 'marked' && LID.test(what.replace(/ off$/, '')),
+  );
 
 /**
  * What the strip says of the lid, and since when: off while its step is off, on again once that is back.
@@ -13,7 +16,9 @@ export const lidStep = (steps: readonly Step[]): Step | undefined =>
  * @returns undefined where the lid was never logged
  * @example lidByStrip(steps) // { state: 'off', since: '2026-01-12T09:00:00Z' }
  */
-export function lidByStrip(steps: readonly Step[]): { readonly state: 'off' | 'on'; readonly since: string } | undefined {
+export function lidByStrip(
+  steps: readonly Step[],
+): { readonly state: 'off' | 'on'; readonly since: string } | undefined {
   const step = lidStep(steps);
   const last = step && lastRemoval(step);
   if (!step || !last) return undefined;

@@ -1,7 +1,8 @@
 import type { Removal, Step } from './schema';
 
 /** The step's last time off, whether it is back or not. */
-export const lastRemoval = (step: Pick<Step, 'removals'>): Removal | undefined => step.removals[step.removals.length - 1];
+export const lastRemoval = (step: Pick<Step, 'removals'>): Removal | undefined =>
+  step.removals[step.removals.length - 1];
 
 /** The step's last time off, where it is off now. */
 export function openRemoval(step: Pick<Step, 'removals'>): Removal | undefined {

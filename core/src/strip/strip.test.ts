@@ -15,7 +15,6 @@ import {
   offAgain,
   orderBack,
   rebuildOf,
-  stepWords,
   type TemporaryChange,
   type Order,
   type Step,
@@ -167,9 +166,7 @@ describe('the way back', () => {
         const ids = items.flatMap((item) =>
           item.type === 'step' ? [item.step.id] : item.type === 'change' ? [item.change.id] : [],
         );
-        const wanted = [...strip.steps, ...strip.temporaryChanges].map(
-          ({ id }) => id,
-        );
+        const wanted = [...strip.steps, ...strip.temporaryChanges].map(({ id }) => id);
         expect([...ids].sort()).toEqual([...wanted].sort());
         const first = items.findIndex((item) => item.type === 'try');
         const power = items.findLastIndex((item) => item.type === 'change' && item.change.before === 'power');
@@ -227,7 +224,15 @@ describe('screws in and out', () => {
     const short = apply(strip, { type: 'stepPut', step: goneBack(strip.steps[0] as Step, 3, AT) });
     const found = apply(short, {
       type: 'foundPut',
-      found: { id: 'f1', kind: 'object', what: 'spring', where: 'under the tray', guess: '', homed: false, pictureIds: [] },
+      found: {
+        id: 'f1',
+        kind: 'object',
+        what: 'spring',
+        where: 'under the tray',
+        guess: '',
+        homed: false,
+        pictureIds: [],
+      },
     });
     expect(leftOvers(found)).toEqual([
       'Of number 1, screws, 1 is left over.',

@@ -51,7 +51,12 @@ const oneOf = (what: string): string => what.replace(/(?<=ch|sh|x)es$|(?<!s)s$/,
  *
  * @example stepWords(step) // '2 screws, hexalobular 8, pinned, from rear corners, 1 missing on arrival'
  */
-export function stepWords(step: Pick<Step, 'kind' | 'fate' | 'what' | 'count' | 'missing' | 'driverType' | 'lengthMm' | 'where' | 'orientation' | 'leaveAlone'>): string {
+export function stepWords(
+  step: Pick<
+    Step,
+    'kind' | 'fate' | 'what' | 'count' | 'missing' | 'driverType' | 'lengthMm' | 'where' | 'orientation' | 'leaveAlone'
+  >,
+): string {
   const present = step.count - step.missing;
   const counted = COUNTED.has(step.kind) || present > 1;
   const what = present === 1 ? oneOf(step.what) : severalOf(step.what);
@@ -61,7 +66,12 @@ export function stepWords(step: Pick<Step, 'kind' | 'fate' | 'what' | 'count' | 
     step.fate !== 'off' && step.fate !== 'leftAlone' && step.fate !== 'noted' && FATES_KNOWN[step.fate].name,
     step.driverType && driveWords(step.driverType),
     step.lengthMm !== null && `${step.lengthMm} mm`,
-    step.where && (/^(?:from|under|underneath|behind|in|on|at|near|beside|between|above|below|over|inside|outside|by|along|round|around|to|towards|against|through|holding|for|next|left|right)\b/.test(step.where) ? step.where : `${onIt ? 'at' : 'from'} ${step.where}`),
+    step.where &&
+      (/^(?:from|under|underneath|behind|in|on|at|near|beside|between|above|below|over|inside|outside|by|along|round|around|to|towards|against|through|holding|for|next|left|right)\b/.test(
+        step.where,
+      )
+        ? step.where
+        : `${onIt ? 'at' : 'from'} ${step.where}`),
     step.orientation,
     step.missing > 0 && `${step.missing} missing on arrival`,
     step.leaveAlone || (step.fate === 'leftAlone' && 'left alone'),

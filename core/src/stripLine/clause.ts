@@ -50,16 +50,26 @@ export interface Clause {
 
 const FASTENERS: ReadonlySet<NounKind> = new Set(['screws', 'nuts', 'clips']);
 /** Things small enough that a front, top or bottom beside them is a place. */
-const ONLY_PLACED: ReadonlySet<NounKind> = new Set(['screws', 'nuts', 'clips', 'springs', 'tabs', 'connector', 'adhesive']);
+const ONLY_PLACED: ReadonlySet<NounKind> = new Set([
+  'screws',
+  'nuts',
+  'clips',
+  'springs',
+  'tabs',
+  'connector',
+  'adhesive',
+]);
 /** Kinds of which a word after them makes something else. */
 const TOLD_APART: ReadonlySet<NounKind> = new Set(['belt', 'gear', 'springs', 'wire', 'cable']);
 /** What a belt is called by: a belt of the tray is no tray. */
-const BELT_OF = /^(?:loading|inner|outer|upper|lower|eject|tray|drawer|table|lift|carriage|spindle|loader|turntable|platter|mechanism|transport|disc|disk|front|top|bottom|deck_unit)$/;
+const BELT_OF =
+  /^(?:loading|inner|outer|upper|lower|eject|tray|drawer|table|lift|carriage|spindle|loader|turntable|platter|mechanism|transport|disc|disk|front|top|bottom|deck_unit)$/;
 /** What things sit on: “off two pulleys” tells from where. */
 const POSTS = /^(?:the |its |their )?\w+ (?:pulleys?|posts?|shafts?|drums?|wheels?)$/;
 /** Things that are named first, and after which comes what they belong to. */
 const NAMED_FIRST: ReadonlySet<NounKind> = new Set(['connector']);
-const NOT_NAMED_FIRST = /^(?:cover|plate|board|pcb|bracket|clip|c_clip|screw|holder|frame|cap|clamp|guide|strut|mount|block|lever|latch|catch)$/;
+const NOT_NAMED_FIRST =
+  /^(?:cover|plate|board|pcb|bracket|clip|c_clip|screw|holder|frame|cap|clamp|guide|strut|mount|block|lever|latch|catch)$/;
 
 const LEAVE =
   /\b(?:leave|leaving)\b|\bleft (?:alone|in place|untouched|fitted|attached|plugged|as (?:is|it is)|where|be)\b|\b(?:do not|not to be|never|no need to|need not|needn[’']?t|must not|mustn[’']?t|should not|shouldn[’']?t)\b|\bnot (?:touched|removed|undone|taken|off|out|unplugged|loosened|disturbed|needed)\b|\bun?touched\b|\b(?:stays?|staying|stayed|remains?)\b|\bkept (?:on|in place|fitted|where)\b|\bin place\b|\bstill (?:on|in|fitted|attached|plugged|there)\b|\balone\b/;
@@ -67,12 +77,16 @@ const ONLY_LEAVE =
   /^(?:(?:so |but |just |please )?(?:leave|left|leaving|alone|it|them|these|this|that|in|on|place|as|is|be|do|not|never|touch|touched|remove|removed|undo|undone|disturb|stays?|untouched|where|they|are|needed|there|fitted|turn|move)[ .!]*)+$/;
 const LOOKED = /\b(?:diagram|drawing|sketch|photos?|pictures?|pics?|shot|snapshot)\b/;
 const MARKED = /\bmarked\b|\bscribed\b|\bwitness marks?\b|^(?:a |the )?(?:\w+ )?marks? \w/;
-const UNABLE = /\b(?:can[’']?t|cannot|can not|won[’']?t|will not|would not|wouldn[’']?t|did not|didn[’']?t|does not|refuses?|unable)\b/;
-const TO_COME = /\b(?:to come|must come|have to|has to|had to|going to|will|later|next|still to|yet|needs? to|should|says|said|expected|supposed|according|claims|hole|wrong|manual)\b|\?/;
-const BACK_ON = /\b(?:back (?:in|on|together|home)|refitted|replaced|refit|again)\b|\b(?:screwed|clipped|put) (?:in|on|down|back)\b|\bplugged in\b|(?<!\b(?:the|from|at|its|left|pressed|pushed)) (?:in|on|back|fitted)$/;
+const UNABLE =
+  /\b(?:can[’']?t|cannot|can not|won[’']?t|will not|would not|wouldn[’']?t|did not|didn[’']?t|does not|refuses?|unable)\b/;
+const TO_COME =
+  /\b(?:to come|must come|have to|has to|had to|going to|will|later|next|still to|yet|needs? to|should|says|said|expected|supposed|according|claims|hole|wrong|manual)\b|\?/;
+const BACK_ON =
+  /\b(?:back (?:in|on|together|home)|refitted|replaced|refit|again)\b|\b(?:screwed|clipped|put) (?:in|on|down|back)\b|\bplugged in\b|(?<!\b(?:the|from|at|its|left|pressed|pushed)) (?:in|on|back|fitted)$/;
 const INSTRUCTION = /^(?:then )?(?:slide|slid|push|press|pull|flip|lift|squeeze|pinch|release|open|turn|hold)\b/;
 const HANDLES = /^(?:latch|catch|lever|hook|tab|claw|tongue|lug|pin|button)$/;
-const ARTICLES = /^(?:the|a|an|its|their|this|that|these|those|his|her|our|it|they|them|then|and|also|just|now|is|are|was|were|be|been|of|which|so|to|with|very|more|of_it|gently|carefully|up|down|over|along|apart|together|upwards|downwards|forwards|backwards|here|there|only|not|do|i|we|has|have)$/;
+const ARTICLES =
+  /^(?:the|a|an|its|their|this|that|these|those|his|her|our|it|they|them|then|and|also|just|now|is|are|was|were|be|been|of|which|so|to|with|very|more|of_it|gently|carefully|up|down|over|along|apart|together|upwards|downwards|forwards|backwards|here|there|only|not|do|i|we|has|have)$/;
 
 const spoken = (word: string): string => word.replaceAll('§', '').replaceAll('_', ' ');
 const joined = (words: readonly string[]): string => words.map(spoken).join(' ').trim();
@@ -86,7 +100,11 @@ function missingIn(text: string): { readonly missing: number; readonly rest: str
 
 /** @example countOf('both') // 2 */
 export function countOf(word: string): number | undefined {
-  const count = /^\d{1,4}$/.test(word) ? Number(word) : Object.hasOwn(NUMBER_WORDS, word) ? NUMBER_WORDS[word] : undefined;
+  const count = /^\d{1,4}$/.test(word)
+    ? Number(word)
+    : Object.hasOwn(NUMBER_WORDS, word)
+      ? NUMBER_WORDS[word]
+      : undefined;
   return count !== undefined && count >= 0 && count <= 1000 ? count : undefined;
 }
 
@@ -103,7 +121,11 @@ interface FateRead {
 }
 
 /** What the verbs of a clause say was done. */
-function fateOf(verbs: ReadonlyArray<ReturnType<typeof verbOf> & string>, kind: NounKind | undefined, text: string): FateRead {
+function fateOf(
+  verbs: ReadonlyArray<ReturnType<typeof verbOf> & string>,
+  kind: NounKind | undefined,
+  text: string,
+): FateRead {
   const has = (verb: string): boolean => (verbs as readonly string[]).includes(verb);
   const away = has('off') || /\boff\b|\bout\b|\baway\b/.test(text);
   if (has('unsoldered')) return { fate: 'unsoldered' };
@@ -115,13 +137,17 @@ function fateOf(verbs: ReadonlyArray<ReturnType<typeof verbOf> & string>, kind: 
     if (kind === 'part' && /\b(?:tray|drawer)\b/.test(text)) return { fate: 'off', doubt: ['off', 'movedAside'] };
     return { fate: away ? 'off' : 'pulled' };
   }
-  if (has('aside')) return away && !/\baside\b/.test(text) ? { fate: 'off' } : { fate: 'off', doubt: ['off', 'movedAside'] };
+  if (has('aside'))
+    return away && !/\baside\b/.test(text) ? { fate: 'off' } : { fate: 'off', doubt: ['off', 'movedAside'] };
   if (has('foldedBack')) return { fate: 'foldedBack' };
   if (has('turned')) return { fate: 'turned' };
-  if (has('movedAside') && (!/\bbent\b/.test(text) || /\b(?:up|aside|back|over|down)\b/.test(text))) return { fate: 'movedAside' };
+  if (has('movedAside') && (!/\bbent\b/.test(text) || /\b(?:up|aside|back|over|down)\b/.test(text)))
+    return { fate: 'movedAside' };
   if (has('lift')) {
     if (away || kind === 'adhesive') return { fate: 'off' };
-    return /\b(?:aside|over|up|clear|back)\b/.test(text) ? { fate: 'movedAside' } : { fate: 'off', doubt: ['off', 'movedAside'] };
+    return /\b(?:aside|over|up|clear|back)\b/.test(text)
+      ? { fate: 'movedAside' }
+      : { fate: 'off', doubt: ['off', 'movedAside'] };
   }
   if (away && /\bturns?\b/.test(text) && kind !== undefined && FASTENERS.has(kind)) return { fate: 'loosened' };
   if (away) return { fate: 'off' };
@@ -147,15 +173,28 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
   const of = (LOOKED.test(text) || MARKED.test(text)) && /^(?:a |the )?(?:\w+ )?(?:\w+) (?:of|on) (.+)$/.exec(text);
   const before = of ? text.slice(0, text.length - (of[1] ?? '').length) : '';
   if (of && !before.split(' ').some((word) => nounOf(word)))
-    return { ...readClause(of[1] ?? '', shortIsMissing), text, fate: LOOKED.test(text) ? 'noted' : 'marked', doubts: [] };
+    return {
+      ...readClause(of[1] ?? '', shortIsMissing),
+      text,
+      fate: LOOKED.test(text) ? 'noted' : 'marked',
+      doubts: [],
+    };
   const { missing, rest: present } = shortIsMissing ? missingIn(text) : { missing: 0, rest: text };
   const figures = figuresOf(present);
-  const tokens = figures.rest.split(' ').map((word) => word.replace(/^[("'“[]+|[)"'”\].!:?]+$/g, '')).filter(Boolean);
+  const tokens = figures.rest
+    .split(' ')
+    .map((word) => word.replace(/^[("'“[]+|[)"'”\].!:?]+$/g, ''))
+    .filter(Boolean);
   const np: string[] = [];
   const where: string[] = [];
   const heads: string[] = [];
   const verbs: Array<ReturnType<typeof verbOf> & string> = [];
-  const nouns: Array<{ readonly kind: NounKind; readonly word: string; readonly plural: boolean; readonly at: number }> = [];
+  const nouns: Array<{
+    readonly kind: NounKind;
+    readonly word: string;
+    readonly plural: boolean;
+    readonly at: number;
+  }> = [];
   const counts: Array<{ readonly count: number; readonly at: number }> = [];
   const doubts: Doubt[] = [];
   let vague = false;
@@ -176,7 +215,11 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     }
     const count = countOf(word);
     const verb = verbOf(word);
-    if (PREPOSITIONS.has(word) && at > 0 && !(word === 'of' && at < 3 && (VAGUE.has(tokens[at - 1] ?? '') || tokens[at - 1] === 'pair'))) {
+    if (
+      PREPOSITIONS.has(word) &&
+      at > 0 &&
+      !(word === 'of' && at < 3 && (VAGUE.has(tokens[at - 1] ?? '') || tokens[at - 1] === 'pair'))
+    ) {
       inPlace = true;
       where.push(word);
       return;
@@ -192,7 +235,12 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
       // “Off the board” says from where.
       if (word !== 'off' || nouns.length === 0) return;
       const rest = tokens.slice(at + 1);
-      if (rest[0] === 'both' || POSTS.test(rest.join(' ')) || !rest.some((later) => countOf(later) !== undefined || verbOf(later))) inPlace = true;
+      if (
+        rest[0] === 'both' ||
+        POSTS.test(rest.join(' ')) ||
+        !rest.some((later) => countOf(later) !== undefined || verbOf(later))
+      )
+        inPlace = true;
       return;
     }
     if (/^(?:of)$/.test(word)) return;
@@ -200,7 +248,12 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
       const next = tokens[at + 1];
       if (/\w{3}ing$/.test(word) && noun === undefined && nouns.length > 0) unknownVerb = true;
       // “Three tabs below, two above”: more of them, in another place.
-      if (count !== undefined && count > 1 && counts.length > 0 && (next === undefined || PLACES.has(next) || PREPOSITIONS.has(next) || next === 'above' || next === 'below'))
+      if (
+        count !== undefined &&
+        count > 1 &&
+        counts.length > 0 &&
+        (next === undefined || PLACES.has(next) || PREPOSITIONS.has(next) || next === 'above' || next === 'below')
+      )
         elsewhere += count;
       if (!(ARTICLES.test(word) && where.length === 0)) where.push(word);
       return;
@@ -238,7 +291,15 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
       strange += 1;
       if (/\w{3}(?:ed|ing)$/.test(word) && nouns.length > 0) unknownVerb = true;
       const before = nouns[nouns.length - 1];
-      if (before && before.at === at - 1 && TOLD_APART.has(before.kind) && /^\p{L}{4,}$/u.test(word) && !BELT_OF.test(word) && !/^(?:deck|drive|stays?|remains?|stack|side|hangs?|only)$/.test(word)) compound = before.kind;
+      if (
+        before &&
+        before.at === at - 1 &&
+        TOLD_APART.has(before.kind) &&
+        /^\p{L}{4,}$/u.test(word) &&
+        !BELT_OF.test(word) &&
+        !/^(?:deck|drive|stays?|remains?|stack|side|hangs?|only)$/.test(word)
+      )
+        compound = before.kind;
       slip ??= slipOf(word);
     }
     np.push(word);
@@ -247,12 +308,18 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
   const head = headOf(nouns, counts, figures.driverType !== '', doubts);
   let kind = head?.kind;
   let noun = head?.word ?? '';
-  const driven = figures.driverType !== '' || (figures.thread !== '' && (counts.length > 0 || figures.lengthMm !== null));
+  const driven =
+    figures.driverType !== '' || (figures.thread !== '' && (counts.length > 0 || figures.lengthMm !== null));
   if (driven && (kind === undefined || !FASTENERS.has(kind)) && !/\bdriver\b/.test(text)) {
     kind = 'screws';
     noun = 'screw';
   }
-  if ((kind === 'wire' || kind === 'cable' || kind === 'part') && /\b(?:unplug|disconnect)/.test(text) && !/\b(?:off|out|away)\b/.test(text)) kind = 'connector';
+  if (
+    (kind === 'wire' || kind === 'cable' || kind === 'part') &&
+    /\b(?:unplug|disconnect)/.test(text) &&
+    !/\b(?:off|out|away)\b/.test(text)
+  )
+    kind = 'connector';
   const away = fateOf(verbs, kind, text);
   if (kind === undefined && slip !== undefined && (counts.length > 0 || away.fate === 'off' || tokens.length <= 2)) {
     const meant = nounOf(slip);
@@ -271,7 +338,14 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     noun = 'wire';
     if (counts.length === 0) doubts.push({ about: 'count', counts: [1, 2] });
   }
-  if (kind === undefined && away.fate !== undefined && away.fate !== 'noted' && np.length > 0 && !inPlaceOnly(np) && !looked) {
+  if (
+    kind === undefined &&
+    away.fate !== undefined &&
+    away.fate !== 'noted' &&
+    np.length > 0 &&
+    !inPlaceOnly(np) &&
+    !looked
+  ) {
     // A word that is no noun here, taken off: whatever it is, it is a part.
     kind = 'part';
     noun = np[np.length - 1] ?? '';
@@ -283,7 +357,14 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     noun = turned?.singular ?? '';
   }
   // “A pulley full of goo” is about the goo.
-  if (kind !== undefined && counts.length === 0 && (away.fate === undefined || away.fate === 'turned') && where.some((word) => nounOf(word)?.kind === 'dirt') && kind !== 'belt' && kind !== 'dirt')
+  if (
+    kind !== undefined &&
+    counts.length === 0 &&
+    (away.fate === undefined || away.fate === 'turned') &&
+    where.some((word) => nounOf(word)?.kind === 'dirt') &&
+    kind !== 'belt' &&
+    kind !== 'dirt'
+  )
     kind = 'dirt';
   if (kind === undefined && counts.length > 0 && /\bunscrew/.test(text)) {
     kind = 'screws';
@@ -299,15 +380,30 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     else if (UNABLE.test(text)) doubts.push({ about: 'fate', fates: ['leftAlone', 'off', 'noted'] });
     else if (away.doubt && /\bcame\b/.test(text) && taken) fate = 'off';
     else if (TO_COME.test(text)) doubts.push({ about: 'fate', fates: ['off', 'noted'] });
-    else if (BACK_ON.test(text) && fate === undefined && !driven) doubts.push({ about: 'fate', fates: ['noted', 'off'] });
+    else if (BACK_ON.test(text) && fate === undefined && !driven)
+      doubts.push({ about: 'fate', fates: ['noted', 'off'] });
     else if (/\bleft (?:in|on)\b/.test(text)) doubts.push({ about: 'fate', fates: ['leftAlone', 'off'] });
     else if (away.doubt) doubts.push({ about: 'fate', fates: away.doubt });
-    else if ((conditionAfter || unknownVerb) && fate === undefined) doubts.push({ about: 'fate', fates: ['noted', 'off'] });
-    if (leave && /\b(?:except|but|apart from|other than|all the others?|rest)\b/.test(text)) doubts.push({ about: 'fate', fates: ['leftAlone', 'off'] });
-    if (leave && /\b(?:off|out|removed|undone)\b/.test(text) && !/\bnot\b|\bnever\b|\bno need\b|\bn[’']t\b|\bneed/.test(text)) doubts.push({ about: 'fate', fates: ['leftAlone', 'off'] });
-    if (/^(?:\w+ ){1,3}left$/.test(text) && !/\b(?:front|rear|back|top|bottom|side|deck|upper|lower) left$/.test(text) && fate === undefined && !driven) doubts.push({ about: 'fate', fates: ['off', 'leftAlone'] });
+    else if ((conditionAfter || unknownVerb) && fate === undefined)
+      doubts.push({ about: 'fate', fates: ['noted', 'off'] });
+    if (leave && /\b(?:except|but|apart from|other than|all the others?|rest)\b/.test(text))
+      doubts.push({ about: 'fate', fates: ['leftAlone', 'off'] });
+    if (
+      leave &&
+      /\b(?:off|out|removed|undone)\b/.test(text) &&
+      !/\bnot\b|\bnever\b|\bno need\b|\bn[’']t\b|\bneed/.test(text)
+    )
+      doubts.push({ about: 'fate', fates: ['leftAlone', 'off'] });
+    if (
+      /^(?:\w+ ){1,3}left$/.test(text) &&
+      !/\b(?:front|rear|back|top|bottom|side|deck|upper|lower) left$/.test(text) &&
+      fate === undefined &&
+      !driven
+    )
+      doubts.push({ about: 'fate', fates: ['off', 'leftAlone'] });
     if (/\binside$/.test(text) && fate === undefined) doubts.push({ about: 'fate', fates: ['noted', 'off'] });
-    if (/\bmissing\b|\babsent\b/.test(text) && missing === 0 && fate === undefined) doubts.push({ about: 'fate', fates: ['noted', 'off'] });
+    if (/\bmissing\b|\babsent\b/.test(text) && missing === 0 && fate === undefined)
+      doubts.push({ about: 'fate', fates: ['noted', 'off'] });
   }
   const own = counts.map(({ count }) => count);
   const several = own.length > 1 && !own.every((one) => one === own[0]);
@@ -317,10 +413,17 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
   } else if (several) {
     doubts.push({ about: 'count', counts: [...new Set([own.reduce((a, b) => a + b, 0), ...own])].slice(0, 3) });
   }
-  if (compound !== undefined && compound === kind && !/ing$/.test(np[np.length - 1] ?? '')) doubts.push({ about: 'kind', kinds: [compound, 'part'] });
+  if (compound !== undefined && compound === kind && !/ing$/.test(np[np.length - 1] ?? ''))
+    doubts.push({ about: 'kind', kinds: [compound, 'part'] });
   if (elsewhere > 0) doubts.push({ about: 'count', counts: [(count ?? 1) + elsewhere, count ?? 1] });
   const bare =
-    kind !== undefined && verbs.length === 0 && counts.length === 0 && where.length === 0 && strange === 0 && !leave && !looked;
+    kind !== undefined &&
+    verbs.length === 0 &&
+    counts.length === 0 &&
+    where.length === 0 &&
+    strange === 0 &&
+    !leave &&
+    !looked;
   const named = np.filter((word, at) => at === np.findIndex((one) => one === word) || nounOf(word) === undefined);
   const fastener = kind !== undefined && FASTENERS.has(kind);
   const others = named.filter((word) => nounOf(word)?.singular !== noun && word !== noun && !heads.includes(word));
@@ -334,7 +437,10 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     bare,
     guessed,
     what: fastener ? noun : joined(named),
-    where: (fastener ? [joined(others), joined(where).replace(/^(?:from|of|for|at) (?:the )?/, '')] : [joined(where)]).filter(Boolean).join(' ').trim(),
+    where: (fastener ? [joined(others), joined(where).replace(/^(?:from|of|for|at) (?:the )?/, '')] : [joined(where)])
+      .filter(Boolean)
+      .join(' ')
+      .trim(),
     fate,
     figures,
     heads: fastener ? heads : [],
@@ -344,11 +450,17 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
   };
 }
 
-const inPlaceOnly = (words: readonly string[]): boolean => words.every((word) => PLACES.has(word) || HEADS.has(word) || CONDITIONS.has(word));
+const inPlaceOnly = (words: readonly string[]): boolean =>
+  words.every((word) => PLACES.has(word) || HEADS.has(word) || CONDITIONS.has(word));
 
 /** Which of the nouns of a clause it is about. */
 function headOf(
-  nouns: ReadonlyArray<{ readonly kind: NounKind; readonly word: string; readonly plural: boolean; readonly at: number }>,
+  nouns: ReadonlyArray<{
+    readonly kind: NounKind;
+    readonly word: string;
+    readonly plural: boolean;
+    readonly at: number;
+  }>,
   counts: ReadonlyArray<{ readonly count: number; readonly at: number }>,
   driven: boolean,
   doubts: Doubt[],
@@ -363,13 +475,16 @@ function headOf(
     const counted = counts.length > 0 || fastener.plural || driven;
     // “screw cover” is a cover; “2 screws cover” are screws of one.
     if (later.length > 0 && !counted && covers) {
-      if (fastener.kind === 'clips' || fastener.kind === 'nuts') doubts.push({ about: 'kind', kinds: [fastener.kind, covers.kind] });
-      else if (!/^(?:cover|cap|plate)$/.test(covers.word)) doubts.push({ about: 'kind', kinds: ['screws', covers.kind] });
+      if (fastener.kind === 'clips' || fastener.kind === 'nuts')
+        doubts.push({ about: 'kind', kinds: [fastener.kind, covers.kind] });
+      else if (!/^(?:cover|cap|plate)$/.test(covers.word))
+        doubts.push({ about: 'kind', kinds: ['screws', covers.kind] });
       return covers;
     }
     // “lid 4 screws”: the screws of the lid, or the lid and four screws.
     const before = nouns.find(({ at, kind }) => at < fastener.at && (kind === 'cover' || kind === 'part'));
-    if (before && counts.some(({ at }) => at > before.at && at < fastener.at)) doubts.push({ about: 'both', thing: before.kind });
+    if (before && counts.some(({ at }) => at > before.at && at < fastener.at))
+      doubts.push({ about: 'both', thing: before.kind });
     return fastener;
   }
   if (first.kind === 'belt' && first.word === 'belt') {
@@ -381,7 +496,8 @@ function headOf(
   if ((first.kind === 'gear' || first.kind === 'springs' || first.kind === 'wire') && last.kind === 'part') {
     if (!NOT_NAMED_FIRST.test(last.word)) doubts.push({ about: 'kind', kinds: [first.kind, last.kind] });
   }
-  if (first.kind === 'dirt') return last.kind === 'cover' || last.kind === 'part' || last.kind === 'springs' ? last : first;
+  if (first.kind === 'dirt')
+    return last.kind === 'cover' || last.kind === 'part' || last.kind === 'springs' ? last : first;
   return last;
 }
 
@@ -391,18 +507,23 @@ export const isInstruction = (clause: Clause): boolean =>
   /^(?:mind|careful|watch|beware|note|see|no|clear|without|using|by|before|after|it|they|goes|runs?|looks?|same|like|marks?|arrow|stripe|as)\b/.test(
     clause.text,
   ) ||
-  /^(?:\w+ )?(?:wires|contacts|side|text|label|stripe|arrow|teeth|marks?|writing|print) (?:up|down|left|right|outwards|inwards)$/.test(clause.text);
+  /^(?:\w+ )?(?:wires|contacts|side|text|label|stripe|arrow|teeth|marks?|writing|print) (?:up|down|left|right|outwards|inwards)$/.test(
+    clause.text,
+  );
 
 /** Whether it only says to leave alone what came before. */
 export const isOnlyLeave = ({ text }: Clause): boolean =>
-  ONLY_LEAVE.test(text) && /\b(?:leave|left (?:alone|in|on|as|where|be|it|them)|not|never|stays?|untouched|alone)\b/.test(text);
+  ONLY_LEAVE.test(text) &&
+  /\b(?:leave|left (?:alone|in|on|as|where|be|it|them)|not|never|stays?|untouched|alone)\b/.test(text);
 
 /** Whether “with …” names a tool rather than a thing. */
 export const isTool = (text: string): boolean => TOOLS.test(text);
 
 /** What a clause adds to the facts of a thing. */
 export function factsFrom({ figures, text }: Clause, heads: readonly string[]): Facts {
-  const latch = /\b(?:latch|catch|lock|tab|lever)\b/.test(text) && /\b(?:slide|slid|flip|lift|push|press|pull|squeeze|pinch|release|open|turn)\w*\b/.test(text);
+  const latch =
+    /\b(?:latch|catch|lock|tab|lever)\b/.test(text) &&
+    /\b(?:slide|slid|flip|lift|push|press|pull|squeeze|pinch|release|open|turn)\w*\b/.test(text);
   return {
     ...(heads.length > 0 && { head: heads.join(' ') }),
     ...(figures.thread !== '' && { thread: figures.thread }),
@@ -417,10 +538,16 @@ export function factsFrom({ figures, text }: Clause, heads: readonly string[]): 
 
 /** A step of a clause that is about something of the machine. */
 export function stepOf(clause: Clause, line: string, more: Partial<StepDraft> = {}): StepDraft {
-  const kind = clause.kind === undefined || ['dirt', 'disc', 'object'].includes(clause.kind) ? 'note' : (clause.kind as StepDraft['kind']);
+  const kind =
+    clause.kind === undefined || ['dirt', 'disc', 'object'].includes(clause.kind)
+      ? 'note'
+      : (clause.kind as StepDraft['kind']);
   const count = clause.count ?? 1;
   const [of, all] = clause.figures.ofMany ?? [count, count];
-  const named = clause.noun !== '' && clause.what === clause.noun && Math.max(all, of) + clause.missing !== 1 ? severalOf(clause.noun) : clause.what;
+  const named =
+    clause.noun !== '' && clause.what === clause.noun && Math.max(all, of) + clause.missing !== 1
+      ? severalOf(clause.noun)
+      : clause.what;
   return blankStep(kind, line, {
     what: spoken(named),
     fate: clause.fate ?? 'off',

@@ -25,7 +25,10 @@ const LOBED = String.raw`(?:tor[a-z]|hexalobular|star)`;
 const DRIVERS: ReadonlyArray<readonly [RegExp, (match: RegExpExecArray) => string]> = [
   [/\b(ph|pz)[ -]?#?(000|00|0|[1-4])\b/, ([, type = '', size = '']) => `${type.toUpperCase()}${size}`],
   [new RegExp(String.raw`#(000|00|0|[1-4])[ -]?${CROSS}\b`), ([, size = '']) => `PH${size}`],
-  [new RegExp(String.raw`\b${CROSS}(?:[ -]?(?:#|no\.? ?|size )?(000|00|0|[1-4])(?![\d.,/]|x\b| ?mm))?`), ([, size = '']) => `PH${size}`],
+  [
+    new RegExp(String.raw`\b${CROSS}(?:[ -]?(?:#|no\.? ?|size )?(000|00|0|[1-4])(?![\d.,/]|x\b| ?mm))?`),
+    ([, size = '']) => `PH${size}`,
+  ],
   [/\bcross[ -]?#?(000|00|0|[1-4])\b/, ([, size = '']) => `PH${size}`],
   [/\bpozi[a-z]*(?:[ -]?#?([0-4]))?\b/, ([, size = '']) => `PZ${size}`],
   [/\b(?:t|tx|hx|hex)-?(\d{1,2})\b(?!\.)/, ([, size = '']) => `T${size}`],
@@ -112,9 +115,15 @@ export function figuresOf(clause: string): Figures {
   if (match) thread = [thread, `#${match[1] ?? ''}`].filter(Boolean).join(' ');
   let ways = '';
   [match, rest] = take(rest, /\b(\d{1,2})(?: (?!pins? (?:out|off))|-)?(?:pins?|ways?|poles?|cores?|p)\b/);
-  if (match && (!/pins?$/.test(match[0]) || /-pin/.test(match[0]) || /\b(?:plugs?|connectors?|conn|flat_cables?|ffc|fpc|ribbon\w*|cables?|flex|loom|harness|wire)\b/.test(rest)))
+  if (
+    match &&
+    (!/pins?$/.test(match[0]) ||
+      /-pin/.test(match[0]) ||
+      /\b(?:plugs?|connectors?|conn|flat_cables?|ffc|fpc|ribbon\w*|cables?|flex|loom|harness|wire)\b/.test(rest))
+  )
     ways = match[1] ?? '';
-  else if (match) rest = clause === rest ? rest : `${rest.slice(0, match.index)}${match[0]} ${rest.slice(match.index).trimStart()}`;
+  else if (match)
+    rest = clause === rest ? rest : `${rest.slice(0, match.index)}${match[0]} ${rest.slice(match.index).trimStart()}`;
   rest = rest.replace(/\b(?:of )?(?:\d|two|three|four) (?:different )?(?:lengths|sizes|kinds|types|colours)\b/, '');
   let ofMany: readonly [number, number] | null = null;
   [match, rest] = take(rest, /\b(\d{1,3}) (?:out )?of (?:the )?(\d{1,3})\b/);

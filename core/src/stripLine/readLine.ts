@@ -11,7 +11,18 @@ import {
   type TemporaryChangeKind,
 } from '../strip';
 import { capital } from '../units';
-import { asRead, countOf, factsFrom, isInstruction, isOnlyLeave, isTool, readClause, stepOf, type Clause, type Doubt } from './clause';
+import {
+  asRead,
+  countOf,
+  factsFrom,
+  isInstruction,
+  isOnlyLeave,
+  isTool,
+  readClause,
+  stepOf,
+  type Clause,
+  type Doubt,
+} from './clause';
 import { CONDITIONS, MINDING, nounOf, type NounKind } from './vocabulary';
 import type { Deed, ReadLine, Way } from './types';
 
@@ -21,20 +32,42 @@ export const LINE_MAX = 400;
 const MANY = 60;
 const WAYS_MAX = 3;
 
-const sure = (echo: string, ...does: readonly Deed[]): ReadLine => ({ ways: [{ echo, does }], asks: '', unread: false });
-const asked = (asks: string, ways: readonly Way[]): ReadLine => ({ ways: ways.slice(0, WAYS_MAX), asks, unread: false });
+const sure = (echo: string, ...does: readonly Deed[]): ReadLine => ({
+  ways: [{ echo, does }],
+  asks: '',
+  unread: false,
+});
+const asked = (asks: string, ways: readonly Way[]): ReadLine => ({
+  ways: ways.slice(0, WAYS_MAX),
+  asks,
+  unread: false,
+});
 
 const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<Deed, { type: 'moment' }>['moment'], string]> = [
-  [/^(?:power(?:ed)?(?: it)?(?: on| up)?|plug(?:ged)?(?: it)?(?: back)? in|mains on|switched on)$/i, 'power', 'It is plugged in now.'],
-  [/^(?:unplug(?:ged)?(?: it)?|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/i, 'unplugged', 'It is unplugged now.'],
-  [/^(?:the )?(?:lid|cover|top)(?: is)? (?:back )?on(?: again)?$|^(?:lid|cover) (?:closed|refitted|back)$/i, 'lid', 'The lid is on now.'],
+  [
+    /^(?:power(?:ed)?(?: it)?(?: on| up)?|plug(?:ged)?(?: it)?(?: back)? in|mains on|switched on)$/i,
+    'power',
+    'It is plugged in now.',
+  ],
+  [
+    /^(?:unplug(?:ged)?(?: it)?|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/i,
+    'unplugged',
+    'It is unplugged now.',
+  ],
+  [
+    /^(?:the )?(?:lid|cover|top)(?: is)? (?:back )?on(?: again)?$|^(?:lid|cover) (?:closed|refitted|back)$/i,
+    'lid',
+    'The lid is on now.',
+  ],
   [/^hand(?:ed)? ?back$/i, 'handBack', 'On to handing it back.'],
 ];
 const AGAIN = /^(?:again (?:no\.? ?|number |nr ?|#)?(\d{1,4})|(?:no\.? ?|number |nr ?|#)?(\d{1,4})(?: off)? again)$/i;
-const BACK = /^(?:back (?:no\.? ?|number |#)?(\d{1,4})|(?:no\.? ?|number |nr ?|#|bag )?(\d{1,4}) (?:is |are )?back(?: in| on)?)$/i;
+const BACK =
+  /^(?:back (?:no\.? ?|number |#)?(\d{1,4})|(?:no\.? ?|number |nr ?|#|bag )?(\d{1,4}) (?:is |are )?back(?: in| on)?)$/i;
 const FOUND =
   /^(?:i )?(?:found|discovered)\b|\bfound\b|\b(?:fell|fallen|dropped) out\b|\brattl(?:es|ing|ed)\b|\blying\b|\bloose (?:in|under|inside|behind|below|beneath)\b|^there(?:[’']?s| is| was| were| are)\b/;
-const FOUND_WORDS = /\b(?:i|found|discovered|there(?:[’']?s)?|is|was|were|are|fell out|fallen out|dropped out|rattling(?: about| around)?|rattles(?: about)?|lying|loose)\b/g;
+const FOUND_WORDS =
+  /\b(?:i|found|discovered|there(?:[’']?s)?|is|was|were|are|fell out|fallen out|dropped out|rattling(?: about| around)?|rattles(?: about)?|lying|loose)\b/g;
 const CHANGE_ENDS: ReadonlyArray<readonly [RegExp, TemporaryChangeKind]> = [
   [/\bunbridged?\b|\b(?:pads?|laser) bridge (?:removed|off|opened)\b/, 'laserBridged'],
   [/\bstop pin (?:back|in|home|refitted)\b|\bpin back\b/, 'stopPinOut'],
@@ -46,9 +79,13 @@ const CHANGE_ENDS: ReadonlyArray<readonly [RegExp, TemporaryChangeKind]> = [
   [/\bshade off\b|\bunshaded\b/, 'lampShaded'],
   [/\btray (?:back in|pushed in again)\b/, 'trayLeftOut'],
 ];
-const NO_CHANGE = /\b(?:leave|not|never|marked|diagram|photo|picture|sketch|found|back in|refitted|careful|mind|halfway|cleaned|checked)\b/;
-const BELT_FOUND = /\b(?:in (?:crumbs|pieces|bits|shreds)|crumbled|dissolved|melted|gone|gooey|sticky mess|turned to|snapped|broken|perished|to tar|to goo)\b/;
-const OBSERVED = new RegExp(String.raw`\b(?:${[...CONDITIONS].join('|')}|missing|off its|jumped|slipped off|crooked|misaligned|out of line)\b`);
+const NO_CHANGE =
+  /\b(?:leave|not|never|marked|diagram|photo|picture|sketch|found|back in|refitted|careful|mind|halfway|cleaned|checked)\b/;
+const BELT_FOUND =
+  /\b(?:in (?:crumbs|pieces|bits|shreds)|crumbled|dissolved|melted|gone|gooey|sticky mess|turned to|snapped|broken|perished|to tar|to goo)\b/;
+const OBSERVED = new RegExp(
+  String.raw`\b(?:${[...CONDITIONS].join('|')}|missing|off its|jumped|slipped off|crooked|misaligned|out of line)\b`,
+);
 
 const splitAt = /(?<!\d),|,(?!\d)|;|\.\s+(?=\S)|:\s|\s[–—-]\s|\s(?:and|then|&|\+|plus|with|but)\s/gi;
 
@@ -95,15 +132,35 @@ function thingOf(clause: Clause, sep: string): Thing {
   const doubts = clause.kind !== undefined && PARTLESS.has(clause.kind) ? [] : [...clause.doubts];
   const counted = clause.count !== undefined || clause.figures.ofMany !== null;
   if (clause.kind !== undefined && !PARTLESS.has(clause.kind)) {
-    if (!counted && (clause.plural || clause.vague) && !doubts.some(({ about }) => about === 'count') && goesBack(clause.fate ?? 'off'))
+    if (
+      !counted &&
+      (clause.plural || clause.vague) &&
+      !doubts.some(({ about }) => about === 'count') &&
+      goesBack(clause.fate ?? 'off')
+    )
       doubts.push({ about: 'count', counts: [2, 3, 4] });
     if ((clause.count ?? 0) > MANY) doubts.push({ about: 'fate', fates: ['off', 'noted'] });
-    if (clause.kind === 'belt' && BELT_FOUND.test(clause.text) && (clause.fate === undefined || clause.fate === 'turned')) doubts.push({ about: 'fate', fates: ['off', 'noted'] });
+    if (
+      clause.kind === 'belt' &&
+      BELT_FOUND.test(clause.text) &&
+      (clause.fate === undefined || clause.fate === 'turned')
+    )
+      doubts.push({ about: 'fate', fates: ['off', 'noted'] });
     if (clause.kind === 'cable' && (clause.fate === 'off' || clause.fate === undefined || clause.fate === 'pulled'))
       doubts.push({ about: 'kind', kinds: ['connector', 'cable'] });
     if (clause.figures.ofMany) doubts.push({ about: 'count', counts: [] });
-    if (clause.figures.turns !== '' && FASTENERS.has(clause.kind) && (clause.fate === undefined || clause.fate === 'off')) clause = { ...clause, fate: 'loosened' };
-    else if (clause.figures.turns !== '' && clause.fate === undefined && clause.kind !== 'belt' && clause.kind !== 'wire')
+    if (
+      clause.figures.turns !== '' &&
+      FASTENERS.has(clause.kind) &&
+      (clause.fate === undefined || clause.fate === 'off')
+    )
+      clause = { ...clause, fate: 'loosened' };
+    else if (
+      clause.figures.turns !== '' &&
+      clause.fate === undefined &&
+      clause.kind !== 'belt' &&
+      clause.kind !== 'wire'
+    )
       clause = { ...clause, fate: 'turned' };
   }
   return { clause, sep, tells: [], missing: 0, leaveAlone: '', doubts, facts: {}, ownFate: clause.fate !== undefined };
@@ -116,7 +173,13 @@ function startsThing(clause: Clause, sep: string, last: Thing): 'yes' | 'maybe' 
   const said = clause.count !== undefined && clause.count > 0;
   if (sep === 'with') {
     if (isTool(clause.text)) return 'no';
-    return said ? 'yes' : /^(?:its|the|a|an)\b/.test(clause.text) ? (last.clause.fate === undefined ? 'yes' : 'maybe') : 'no';
+    return said
+      ? 'yes'
+      : /^(?:its|the|a|an)\b/.test(clause.text)
+        ? last.clause.fate === undefined
+          ? 'yes'
+          : 'maybe'
+        : 'no';
   }
   if (sep === 'and' || sep === '&' || sep === '+' || sep === 'plus' || sep === 'then')
     return last.clause.kind === undefined ? 'no' : 'yes';
@@ -149,11 +212,21 @@ function thingsOf(line: string): Thing[] {
     }
     // “…, ph2”, “…, 6 mm”: the driver or the length of what was named before.
     const figured = clause.figures.driverType !== '' || clause.figures.lengthMm !== null;
-    if (figured && clause.count === undefined && clause.noun === (clause.figures.driverType ? 'screw' : '') && FASTENERS.has(last.clause.kind ?? 'part') && last.clause.figures.driverType === '') {
+    if (
+      figured &&
+      clause.count === undefined &&
+      clause.noun === (clause.figures.driverType ? 'screw' : '') &&
+      FASTENERS.has(last.clause.kind ?? 'part') &&
+      last.clause.figures.driverType === ''
+    ) {
       const { driverType, lengthMm } = clause.figures;
       last.clause = {
         ...last.clause,
-        figures: { ...last.clause.figures, driverType: driverType || last.clause.figures.driverType, lengthMm: lengthMm ?? last.clause.figures.lengthMm },
+        figures: {
+          ...last.clause.figures,
+          driverType: driverType || last.clause.figures.driverType,
+          lengthMm: lengthMm ?? last.clause.figures.lengthMm,
+        },
       };
       continue;
     }
@@ -161,19 +234,34 @@ function thingsOf(line: string): Thing[] {
       last.tells.push(text);
       continue;
     }
-    if (/^(?:mind|careful|watch|beware)\b/.test(clause.text) && last.clause.fate === undefined) last.doubts.push({ about: 'fate', fates: ['off', 'noted'] });
-    if (/^still plugged/.test(clause.text) && last.clause.kind !== 'cable' && (last.clause.fate === undefined || last.clause.fate === 'off')) {
+    if (/^(?:mind|careful|watch|beware)\b/.test(clause.text) && last.clause.fate === undefined)
+      last.doubts.push({ about: 'fate', fates: ['off', 'noted'] });
+    if (
+      /^still plugged/.test(clause.text) &&
+      last.clause.kind !== 'cable' &&
+      (last.clause.fate === undefined || last.clause.fate === 'off')
+    ) {
       last.tells.push(text);
       last.doubts = [{ about: 'fate', fates: ['movedAside', 'off'] }];
       continue;
     }
-    if (/^(?:they are |it is |it |is )?still plugged|^not (?:out|off|removed|unplugged)$|^only loosened$/.test(clause.text) && (last.clause.kind === 'cable' || (last.clause.fate !== undefined && last.clause.fate !== 'off'))) {
+    if (
+      /^(?:they are |it is |it |is )?still plugged|^not (?:out|off|removed|unplugged)$|^only loosened$/.test(
+        clause.text,
+      ) &&
+      (last.clause.kind === 'cable' || (last.clause.fate !== undefined && last.clause.fate !== 'off'))
+    ) {
       last.tells.push(text);
       last.doubts = last.doubts.filter(({ about }) => about !== 'kind');
       if (last.clause.fate === undefined) last.clause = { ...last.clause, fate: 'loosened' };
       continue;
     }
-    if (clause.count !== undefined && clause.kind === undefined && countOf(clause.text) === clause.count && last.clause.count === undefined) {
+    if (
+      clause.count !== undefined &&
+      clause.kind === undefined &&
+      countOf(clause.text) === clause.count &&
+      last.clause.count === undefined
+    ) {
       last.clause = { ...last.clause, count: clause.count };
       last.doubts = last.doubts.filter(({ about }) => about !== 'count');
       continue;
@@ -183,7 +271,12 @@ function thingsOf(line: string): Thing[] {
       continue;
     }
     // “The stack out: three gears” counts what was named.
-    if (sep === ':' && clause.kind === last.clause.kind && last.clause.count === undefined && clause.count !== undefined) {
+    if (
+      sep === ':' &&
+      clause.kind === last.clause.kind &&
+      last.clause.count === undefined &&
+      clause.count !== undefined
+    ) {
       last.clause = { ...last.clause, count: clause.count };
       continue;
     }
@@ -204,9 +297,16 @@ function thingsOf(line: string): Thing[] {
       const told = Number(last.facts.head ?? 0) + count;
       const whole = last.clause.count ?? 1;
       // “2 short front, 4 long rear”: four more of the same kind.
-      if (told > whole && last.facts.head === undefined && last.clause.count !== undefined && FASTENERS.has(last.clause.kind ?? 'part')) {
+      if (
+        told > whole &&
+        last.facts.head === undefined &&
+        last.clause.count !== undefined &&
+        FASTENERS.has(last.clause.kind ?? 'part')
+      ) {
         const { kind, noun } = last.clause;
-        things.push(thingOf({ ...clause, kind, noun, what: noun, where: clause.text.replace(/^\S+ /, ''), doubts: [] }, sep));
+        things.push(
+          thingOf({ ...clause, kind, noun, what: noun, where: clause.text.replace(/^\S+ /, ''), doubts: [] }, sep),
+        );
         continue;
       }
       last.facts = { ...last.facts, head: String(told) };
@@ -216,9 +316,18 @@ function thingsOf(line: string): Thing[] {
     last.tells.push(text);
     last.facts = { ...last.facts, ...factsFrom(clause, []) };
     // “four screws, out” and “lid, folded back” say what was done.
-    if (last.clause.fate === undefined && clause.fate !== undefined && clause.kind === undefined && !isInstruction(clause))
+    if (
+      last.clause.fate === undefined &&
+      clause.fate !== undefined &&
+      clause.kind === undefined &&
+      !isInstruction(clause)
+    )
       last.clause = { ...last.clause, fate: clause.fate };
-    else if (clause.kind === undefined && clause.fate === undefined && /\b(?:next|later|still to come)\b/.test(clause.text))
+    else if (
+      clause.kind === undefined &&
+      clause.fate === undefined &&
+      /\b(?:next|later|still to come)\b/.test(clause.text)
+    )
       last.doubts.push({ about: 'fate', fates: ['off', 'noted'] });
   }
   for (const thing of things) {
@@ -234,7 +343,13 @@ function coloursTold(things: Thing[]): Thing[] {
   if (!named || !FASTENERS.has(named.clause.kind ?? 'part')) return things;
   return things.map((thing) => {
     const { clause } = thing;
-    if (clause.kind !== undefined || clause.count === undefined || clause.where !== '' || things.indexOf(thing) > things.indexOf(named)) return thing;
+    if (
+      clause.kind !== undefined ||
+      clause.count === undefined ||
+      clause.where !== '' ||
+      things.indexOf(thing) > things.indexOf(named)
+    )
+      return thing;
     const { kind, noun } = named.clause;
     return { ...thing, clause: { ...clause, kind, noun, what: noun } };
   });
@@ -243,7 +358,13 @@ function coloursTold(things: Thing[]): Thing[] {
 /** “Latch up, ribbon out”: the latch is how the ribbon is held, and comes off by no hand. */
 function latchesTold(things: Thing[]): Thing[] {
   const [first, second] = things;
-  if (first?.clause.kind !== 'tabs' || second?.clause.kind !== 'connector' || first.clause.count !== undefined || first.clause.plural) return things;
+  if (
+    first?.clause.kind !== 'tabs' ||
+    second?.clause.kind !== 'connector' ||
+    first.clause.count !== undefined ||
+    first.clause.plural
+  )
+    return things;
   second.facts = { ...second.facts, latch: first.clause.text.slice(0, 200) };
   return things.slice(1);
 }
@@ -252,12 +373,28 @@ function latchesTold(things: Thing[]): Thing[] {
 function withSharedFates(things: Thing[]): Thing[] {
   for (let i = things.length - 2; i >= 0; i--) {
     const [one, next] = [things[i], things[i + 1]];
-    if (one && next && one.clause.fate === undefined && next.sep !== ',' && next.sep !== ';' && next.sep !== '.' && next.sep !== 'with' && next.sep !== 'then' && next.clause.fate !== undefined)
+    if (
+      one &&
+      next &&
+      one.clause.fate === undefined &&
+      next.sep !== ',' &&
+      next.sep !== ';' &&
+      next.sep !== '.' &&
+      next.sep !== 'with' &&
+      next.sep !== 'then' &&
+      next.clause.fate !== undefined
+    )
       one.clause = { ...one.clause, fate: next.clause.fate };
   }
   for (let i = 1; i < things.length; i++) {
     const [before, one] = [things[i - 1], things[i]];
-    if (before && one && one.clause.fate === undefined && ['and', '&', '+', 'plus'].includes(one.sep) && before.clause.fate !== undefined)
+    if (
+      before &&
+      one &&
+      one.clause.fate === undefined &&
+      ['and', '&', '+', 'plus'].includes(one.sep) &&
+      before.clause.fate !== undefined
+    )
       one.clause = { ...one.clause, fate: before.clause.fate };
   }
   return things;
@@ -274,7 +411,11 @@ function asTyped(words: string, line: string): string {
     .join(' ');
 }
 
-function deedOf(thing: Thing, line: string, changed: { readonly fate?: Fate; readonly count?: number; readonly kind?: NounKind }): Deed {
+function deedOf(
+  thing: Thing,
+  line: string,
+  changed: { readonly fate?: Fate; readonly count?: number; readonly kind?: NounKind },
+): Deed {
   const clause = {
     ...thing.clause,
     ...(changed.fate && { fate: changed.fate }),
@@ -282,12 +423,19 @@ function deedOf(thing: Thing, line: string, changed: { readonly fate?: Fate; rea
     ...(changed.kind && { kind: changed.kind }),
   };
   // Several that stay where they are need no number: none is claimed.
-  const uncounted = clause.plural && clause.count === undefined && changed.count === undefined && !goesBack(clause.fate ?? 'off');
+  const uncounted =
+    clause.plural && clause.count === undefined && changed.count === undefined && !goesBack(clause.fate ?? 'off');
   const what = asTyped(clause.what, line);
   const where = asTyped(clause.where, line);
   const tells = thing.tells.join(', ');
   if (clause.kind === 'dirt') return { type: 'found', kind: 'dirt', what: said(line), where: '' };
-  if (clause.kind === 'object') return { type: 'found', kind: 'object', what: what || clause.noun, where: [where, tells].filter(Boolean).join(', ') };
+  if (clause.kind === 'object')
+    return {
+      type: 'found',
+      kind: 'object',
+      what: what || clause.noun,
+      where: [where, tells].filter(Boolean).join(', '),
+    };
   if (clause.kind === 'disc') return { type: 'disc', where, condition: [said(line), ''].filter(Boolean).join(', ') };
   const { head: _, ...facts } = thing.facts;
   const step = stepOf(clause, line, { ...(FASTENERS.has(clause.kind ?? 'part') ? {} : { what }), where });
@@ -334,16 +482,26 @@ const wayOf = (does: readonly Deed[]): Way => ({ echo: does.map(echoOf).join(' '
 /** The order of steps: what frees a thing comes before it, however it was said. */
 function inOrder(deeds: readonly Deed[], things: readonly Thing[]): readonly Deed[] {
   const holds = (deed: Deed): boolean =>
-    deed.type === 'step' && ['screws', 'nuts', 'clips', 'tabs', 'connector', 'adhesive', 'springs'].includes(deed.step.kind) && deed.step.fate !== 'leftAlone';
-  const frees = (deed: Deed): boolean => deed.type === 'step' && (deed.step.kind === 'cover' || deed.step.kind === 'part') && deed.step.fate === 'off';
+    deed.type === 'step' &&
+    ['screws', 'nuts', 'clips', 'tabs', 'connector', 'adhesive', 'springs'].includes(deed.step.kind) &&
+    deed.step.fate !== 'leftAlone';
+  const frees = (deed: Deed): boolean =>
+    deed.type === 'step' && (deed.step.kind === 'cover' || deed.step.kind === 'part') && deed.step.fate === 'off';
   const [first, ...rest] = deeds;
-  if (!first || !frees(first) || rest.some((deed) => !holds(deed)) || things.slice(1).some(({ ownFate }) => ownFate)) return deeds;
+  if (!first || !frees(first) || rest.some((deed) => !holds(deed)) || things.slice(1).some(({ ownFate }) => ownFate))
+    return deeds;
   return [...rest, first];
 }
 
 /** The ways in which a doubtful thing may be meant. */
 function variants(thing: Thing, line: string): Array<readonly Deed[]> {
-  let list: Array<{ readonly fate?: Fate; readonly count?: number; readonly kind?: NounKind; readonly two?: NounKind; readonly one?: true }> = [{}];
+  let list: Array<{
+    readonly fate?: Fate;
+    readonly count?: number;
+    readonly kind?: NounKind;
+    readonly two?: NounKind;
+    readonly one?: true;
+  }> = [{}];
   for (const doubt of thing.doubts) {
     const options =
       doubt.about === 'fate'
@@ -362,10 +520,21 @@ function variants(thing: Thing, line: string): Array<readonly Deed[]> {
   return list.map(({ two, one: _, ...changed }) => {
     const deed = deedOf(thing, line, changed);
     if (two === undefined) return [deed];
-    const other = thing.clause.what.split(' ').find((word) => nounOf(word)?.kind === two) ?? thing.clause.where.split(' ').find((word) => nounOf(word)?.kind === two);
+    const other =
+      thing.clause.what.split(' ').find((word) => nounOf(word)?.kind === two) ??
+      thing.clause.where.split(' ').find((word) => nounOf(word)?.kind === two);
     const late = thing.tells.find((text) => readClause(text).kind === two);
     const name = late ?? other ?? two;
-    return [deed, { type: 'step', step: blankStep(two as StepDraft['kind'], line, { what: asTyped(name, line), fate: thing.clause.fate ?? 'off' }) }];
+    return [
+      deed,
+      {
+        type: 'step',
+        step: blankStep(two as StepDraft['kind'], line, {
+          what: asTyped(name, line),
+          fate: thing.clause.fate ?? 'off',
+        }),
+      },
+    ];
   });
 }
 
@@ -392,10 +561,17 @@ const kept = (line: string, fate: Fate, echo: string, unread: boolean): ReadLine
  * @example readLine('lens cover, 2 screws').ways[0].does.length // 2: two screws, and the cover
  */
 export function readLine(typed: string): ReadLine | undefined {
-  const line = typed.replace(/[\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '').replace(/\s+/g, ' ').trim();
+  const line = typed
+    .replace(/[\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
   if (line === '') return undefined;
   if (line.length > LINE_MAX)
-    return { ways: [], asks: `A line has ${LINE_MAX} letters at most, and this has ${line.length}. Say it in several lines, or in the note below.`, unread: false };
+    return {
+      ways: [],
+      asks: `A line has ${LINE_MAX} letters at most, and this has ${line.length}. Say it in several lines, or in the note below.`,
+      unread: false,
+    };
   const text = asRead(line).replace(/[.!]+$/, '');
   const moment = MOMENTS.find(([pattern]) => pattern.test(text));
   if (moment) return sure(moment[2], { type: 'moment', moment: moment[1] });
@@ -414,12 +590,20 @@ export function readLine(typed: string): ReadLine | undefined {
     const deed: Deed = { type: 'changeEnds', kind: ends[1] };
     return sure(echoOf(deed), deed);
   }
-  if (MINDING.test(text) && !/^(?:use|keep|hold|is|are|was)\b.*\b(?:off|out|removed)\b/.test(text) && !/^mind you\b/.test(text)) {
+  if (
+    MINDING.test(text) &&
+    !/^(?:use|keep|hold|is|are|was)\b.*\b(?:off|out|removed)\b/.test(text) &&
+    !/^mind you\b/.test(text)
+  ) {
     return kept(line, 'noted', 'Noted, as what to mind: nothing came off.', false);
   }
   const kind = NO_CHANGE.test(text) ? undefined : changeNamed(text);
   const head = readClause(pieces(line)[0]?.text ?? line);
-  if (kind && !(head.kind && ['connector', 'springs', 'nuts', 'clips', 'gear'].includes(head.kind)) && !(head.kind === 'screws' && kind !== 'transportLockOff')) {
+  if (
+    kind &&
+    !(head.kind && ['connector', 'springs', 'nuts', 'clips', 'gear'].includes(head.kind)) &&
+    !(head.kind === 'screws' && kind !== 'transportLockOff')
+  ) {
     const deed: Deed = { type: 'change', kind, words: line };
     return sure(echoOf(deed), deed);
   }
@@ -435,13 +619,30 @@ export function readLine(typed: string): ReadLine | undefined {
   if (first.clause.kind === undefined) {
     // “Underneath: four screws” says the place first.
     const [, second] = things;
-    if (second && FASTENERS.has(second.clause.kind ?? 'part') && first.clause.fate === undefined && first.clause.count === undefined) {
+    if (
+      second &&
+      FASTENERS.has(second.clause.kind ?? 'part') &&
+      first.clause.fate === undefined &&
+      first.clause.count === undefined
+    ) {
       second.tells.unshift(first.clause.text);
       things.shift();
     } else return nothingRead(line, first);
   }
   const doubtful = things.find(({ doubts }) => doubts.length > 0);
-  if (!doubtful) return { ways: [wayOf(inOrder(things.map((thing) => deedOf(thing, line, {})), things))], asks: '', unread: false };
+  if (!doubtful)
+    return {
+      ways: [
+        wayOf(
+          inOrder(
+            things.map((thing) => deedOf(thing, line, {})),
+            things,
+          ),
+        ),
+      ],
+      asks: '',
+      unread: false,
+    };
   let lists: Array<readonly Deed[]> = [[]];
   for (const thing of things) {
     const options = variants(thing, line);
@@ -457,17 +658,20 @@ const keptWay = (line: string): Way => ({
   echo: 'Neither: kept as typed, with a number.',
   does: [{ type: 'step', step: blankStep('note', line, { what: line, fate: 'off' }) }],
 });
-const distinct = (ways: readonly Way[]): Way[] => ways.filter(({ echo }, at) => ways.findIndex((one) => one.echo === echo) === at);
+const distinct = (ways: readonly Way[]): Way[] =>
+  ways.filter(({ echo }, at) => ways.findIndex((one) => one.echo === echo) === at);
 
 /** Nothing of the machine was read in it: left alone and marked change nothing, and what is left goes back like any other. */
 function nothingRead(line: string, first: Thing | undefined): ReadLine {
   const text = asRead(line);
   if (first?.clause.leave) return kept(line, 'leftAlone', 'Noted, and left alone.', false);
-  if (/\b(?:diagram|sketch|drawing|photos?|pictures?)\b/.test(text)) return kept(line, 'noted', 'Noted: nothing came off.', false);
+  if (/\b(?:diagram|sketch|drawing|photos?|pictures?)\b/.test(text))
+    return kept(line, 'noted', 'Noted: nothing came off.', false);
   if (/\bmarked\b|\bscribed\b/.test(text)) return kept(line, 'marked', 'Noted as marked: nothing came off.', false);
   const { count = 0, where = '' } = first?.clause ?? {};
   if (count > 0 && where !== '') {
-    const way = (kind: 'screws' | 'clips', what: string): Way => wayOf([{ type: 'step', step: blankStep(kind, line, { what, count, where: asTyped(where, line) }) }]);
+    const way = (kind: 'screws' | 'clips', what: string): Way =>
+      wayOf([{ type: 'step', step: blankStep(kind, line, { what, count, where: asTyped(where, line) }) }]);
     return asked('Of what?', [way('screws', 'screw'), way('clips', 'clip'), keptWay(line)]);
   }
   if (first?.clause.fate === 'noted') return kept(line, 'noted', 'Noted: nothing came off.', false);
@@ -478,7 +682,14 @@ function nothingRead(line: string, first: Thing | undefined): ReadLine {
 /** What lay loose, dirt, a disc, or how something was found to be. */
 function foundLine(line: string, text: string): ReadLine {
   const clause = readClause(text.replace(FOUND_WORDS, ' ').replace(/\s+/g, ' ').trim());
-  const what = asTyped(text.replace(FOUND_WORDS, ' ').replace(/\s+/g, ' ').replace(/^[:,. ]+/, '').trim(), line);
+  const what = asTyped(
+    text
+      .replace(FOUND_WORDS, ' ')
+      .replace(/\s+/g, ' ')
+      .replace(/^[:,. ]+/, '')
+      .trim(),
+    line,
+  );
   if (clause.kind === 'disc') {
     const deed: Deed = { type: 'disc', where: clause.where, condition: said(line) };
     return sure(echoOf(deed), deed);
@@ -487,13 +698,21 @@ function foundLine(line: string, text: string): ReadLine {
     const deed: Deed = { type: 'found', kind: 'dirt', what: what || line, where: '' };
     return sure(echoOf(deed), deed);
   }
-  const place = /^(.*?)(?:,? ?\b((?:under|underneath|in|on|behind|beside|near|between|inside|below|beneath|at)\b.*))?$/i.exec(what);
+  const place =
+    /^(.*?)(?:,? ?\b((?:under|underneath|in|on|behind|beside|near|between|inside|below|beneath|at)\b.*))?$/i.exec(what);
   const name = (place?.[1] ?? '').replace(/[,: ]+$/, '');
-  const deed: Deed = { type: 'found', kind: 'object', what: name || what || line, where: name ? (place?.[2] ?? '') : '' };
+  const deed: Deed = {
+    type: 'found',
+    kind: 'object',
+    what: name || what || line,
+    where: name ? (place?.[2] ?? '') : '',
+  };
   const observed: Deed = { type: 'step', step: { ...stepOf({ ...clause, fate: 'noted' }, line), what: what || line } };
   if (clause.kind !== undefined && OBSERVED.test(text) && !/\bloose (?:in|under|inside|behind|below)\b/.test(text)) {
-    if (/\bloose\b/.test(text) && !/\b(?:lying|rattl\w+|fell|fallen|dropped)\b/.test(text)) return asked('What was found?', [wayOf([deed]), wayOf([observed])]);
-    if (!/\b(?:lying|rattl\w+|fell|fallen|dropped)\b/.test(text)) return sure(`Noted: ${observed.step.what}.`, observed);
+    if (/\bloose\b/.test(text) && !/\b(?:lying|rattl\w+|fell|fallen|dropped)\b/.test(text))
+      return asked('What was found?', [wayOf([deed]), wayOf([observed])]);
+    if (!/\b(?:lying|rattl\w+|fell|fallen|dropped)\b/.test(text))
+      return sure(`Noted: ${observed.step.what}.`, observed);
   }
   if (clause.kind === 'belt') return asked('What was found?', [wayOf([observed]), wayOf([deed])]);
   return sure(echoOf(deed), deed);

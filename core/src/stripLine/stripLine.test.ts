@@ -56,8 +56,33 @@ describe('lines as benches speak', () => {
 
 describe('what is odd', () => {
   test('any text is read without a fault: every way has words, and a step keeps the line', () => {
-    const words = fc.constantFrom('2', 'ph1', 'screws', 'lid', 'off', 'leave', ',', 'and', 'belt', 'with', 'found', 'sludge', '(', '1/4"', '3 of 4', 'turns', 'left', 'لا', '\u202e', 'plug');
-    const text = fc.oneof(fc.string({ maxLength: 300 }), fc.string({ unit: 'grapheme', maxLength: 80 }), fc.array(words, { maxLength: 14 }).map((list) => list.join(' ')));
+    const words = fc.constantFrom(
+      '2',
+      'ph1',
+      'screws',
+      'lid',
+      'off',
+      'leave',
+      ',',
+      'and',
+      'belt',
+      'with',
+      'found',
+      'sludge',
+      '(',
+      '1/4"',
+      '3 of 4',
+      'turns',
+      'left',
+      'لا',
+      '\u202e',
+      'plug',
+    );
+    const text = fc.oneof(
+      fc.string({ maxLength: 300 }),
+      fc.string({ unit: 'grapheme', maxLength: 80 }),
+      fc.array(words, { maxLength: 14 }).map((list) => list.join(' ')),
+    );
     fc.assert(
       fc.property(text, (typed) => {
         const read = readLine(typed);
@@ -108,5 +133,9 @@ test('what is read of a line: driver, length in mm, place, latch, turns and whic
     viewedFrom: 'motor',
   });
   expect(step('1 ph2 heat sink clamp, leave alone')).toMatchObject({ fate: 'leftAlone', leaveAlone: 'leave alone' });
-  expect(step('2 hex8 pinned rear corners, one short')).toMatchObject({ driverType: 'T8 pinned', count: 3, missing: 1 });
+  expect(step('2 hex8 pinned rear corners, one short')).toMatchObject({
+    driverType: 'T8 pinned',
+    count: 3,
+    missing: 1,
+  });
 });

@@ -20,7 +20,10 @@ const NOUN_WORDS: ReadonlyArray<readonly [NounKind, string]> = [
   ['connector', 'plug connector conn flat_cable ribbon ribbon_cable ffc fpc flex'],
   ['cable', 'cable harness loom cab wiring'],
   ['wire', 'wire cord lead'],
-  ['cover', 'lid cover case casing shield front panel bezel fascia plate bottom base hood guard shroud cowl trim top_case top'],
+  [
+    'cover',
+    'lid cover case casing shield front panel bezel fascia plate bottom base hood guard shroud cowl trim top_case top',
+  ],
   [
     'part',
     'tray drawer motor board pcb card mechanism mech clamp bridge transport roller link bracket brkt fan foot carriage ' +
@@ -29,9 +32,15 @@ const NOUN_WORDS: ReadonlyArray<readonly [NounKind, string]> = [
       'turntable platter heat_sink speaker display transformer battery cable_tie cassette deck_unit cam idler hub ' +
       'unit assembly assy block frame subframe cage door flap cap strut sleeve',
   ],
-  ['dirt', 'sludge crumb fluff dust dirt hair insect spider moth wasp fly goo gunk tar residue rust grease grime debris nest droppings film wax glue varnish soot ash sand oil'],
+  [
+    'dirt',
+    'sludge crumb fluff dust dirt hair insect spider moth wasp fly goo gunk tar residue rust grease grime debris nest droppings film wax glue varnish soot ash sand oil',
+  ],
   ['disc', 'disc disk cd dvd'],
-  ['object', 'coin toy pen pencil paper paperclip staple crayon hairpin marble bead matchstick cracker biscuit playing_card stamp'],
+  [
+    'object',
+    'coin toy pen pencil paper paperclip staple crayon hairpin marble bead matchstick cracker biscuit playing_card stamp',
+  ],
 ];
 const IRREGULAR: Readonly<Record<string, string>> = {
   feet: 'foot',
@@ -113,14 +122,23 @@ export const PHRASES: ReadonlyArray<readonly [RegExp, string]> = [
 
 /** Verbs that say what was done. A particle may decide: lifted out is off, lifted aside is not. */
 const VERB_WORDS: ReadonlyArray<readonly [Fate | 'lift' | 'aside' | 'free' | 'come', string]> = [
-  ['off', 'off out away removed remove unscrewed unscrew undone undo unbolted unfastened detached extracted took taken take'],
-  ['off', 'unclipped unclip popped pop prised prise pried pry peeled peel slid slide slipped slip slides dropped withdrew'],
+  [
+    'off',
+    'off out away removed remove unscrewed unscrew undone undo unbolted unfastened detached extracted took taken take',
+  ],
+  [
+    'off',
+    'unclipped unclip popped pop prised prise pried pry peeled peel slid slide slipped slip slides dropped withdrew',
+  ],
   ['come', 'came come comes coming'],
   ['lift', 'lifted lift lifts raised'],
   ['free', 'freed free released release pressed squeezed pinched'],
   ['aside', 'set put laid lay'],
   ['loosened', 'loosened loosen slackened slacken eased'],
-  ['movedAside', 'moved move pushed push swung swing tilted tilt hinged flipped tucked tipped propped bent aside shifted halfway opened open'],
+  [
+    'movedAside',
+    'moved move pushed push swung swing tilted tilt hinged flipped tucked tipped propped bent aside shifted halfway opened open',
+  ],
   ['foldedBack', 'folded fold'],
   ['turned', 'turned turn rotated rotate wound wind cranked crank'],
   ['pulled', 'pulled pull unplugged unplug disconnected disconnect'],
@@ -194,4 +212,6 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   dozen: 12,
 };
 /** Words that say several, and not how many. */
-export const VAGUE: ReadonlySet<string> = new Set(words('some several few couple all every various more rest remaining many'));
+export const VAGUE: ReadonlySet<string> = new Set(
+  words('some several few couple all every various more rest remaining many'),
+);

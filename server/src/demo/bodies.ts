@@ -1,5 +1,6 @@
 import type { EventBody } from '@loose-pulley/core/ticket';
-import { TEMPORARY_CHANGES, newStep, readLine, type TemporaryChange } from '@loose-pulley/core/strip';
+import { TEMPORARY_CHANGES, newStep, type TemporaryChange } from '@loose-pulley/core/strip';
+import { readLine } from '@loose-pulley/core/stripLine';
 import { driveId } from './build';
 import type { ComplaintState, Try } from '@loose-pulley/core/stations';
 
@@ -133,33 +134,35 @@ export function stripped(number: string, ...lines: readonly string[]): EventBody
   let pads: TemporaryChange | undefined;
   const at = '2026-11-18T10:00:00.000Z';
   return lines.flatMap((line, index): EventBody[] => {
-    const read = readLine(line);
-    if (read?.type === 'step') {
-      const step = newStep({ lastNumber, opening: 1 }, read.step, `demo-${number}-st${index}`, at);
-      lastNumber = Math.max(lastNumber, step.number);
-      const bridged = step.kind === 'connector' && pads;
-      if (bridged) pads = undefined;
-      return [
-        { type: 'stepPut', step },
-        ...(bridged ? [{ type: 'temporaryChangePut', change: { ...bridged, afterStepId: step.id } } as const] : []),
-      ];
-    }
-    if (read?.type === 'change') {
-      const { closes, before } = TEMPORARY_CHANGES[read.kind];
+    const [way, other] = readLine(line)?.ways ?? [];
+    if (!way || other) throw new Error(`Demo ticket ${number}: “${line}” is in doubt.`);
+    return way.does.flatMap((deed, place): EventBody[] => {
+      if (deed.type === 'step') {
+        const step = newStep({ lastNumber, opening: 1 }, deed.step, `demo-${number}-st${index}-${place}`, at);
+        lastNumber = step.number;
+        const bridged = step.kind === 'connector' && pads;
+        if (bridged) pads = undefined;
+        return [
+          { type: 'stepPut', step },
+          ...(bridged ? [{ type: 'temporaryChangePut', change: { ...bridged, afterStepId: step.id } } as const] : []),
+        ];
+      }
+      if (deed.type !== 'change') throw new Error(`Demo ticket ${number}: “${line}” is neither a step nor a change.`);
+      const { closes, before } = TEMPORARY_CHANGES[deed.kind];
       const change: TemporaryChange = {
         id: `demo-${number}-lo${index}`,
-        kind: read.kind,
-        words: read.words,
+        kind: deed.kind,
+        words: deed.words,
         closes,
         before,
         openedAt: at,
         closedAt: null,
         afterStepId: null,
         afterChangeId: null,
+        beforeStepId: null,
       };
-      if (read.kind === 'laserBridged') pads = change;
+      if (deed.kind === 'laserBridged') pads = change;
       return [{ type: 'temporaryChangePut', change }];
-    }
-    throw new Error(`Demo ticket ${number}: “${line}” is neither a step nor a change.`);
+    });
   });
 }

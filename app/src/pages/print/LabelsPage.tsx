@@ -1,11 +1,11 @@
-import { driveWords } from '@loose-pulley/core/strip';
+import { COUNTED, driveWords, isAway } from '@loose-pulley/core/strip';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 
 /** Labels for bags and trays: the number large, the ticket, what is in it, and a short code that opens the step. */
 export function LabelsPage() {
   const { ticket } = useTicket();
-  const steps = ticket.strip.steps.filter(({ number, leaveAlone }) => number > 0 && leaveAlone === '');
+  const steps = ticket.strip.steps.filter(({ number, fate }) => number > 0 && isAway(fate));
   return (
     <div className="px-5 py-5">
       <div className="mb-4 flex flex-wrap items-center gap-3 print:hidden">
@@ -30,7 +30,7 @@ export function LabelsPage() {
               </span>
             </p>
             <p className="leading-tight">
-              {step.kind === 'fasteners' ? `${step.count - step.missing} ${step.what}` : step.what}
+              {COUNTED.has(step.kind) ? `${step.count - step.missing} ${step.what}` : step.what}
               {step.driverType && `, ${driveWords(step.driverType)}`}
               {step.where && `, ${step.where}`}
             </p>

@@ -1,3 +1,4 @@
+import { lidNow } from '@loose-pulley/core/strip';
 import { type Ticket } from '@loose-pulley/core/ticket';
 import { timeOfDay } from './useNow';
 import { usePageKey } from '../keys/useKeys';
@@ -67,7 +68,9 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
 /** Whether the lid is on: what was not powered since it went on is not proved. Said, since the app cannot see it. */
 export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const dispatch = useAppDispatch();
-  usePageKey('lid', () => canWrite && dispatch(sayMoment(ticket.lid?.state === 'on' ? 'lidOff' : 'lid')));
+  // What the strip says of the lid counts as much as what is said here.
+  const lid = lidNow(ticket.lid, ticket.strip.steps);
+  usePageKey('lid', () => canWrite && dispatch(sayMoment(lid?.state === 'on' ? 'lidOff' : 'lid')));
   return (
     <span className="inline-flex items-center gap-1.5 max-sm:order-1">
       <label htmlFor="lid" className="font-semibold">
@@ -75,12 +78,12 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
       </label>
       <select
         id="lid"
-        value={ticket.lid?.state ?? NOT_SAID}
+        value={lid?.state ?? NOT_SAID}
         disabled={!canWrite}
         className="min-h-11 bg-transparent"
         onChange={(event) => dispatch(sayMoment(event.target.value === 'on' ? 'lid' : 'lidOff'))}
       >
-        <StateOptions states={LID_STATES} names={LID_NAMES} unsaid={ticket.lid === null} />
+        <StateOptions states={LID_STATES} names={LID_NAMES} unsaid={lid === null} />
       </select>
     </span>
   );
@@ -89,9 +92,12 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
 /** Cautions hand-turning while the plug is in. Nothing where it is out, or where nobody said. */
 export function PluggedCaution({ ticket }: { readonly ticket: Ticket }) {
   if (ticket.mains === null || ticket.mains.state === 'unplugged') return null;
+  const open = lidNow(ticket.lid, ticket.strip.steps)?.state === 'off';
   return (
     <p role="alert" className="border-2 border-live px-3 py-2 font-semibold text-live">
-      It is {MAINS_NAMES[ticket.mains.state]}. Pull the plug before you open it or turn anything by hand.
+      {open
+        ? `It is ${MAINS_NAMES[ticket.mains.state]} with the lid off: mains are in reach, and laser light. Pull the plug before a hand goes in.`
+        : `It is ${MAINS_NAMES[ticket.mains.state]}. Pull the plug before you open it or turn anything by hand.`}
     </p>
   );
 }

@@ -1,4 +1,4 @@
-import { forbidding } from '@loose-pulley/core/strip';
+import { forbidding, lidNow } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { sayMoment } from '../../state/persistence/moments';
 import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';
@@ -23,6 +23,9 @@ export default function ChangeQuestion({
       <p className="font-semibold text-live">
         {asked === 'lid' ? 'The lid, with this still open:' : 'Power, with this still open:'}
       </p>
+      {asked !== 'lid' && lidNow(ticket.lid, ticket.strip.steps)?.state === 'off' && (
+        <p>The lid is off as well: mains are in reach, and laser light.</p>
+      )}
       <ul>
         {against.map((change) => (
           <li key={change.id} className="flex flex-wrap items-center gap-3">

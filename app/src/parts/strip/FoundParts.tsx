@@ -16,21 +16,24 @@ export function FoundParts() {
   return (
     <section aria-labelledby="found" className="grid gap-2">
       <h3 id="found" className="text-lg">
-        Found loose
+        Found
       </h3>
       {found.map((one) => (
         <div key={one.id} className="grid gap-2 border-b border-hair pb-2">
           <p>
             <strong>{one.what}</strong>
             {one.where && `, ${one.where}`}
+            {one.kind === 'dirt' && <span className="text-soft"> · dirt, no home</span>}
           </p>
-          <TextLine
-            label="Where it seems to belong"
-            value={one.guess}
-            maxLength={400}
-            disabled={!canWrite}
-            onText={(guess, gesture) => put({ ...one, guess }, gesture)}
-          />
+          {one.kind === 'object' && (
+            <TextLine
+              label="Where it seems to belong"
+              value={one.guess}
+              maxLength={400}
+              disabled={!canWrite}
+              onText={(guess, gesture) => put({ ...one, guess }, gesture)}
+            />
+          )}
           <PictureAdd
             ids={one.pictureIds}
             what={`found: ${one.what}`}
@@ -38,8 +41,17 @@ export function FoundParts() {
             onPictures={(pictureIds) => put({ ...one, pictureIds })}
           />
           <div className="flex gap-2">
-            <Button aria-pressed={one.homed} disabled={!canWrite} onClick={() => put({ ...one, homed: !one.homed })}>
-              {one.homed ? 'Placed' : 'Say where it belongs'}
+            {one.kind === 'object' && (
+              <Button aria-pressed={one.homed} disabled={!canWrite} onClick={() => put({ ...one, homed: !one.homed })}>
+                {one.homed ? 'Placed' : 'It is placed'}
+              </Button>
+            )}
+            <Button
+              look="quiet"
+              disabled={!canWrite}
+              onClick={() => put({ ...one, kind: one.kind === 'dirt' ? 'object' : 'dirt' })}
+            >
+              {one.kind === 'dirt' ? 'It is a part' : 'It is dirt'}
             </Button>
             <Button
               look="quiet"

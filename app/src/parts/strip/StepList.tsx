@@ -1,14 +1,23 @@
 import { memo, useImperativeHandle, useMemo, type Ref } from 'react';
 import {
+  COUNTED,
   FACT_NAMES,
   FACTS_OF,
+  FATES,
+  FATES_KNOWN,
+  goesBack,
+  isAway,
   KIND_NAMES,
+  lastRemoval,
   layersOf,
+  leftOverOf,
   mirrored,
   pinOneSide,
   openRemoval,
   STEP_KINDS,
   stepWords,
+  withFate,
+  type Fate,
   type Step,
   type StepKind,
 } from '@loose-pulley/core/strip';
@@ -46,12 +55,12 @@ export function BalloonMark({ step }: { readonly step: Step }) {
 }
 
 const howItStands = (step: Step): string => {
-  if (step.kind === 'note') return '';
-  if (step.leaveAlone !== '') return 'left alone';
-  const last = step.removals[step.removals.length - 1];
-  if (!last) return '';
-  if (last.back === null) return step.kind === 'fasteners' ? `bag ${step.number}` : 'off';
-  return last.back < last.off ? `back, ${last.off - last.back} left over` : 'back';
+  const last = lastRemoval(step);
+  if (!last || !goesBack(step.fate)) return FATES_KNOWN[step.fate].name;
+  const over = leftOverOf(step);
+  const left = over > 0 ? `, ${over} left over` : step.explained ? `, ${step.explained}` : '';
+  if (last.back !== null) return `back${left}`;
+  return (COUNTED.has(step.kind) && isAway(step.fate) ? `bag ${step.number}` : FATES_KNOWN[step.fate].name) + left;
 };
 
 /** Up to so many steps each layer is a region of its own; a longer strip is one list, of which only what is seen is made. */
@@ -156,7 +165,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
     />
   );
   const side = pinOneSide(`${step.facts.pinOne ?? ''} ${step.orientation}`);
-  const screws = step.kind === 'fasteners';
+  const fastener = step.kind === 'screws' || step.kind === 'nuts';
   /** A changed count changes what came off, as long as it is off. */
   const recount = (count: number, missing: number, gesture: string): void => {
     const removals = step.removals.map((round, index) =>
@@ -173,20 +182,42 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
           Kind
           <select
             value={step.kind}
-            disabled={!canWrite || step.kind === 'note'}
+            disabled={!canWrite}
             className="field w-full text-lg text-ink"
             onChange={(event) => put({ kind: event.target.value as StepKind })}
           >
-            {STEP_KINDS.filter((kind) => kind !== 'note' || step.kind === 'note').map((kind) => (
+            {STEP_KINDS.map((kind) => (
               <option key={kind} value={kind}>
                 {KIND_NAMES[kind]}
               </option>
             ))}
           </select>
         </label>
+        <label className="grid gap-1 text-sm text-soft">
+          What was done
+          <select
+            value={step.fate}
+            disabled={!canWrite}
+            className="field w-full text-lg text-ink"
+            onChange={(event) =>
+              dispatch(
+                recordEvent({
+                  type: 'stepPut',
+                  step: withFate(ticket.strip, step, event.target.value as Fate, new Date().toISOString()),
+                }),
+              )
+            }
+          >
+            {FATES.map((fate) => (
+              <option key={fate} value={fate}>
+                {FATES_KNOWN[fate].name}
+              </option>
+            ))}
+          </select>
+        </label>
         {line('what', 'What')}
         {line('where', 'Where')}
-        {screws && line('driverType', 'Driver')}
+        {fastener && line('driverType', 'Driver')}
         {line('orientation', 'Which way round')}
         {FACTS_OF[step.kind].map((fact) => (
           <TextLine
@@ -198,16 +229,16 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
             onText={(words, gesture) => put({ facts: { ...step.facts, [fact]: words } }, `${gesture}-${fact}`)}
           />
         ))}
-        {line('leaveAlone', 'Leave alone, because')}
+        {step.fate === 'leftAlone' && line('leaveAlone', 'Leave alone, because')}
         {line('notNextTime', 'Not needed next time, because')}
       </div>
       {side && step.kind === 'connector' && <PlugMark side={side} />}
-      {screws && (
+      {
         <div className="flex flex-wrap gap-3">
           <NumberLine
             label="There should be"
             unit="of them"
-            min={1}
+            min={0}
             max={1000}
             value={step.count}
             disabled={!canWrite}
@@ -223,16 +254,18 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
             disabled={!canWrite}
             onNumber={(missing, gesture) => recount(step.count, Math.round(missing ?? 0), `${gesture}-missing`)}
           />
-          <NumberLine
-            label="Length under the head"
-            unit="mm"
-            max={1000}
-            value={step.lengthMm}
-            disabled={!canWrite}
-            onNumber={(lengthMm, gesture) => put({ lengthMm }, `${gesture}-length`)}
-          />
+          {fastener && (
+            <NumberLine
+              label="Length under the head"
+              unit="mm"
+              max={1000}
+              value={step.lengthMm}
+              disabled={!canWrite}
+              onNumber={(lengthMm, gesture) => put({ lengthMm }, `${gesture}-length`)}
+            />
+          )}
         </div>
-      )}
+      }
       <PictureAdd
         ids={step.pictureIds}
         what={`${step.number} ${step.what}`}
@@ -240,7 +273,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
         onPictures={(pictureIds) => put({ pictureIds })}
       />
       <div className="flex flex-wrap gap-2">
-        {step.number > 0 && !openRemoval(step) && step.leaveAlone === '' && (
+        {step.number > 0 && !openRemoval(step) && (
           <Button disabled={!canWrite} onClick={() => again(step.number)}>
             Off again
           </Button>

@@ -1,94 +1,167 @@
 import { nanoid } from 'nanoid';
 import { useNavigate } from 'react-router';
 import {
+  applyStrip,
+  cannotEnd,
+  coveringStep,
+  goneBack,
   isOpen,
-  TEMPORARY_CHANGES,
   newStep,
   offAgain,
-  readLine,
-  type TemporaryChangeKind,
+  openRemoval,
+  TEMPORARY_CHANGES,
+  type Strip,
   type StepDraft,
+  type TemporaryChange,
+  type TemporaryChangeKind,
 } from '@loose-pulley/core/strip';
-import { recordEvent } from '../../state/persistence/actions';
+import { readLine, type Deed, type Way } from '@loose-pulley/core/stripLine';
+import type { EventBody } from '@loose-pulley/core/ticket';
+import { recordEvents } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 
-/** Does what a typed line says. @returns whether it was done; a refusal is said in the strip below */
+/** A temporary change of a kind, as it begins now. */
+function newChange(strip: Strip, kind: TemporaryChangeKind, words: string, at: string): TemporaryChange {
+  const { name, closes, before } = TEMPORARY_CHANGES[kind];
+  return {
+    id: nanoid(10),
+    kind,
+    words: words || name,
+    closes,
+    before,
+    openedAt: at,
+    closedAt: null,
+    afterStepId: null,
+    afterChangeId: null,
+    beforeStepId: coveringStep(kind, strip.steps)?.id ?? null,
+  };
+}
+
+/** Does what a typed line says, all of it or nothing. A refusal is said in the strip below. */
 export function useStripLine() {
   const { ticket } = useTicket();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const refuse = (text: string): false => {
+    dispatch(saidAloud({ text, to: null }));
+    return false;
+  };
 
-  const addStep = (draft: StepDraft, pictureIds: readonly string[] = [], beforeId?: string): boolean => {
-    const step = { ...newStep(ticket.strip, draft, nanoid(10), new Date().toISOString()), pictureIds };
-    if (!dispatch(recordEvent({ type: 'stepPut', step, ...(beforeId && { beforeId }) }))) return false;
-    // Pads bridged before a plug comes off are freed only once that plug is back.
-    const pads = ticket.strip.temporaryChanges.find(
-      (change) => change.kind === 'laserBridged' && isOpen(change) && change.afterStepId === null,
-    );
-    if (pads && step.kind === 'connector')
-      dispatch(recordEvent({ type: 'temporaryChangePut', change: { ...pads, afterStepId: step.id } }));
-    return true;
+  /** The events of deeds, each on the strip that those before it leave; or a sentence. */
+  const bodiesOf = (
+    deeds: readonly Deed[],
+    pictureIds: readonly string[],
+    beforeId: string | undefined,
+  ): readonly EventBody[] | string => {
+    const at = new Date().toISOString();
+    const bodies: EventBody[] = [];
+    let { strip } = ticket;
+    const put = (body: Extract<EventBody, { type: 'stepPut' | 'temporaryChangePut' }>): void => {
+      bodies.push(body);
+      const next = applyStrip(strip, body);
+      if (next.ok) strip = next.value;
+    };
+    for (const deed of deeds) {
+      switch (deed.type) {
+        case 'step': {
+          const step = { ...newStep(strip, deed.step, nanoid(10), at), pictureIds };
+          put({ type: 'stepPut', step, ...(beforeId && { beforeId }) });
+          // Pads bridged before a plug comes off are freed only once that plug is back.
+          const pads = strip.temporaryChanges.find(
+            (change) => change.kind === 'laserBridged' && isOpen(change) && change.afterStepId === null,
+          );
+          if (pads && step.kind === 'connector' && openRemoval(step))
+            put({ type: 'temporaryChangePut', change: { ...pads, afterStepId: step.id } });
+          break;
+        }
+        case 'change':
+          put({ type: 'temporaryChangePut', change: newChange(strip, deed.kind, deed.words, at) });
+          break;
+        case 'changeEnds': {
+          const change = strip.temporaryChanges.findLast((one) => one.kind === deed.kind && isOpen(one));
+          if (!change) return `${TEMPORARY_CHANGES[deed.kind].name}: no such change is open here.`;
+          put({ type: 'temporaryChangePut', change: { ...change, closedAt: at } });
+          break;
+        }
+        case 'again':
+        case 'back': {
+          const step = strip.steps.find(({ number }) => number === deed.number);
+          if (!step) return `There is no number ${deed.number} on this strip.`;
+          if (deed.type === 'back') {
+            const off = openRemoval(step);
+            if (!off) return `Number ${deed.number} is not off.`;
+            put({ type: 'stepPut', step: goneBack(step, off.off, at) });
+            break;
+          }
+          const off = offAgain(strip, step, at);
+          if (!off.ok) return off.problem;
+          put({ type: 'stepPut', step: off.value });
+          break;
+        }
+        case 'found':
+          bodies.push({
+            type: 'foundPut',
+            found: {
+              id: nanoid(10),
+              kind: deed.kind,
+              what: deed.what,
+              where: deed.where,
+              guess: '',
+              homed: false,
+              pictureIds: [],
+            },
+          });
+          break;
+        case 'disc':
+          bodies.push({
+            type: 'discPut',
+            disc: {
+              id: nanoid(10),
+              whose: '',
+              where: deed.where.slice(0, 200),
+              condition: deed.condition,
+              out: 'at Strip',
+              returned: false,
+            },
+          });
+          break;
+        case 'moment':
+          break;
+      }
+    }
+    return bodies;
+  };
+
+  const doWay = ({ does }: Way, beforeId?: string): boolean => {
+    const [first] = does;
+    if (first?.type === 'moment') {
+      if (first.moment === 'handBack') void navigate(`/t/${ticket.id}/handBack`);
+      else dispatch(sayMoment(first.moment));
+      return true;
+    }
+    const bodies = bodiesOf(does, [], beforeId);
+    return typeof bodies === 'string' ? refuse(bodies) : dispatch(recordEvents(bodies));
+  };
+  const addStep = (step: StepDraft, pictureIds: readonly string[] = []): boolean => {
+    const bodies = bodiesOf([{ type: 'step', step }], pictureIds, undefined);
+    return typeof bodies === 'string' ? refuse(bodies) : dispatch(recordEvents(bodies));
   };
   const putChange = (kind: TemporaryChangeKind, words: string): boolean => {
-    return dispatch(
-      recordEvent({
-        type: 'temporaryChangePut',
-        change: {
-          id: nanoid(10),
-          kind,
-          words: words || TEMPORARY_CHANGES[kind].name,
-          closes: TEMPORARY_CHANGES[kind].closes,
-          before: TEMPORARY_CHANGES[kind].before,
-          openedAt: new Date().toISOString(),
-          closedAt: null,
-          afterStepId: null,
-          afterChangeId: null,
-        },
-      }),
-    );
+    const change = newChange(ticket.strip, kind, words, new Date().toISOString());
+    const done = dispatch(recordEvents([{ type: 'temporaryChangePut', change }]));
+    const never = done && cannotEnd(change, ticket.strip.temporaryChanges);
+    if (never) refuse(never);
+    return done;
   };
-  const again = (number: number): boolean => {
-    const step = ticket.strip.steps.find((one) => one.number === number);
-    const off = step && offAgain(ticket.strip, step);
-    if (!step || !off) {
-      dispatch(saidAloud({ text: `There is no number ${number} on this strip.`, to: null }));
-      return false;
-    }
-    if (!off.ok) {
-      dispatch(saidAloud({ text: off.problem, to: null }));
-      return false;
-    }
-    return dispatch(recordEvent({ type: 'stepPut', step: off.value }));
-  };
+  const again = (number: number): boolean => doWay({ echo: '', does: [{ type: 'again', number }] });
+  /** Does a line that is sure; one that is in doubt does nothing, and is asked about where it was typed. */
   const doLine = (typed: string, beforeId?: string): boolean => {
     const read = readLine(typed);
-    switch (read?.type) {
-      case 'step':
-        return addStep(read.step, [], beforeId);
-      case 'change':
-        return putChange(read.kind, read.words);
-      case 'again':
-        return again(read.number);
-      case 'found':
-        return dispatch(
-          recordEvent({
-            type: 'foundPut',
-            found: { id: nanoid(10), what: read.what, where: read.where, guess: '', homed: false, pictureIds: [] },
-          }),
-        );
-      case 'moment':
-        if (read.moment === 'handBack') {
-          void navigate(`/t/${ticket.id}/handBack`);
-          return true;
-        }
-        dispatch(sayMoment(read.moment));
-        return true;
-      default:
-        return false;
-    }
+    const [way, other] = read?.ways ?? [];
+    return way !== undefined && other === undefined && doWay(way, beforeId);
   };
-  return { doLine, addStep, putChange, again };
+  return { doLine, doWay, addStep, putChange, again };
 }

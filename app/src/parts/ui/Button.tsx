@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { ButtonHTMLAttributes, Ref } from 'react';
 import { cx } from './cx';
 import { KeyCap } from './KeyCap';
 import { LOOKS, type Look } from './looks';
@@ -6,6 +6,7 @@ import { LOOKS, type Look } from './looks';
 interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly look?: Look;
   readonly keyCap?: string | undefined;
+  readonly ref?: Ref<HTMLButtonElement> | undefined;
 }
 
 export function Button({ look = 'plain', keyCap, className, children, type = 'button', ...rest }: Props) {

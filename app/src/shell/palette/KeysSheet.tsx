@@ -18,6 +18,8 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   cycleHelped: 'Counting cycles: helped',
   power: 'On a ticket: power, plugged in or unplugged',
   lid: 'On a ticket: the lid, on or off',
+  stepBack: 'On Rebuild: what stands first is done (a foot pedal)',
+  layerBack: 'On Rebuild: all of this layer is back',
   answer1: 'On Find: the first answer',
   answer2: 'On Find: the second',
   answer3: 'On Find: the third',

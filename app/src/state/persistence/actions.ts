@@ -9,11 +9,12 @@ import { journalTable, storeProblem } from './storage';
 import { holdTicket, onTabMessage, tellTabs, withHolds, type Hold } from './tabs';
 import { loadSummaries, loadSummary, loadTicket, removeTicket, saveTicket } from './tickets';
 
-const stampNow = (body: EventBody, gesture?: string): TicketEvent => ({
+const stampNow = (body: EventBody, gesture?: string, together?: string): TicketEvent => ({
   ...body,
   id: nanoid(12),
   at: new Date().toISOString(),
   ...(gesture !== undefined && { gesture }),
+  ...(together !== undefined && { together }),
 });
 
 export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
@@ -148,8 +149,17 @@ const mayWrite = (ticket: RootState['openTicket']['ticket']): string | null => {
  * @param gesture events of one gesture that follow one another become one
  * @returns whether it happened
  */
-export const recordEvent =
-  (body: EventBody, gesture?: string): Thunk<boolean> =>
+export const recordEvent = (body: EventBody, gesture?: string): Thunk<boolean> => happen([body], gesture);
+
+/**
+ * Several things said in one breath: all of them happen or none, and they are taken back together.
+ *
+ * @returns whether they happened
+ */
+export const recordEvents = (bodies: readonly EventBody[]): Thunk<boolean> => happen(bodies);
+
+const happen =
+  (bodies: readonly EventBody[], gesture?: string): Thunk<boolean> =>
   (dispatch, getState) => {
     const { ticket } = getState().openTicket;
     const refusal = mayWrite(ticket);
@@ -157,12 +167,17 @@ export const recordEvent =
       if (refusal) dispatch(saidAloud({ text: refusal, to: null }));
       return false;
     }
-    const next = append(ticket.record, stampNow(body, gesture));
-    if (!next.ok) {
-      dispatch(saidAloud({ text: next.problem, to: null }));
-      return false;
+    const together = bodies.length > 1 ? nanoid(10) : undefined;
+    let { record } = ticket;
+    for (const body of bodies) {
+      const next = append(record, stampNow(body, gesture, together));
+      if (!next.ok) {
+        dispatch(saidAloud({ text: next.problem, to: null }));
+        return false;
+      }
+      record = next.value;
     }
-    dispatch(recordChanged(next.value));
+    dispatch(recordChanged(record));
     return true;
   };
 
@@ -184,12 +199,19 @@ const step =
       dispatch(saidAloud({ text: refusal ?? '', to: null }));
       return;
     }
-    const next = appendAny(ticket.record, stampNow({ type: way, eventId: target.id }));
-    if (!next.ok) {
-      dispatch(saidAloud({ text: next.problem, to: null }));
-      return;
+    let { record } = ticket;
+    // What was said in one breath is taken back in one.
+    for (let at: typeof target | undefined = target; at; ) {
+      const next = appendAny(record, stampNow({ type: way, eventId: at.id }));
+      if (!next.ok) {
+        dispatch(saidAloud({ text: next.problem, to: null }));
+        return;
+      }
+      record = next.value;
+      const further = target.together && (way === 'undone' ? undoTarget(record) : redoTarget(record));
+      at = further && further.together === target.together ? further : undefined;
     }
-    dispatch(recordChanged(next.value));
+    dispatch(recordChanged(record));
     const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
     const place = eventPlace(target);
     const drive = ticket.record.ticket.drives.find(({ id }) => id === place.driveId);

@@ -7,7 +7,8 @@ export const wouldLose = ({ openTicket }: RootState, keeper: Pick<Keeper, 'isBus
   openTicket.unsaved.itself > 0 ||
   openTicket.unsaved.enter > 0 ||
   openTicket.stranded.length > 0 ||
-  Object.keys(openTicket.drafts).length > 0;
+  Object.keys(openTicket.drafts).length > 0 ||
+  Object.keys(openTicket.halfLines).length > 0;
 
 /** Lets the browser ask before the page is left with something unsaved. */
 export function askBeforeLeaving(getState: () => RootState, keeper: Pick<Keeper, 'isBusy'>): void {

@@ -1,7 +1,8 @@
-import { forbidding, type ChangeLimit } from '@loose-pulley/core/strip';
+import { forbidding, goneBack, lidStep, offAgain, openRemoval, type ChangeLimit } from '@loose-pulley/core/strip';
+import type { EventBody } from '@loose-pulley/core/ticket';
 import { momentAsked } from '../store/openTicket';
 import type { AppDispatch, RootState } from '../store/types';
-import { recordEvent } from './actions';
+import { recordEvent, recordEvents } from './actions';
 
 /** What the bench can say of power and lid, since the app cannot see them. */
 export type Moment = 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff';
@@ -26,9 +27,16 @@ export const sayMoment =
     }
     dispatch(momentAsked(null));
     const since = new Date().toISOString();
-    if (moment === 'lid' || moment === 'lidOff')
-      dispatch(recordEvent({ type: 'lidSaid', lid: { state: moment === 'lid' ? 'on' : 'off', since } }));
-    else {
+    if (moment === 'lid' || moment === 'lidOff') {
+      // The lid of the strip is the same lid: what is said of one is said of both.
+      const { strip } = ticket.record.ticket;
+      const step = lidStep(strip.steps);
+      const off = step && openRemoval(step);
+      const said: EventBody = { type: 'lidSaid', lid: { state: moment === 'lid' ? 'on' : 'off', since } };
+      const again = moment === 'lidOff' && step && !off ? offAgain(strip, step, since) : undefined;
+      const moved = moment === 'lid' && step && off ? goneBack(step, off.off, since) : again?.ok ? again.value : undefined;
+      dispatch(recordEvents([...(moved ? [{ type: 'stepPut', step: moved } as const] : []), said]));
+    } else {
       const state = moment === 'power' ? 'plugged' : moment;
       dispatch(recordEvent({ type: 'mainsSaid', mains: { state, since } }));
     }

@@ -32,6 +32,8 @@ export interface OpenTicketState {
   readonly ticket: OpenTicket;
   /** Text typed but not (yet) taken as a reading, by field, with why it was refused: bad input loses nothing. */
   readonly drafts: Readonly<Record<string, Draft>>;
+  /** A line begun at Strip and not entered yet, by ticket: it is there again when the page is. */
+  readonly halfLines: Readonly<Record<string, string>>;
   /** How many fields hold letters that are not in the ticket yet: they go there by themselves, or wait for Enter. */
   readonly unsaved: Readonly<Record<Unsaved, number>>;
   /** Records with changes that could not be written, since another tab has their tickets: offered as copies. */
@@ -45,6 +47,7 @@ export interface OpenTicketState {
 const initialState = {
   ticket: { status: 'none' },
   drafts: {},
+  halfLines: {},
   unsaved: { itself: 0, enter: 0 },
   stranded: [],
   said: null,
@@ -70,6 +73,10 @@ const slice = createSlice({
     drafted(state, { payload }: PayloadAction<{ field: string; draft: Draft | null }>) {
       if (payload.draft === null) delete state.drafts[payload.field];
       else state.drafts[payload.field] = payload.draft;
+    },
+    halfLineTyped(state, { payload }: PayloadAction<{ ticketId: string; text: string }>) {
+      if (payload.text === '') delete state.halfLines[payload.ticketId];
+      else state.halfLines[payload.ticketId] = payload.text;
     },
     unsavedChanged(state, { payload }: PayloadAction<{ how: Unsaved; by: 1 | -1 }>) {
       state.unsaved[payload.how] += payload.by;
@@ -97,6 +104,7 @@ export const {
   accessChanged,
   savingChanged,
   drafted,
+  halfLineTyped,
   unsavedChanged,
   recordStranded,
   strandedSettled,

@@ -27,6 +27,8 @@ export const DEFAULT_KEYS = {
   cycleHelped: 'h',
   power: 'p',
   lid: 'l',
+  stepBack: 'v',
+  layerBack: 'w',
   answer1: '1',
   answer2: '2',
   answer3: '3',

@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { bookedIn, newStep, readLine } from '@loose-pulley/core/strip';
+import { bookedIn, newStep } from '@loose-pulley/core/strip';
+import { readLine } from '@loose-pulley/core/stripLine';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -11,8 +12,10 @@ export function BookIn() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [text, setText] = useState('');
-  const read = readLine(text);
-  const screws = read?.type === 'step' && read.step.kind === 'fasteners' ? read.step : undefined;
+  const [way] = readLine(text)?.ways ?? [];
+  const [deed] = way?.does ?? [];
+  const screws =
+    deed?.type === 'step' && ['screws', 'nuts', 'clips', 'springs'].includes(deed.step.kind) ? deed.step : undefined;
   const book = (): void => {
     if (!screws) return;
     const step = bookedIn(newStep(ticket.strip, screws, nanoid(10), new Date().toISOString()));
@@ -39,8 +42,8 @@ export function BookIn() {
         </Button>
       </div>
       <p aria-live="polite" className="text-sm text-soft empty:hidden">
-        {screws && read?.echo}
-        {read && !screws && 'No screw was read in that.'}
+        {screws && way?.echo}
+        {way && !screws && 'No screw was read in that.'}
       </p>
     </div>
   );

@@ -3,7 +3,13 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import {
   factsOf,
+  COUNTED,
+  FATES_KNOWN,
+  forbidding,
   goneBack,
+  isAway,
+  layersOf,
+  lidStep,
   LIMIT_WORDS,
   TEMPORARY_CHANGES,
   pinOneSide,
@@ -12,7 +18,10 @@ import {
   type RebuildItem,
   type Step,
 } from '@loose-pulley/core/strip';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { sayMoment } from '../../state/persistence/moments';
+import { usePageKey } from '../../parts/keys/useKeys';
+import { useAppSelector } from '../../state/store/hooks';
 import { useAppDispatch } from '../../state/store/hooks';
 import { BalloonMark } from '../../parts/strip/StepList';
 import { SmallPicture } from '../../parts/pictures/SmallPicture';
@@ -22,17 +31,7 @@ import { Button } from '../../parts/ui/Button';
 import { LongList } from '../../parts/ui/LongList';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { CloseChange } from '../../parts/strip/CloseChange';
-
-/** What is asked before a belt counts as fitted. Common practice, no source. */
-const BELT_ASKS = [
-  'residue out of both grooves',
-  'pulleys dry, fingers clean',
-  'large pulley first',
-  'untwisted',
-  'in both grooves',
-  'nothing pinched',
-  'spun by hand',
-];
+import { BeltStep } from './BeltStep';
 
 const keyOf = (item: RebuildItem): string =>
   item.type === 'step' ? item.step.id : item.type === 'change' ? item.change.id : 'try';
@@ -43,6 +42,38 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
   const dispatch = useAppDispatch();
   const [dragged, setDragged] = useState<string | null>(null);
   const steps = items.flatMap((item) => (item.type === 'step' ? [item.step] : []));
+  const { steps: all, temporaryChanges } = ticket.strip;
+  const lid = lidStep(all);
+  const [first] = items;
+  /** The head of the list that belongs to one layer, as far as one press may take it. */
+  const layer = layerAtHead(items, all, (step) => step === lid && forbidding(temporaryChanges, 'lid').length > 0);
+  const putBack = (step: Step, many: number): void => {
+    // The lid's return is asked about, and said once.
+    if (step === lid) dispatch(sayMoment('lid'));
+    else dispatch(recordEvent({ type: 'stepPut', step: goneBack(step, many, new Date().toISOString()) }));
+  };
+  const layerBack = (): void => {
+    const at = new Date().toISOString();
+    dispatch(
+      recordEvents(
+        layer.steps.map((step) => ({ type: 'stepPut', step: goneBack(step, openRemoval(step)?.off ?? 1, at) })),
+      ),
+    );
+  };
+  const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
+  usePageKey('stepBack', () => {
+    if (!canWrite || !first) return;
+    if (first.type === 'step' && first.step.kind === 'belt' && isAway(first.step.fate))
+      document
+        .querySelector<HTMLButtonElement>(`[data-first-back] button[aria-label^="Number ${first.step.number} back"]`)
+        ?.click();
+    else if (first.type === 'step') putBack(first.step, openRemoval(first.step)?.off ?? 1);
+    else if (first.type === 'change')
+      dispatch(
+        recordEvent({ type: 'temporaryChangePut', change: { ...first.change, closedAt: new Date().toISOString() } }),
+      );
+  });
+  usePageKey('layerBack', () => canWrite && layer.steps.length > 1 && layerBack());
   const places = new Map(steps.map((step, place) => [step.id, place]));
   const before = (firstId: string, thenId: string): void => {
     if (firstId === thenId) return;
@@ -52,94 +83,133 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
     dispatch(recordEvent({ type: 'orderSaid', order: { id: nanoid(10), firstId, thenId, why: '' } }));
   };
   return (
-    <LongList items={items} keyOf={keyOf} usualPx={61} label="Rebuild order">
-      {(item, index) => {
-        if (item.type === 'try') {
-          return (
-            <div className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
-              <strong>Try it before the lid</strong>
-              <span className="text-soft">Whole, with nothing open that can be touched live.</span>
-              <Link className="inline-flex min-h-11 items-center underline" to={`/t/${ticket.id}/prove`}>
-                On to Prove
-              </Link>
-            </div>
-          );
-        }
-        if (item.type === 'change') {
-          const { change } = item;
-          return (
-            <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
-              <span className="grow">
-                <span aria-hidden className="text-live">
-                  ↺{' '}
+    <>
+      {layer.steps.length > 1 && (
+        <Button className="min-h-14 text-lg" disabled={!canWrite} keyCap={keys?.layerBack} onClick={layerBack}>
+          All of this layer back: {layerWords(layer.steps)}
+        </Button>
+      )}
+      <LongList items={items} keyOf={keyOf} usualPx={61} label="Rebuild order">
+        {(item, index) => {
+          if (item.type === 'try') {
+            return (
+              <div className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
+                <strong>Try it before the lid</strong>
+                <span className="text-soft">Whole, with nothing open that can be touched live.</span>
+                <Link className="inline-flex min-h-11 items-center underline" to={`/t/${ticket.id}/prove`}>
+                  On to Prove
+                </Link>
+              </div>
+            );
+          }
+          if (item.type === 'change') {
+            const { change } = item;
+            return (
+              <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
+                <span className="grow">
+                  <span aria-hidden className="text-live">
+                    ↺{' '}
+                  </span>
+                  <strong>{change.words}</strong>: {change.closes}, before {LIMIT_WORDS[change.before]}.{' '}
+                  <span className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</span>
                 </span>
-                <strong>{change.words}</strong>: {change.closes}, before {LIMIT_WORDS[change.before]}.{' '}
-                <span className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</span>
-              </span>
-              <CloseChange change={change} disabled={!canWrite} />
+                <CloseChange change={change} disabled={!canWrite} />
+              </div>
+            );
+          }
+          const place = places.get(item.step.id) ?? 0;
+          const earlier = steps[place - 1];
+          const later = steps[place + 1];
+          return (
+            <div
+              draggable={canWrite}
+              onDragStart={() => setDragged(item.step.id)}
+              onDragOver={(event) => event.preventDefault()}
+              onDrop={() => {
+                if (dragged) before(dragged, item.step.id);
+                setDragged(null);
+              }}
+              data-first-back={index === 0 ? '' : undefined}
+              className={index === 0 ? 'border-b border-hair bg-zone1' : 'border-b border-hair'}
+            >
+              <BackStep
+                step={item.step}
+                next={index === 0}
+                keyCap={index === 0 ? keys?.stepBack : undefined}
+                back={(many) => putBack(item.step, many)}
+                onEarlier={earlier && (() => before(item.step.id, earlier.id))}
+                onLater={later && (() => before(later.id, item.step.id))}
+                onFirst={place > 1 && steps[0] ? () => before(item.step.id, (steps[0] as Step).id) : undefined}
+              />
             </div>
           );
-        }
-        const place = places.get(item.step.id) ?? 0;
-        const earlier = steps[place - 1];
-        const later = steps[place + 1];
-        return (
-          <div
-            draggable={canWrite}
-            onDragStart={() => setDragged(item.step.id)}
-            onDragOver={(event) => event.preventDefault()}
-            onDrop={() => {
-              if (dragged) before(dragged, item.step.id);
-              setDragged(null);
-            }}
-            className={index === 0 ? 'border-b border-hair bg-zone1' : 'border-b border-hair'}
-          >
-            <BackStep
-              step={item.step}
-              next={index === 0}
-              onEarlier={earlier && (() => before(item.step.id, earlier.id))}
-              onLater={later && (() => before(later.id, item.step.id))}
-              onFirst={place > 1 && steps[0] ? () => before(item.step.id, (steps[0] as Step).id) : undefined}
-            />
-          </div>
-        );
-      }}
-    </LongList>
+        }}
+      </LongList>
+    </>
   );
 }
+
+/** What of the head of the list goes back by one press: steps of one layer, up to a change, a try, a belt, or a lid that is asked about. */
+function layerAtHead(
+  items: readonly RebuildItem[],
+  all: readonly Step[],
+  asked: (step: Step) => boolean,
+): { readonly steps: readonly Step[] } {
+  const layers = layersOf(all);
+  const [first] = items;
+  const own = first?.type === 'step' ? layers.find(({ steps }) => steps.includes(first.step)) : undefined;
+  const steps: Step[] = [];
+  for (const item of items) {
+    if (item.type !== 'step' || item.step.kind === 'belt' || !own?.steps.includes(item.step) || asked(item.step)) break;
+    steps.push(item.step);
+  }
+  return { steps };
+}
+
+const layerWords = (steps: readonly Step[]): string => {
+  const screws = steps
+    .filter(({ kind }) => kind === 'screws')
+    .reduce((sum, step) => sum + (openRemoval(step)?.off ?? 0), 0);
+  const others = steps.filter(({ kind }) => kind !== 'screws').map(({ what }) => what);
+  const names = others.length > 3 ? [...others.slice(0, 3), `${others.length - 3} more`] : others;
+  return [...(screws > 0 ? [screws === 1 ? '1 screw' : `${screws} screws`] : []), ...names].join(', ');
+};
 
 function BackStep({
   step,
   next,
+  keyCap,
+  back,
   onEarlier,
   onLater,
   onFirst,
 }: {
   readonly step: Step;
   readonly next: boolean;
+  readonly keyCap: string | undefined;
+  readonly back: (many: number) => void;
   readonly onEarlier: (() => void) | undefined;
   readonly onLater: (() => void) | undefined;
   /** Before everything that is still off. */
   readonly onFirst: (() => void) | undefined;
 }) {
   const { canWrite } = useTicket();
-  const dispatch = useAppDispatch();
   const off = openRemoval(step)?.off ?? 0;
   const [count, setCount] = useState<number | null>(off);
   const [fewer, setFewer] = useState(false);
-  const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
-  const back = (many: number) => dispatch(recordEvent({ type: 'stepPut', step: goneBack(step, many) }));
   const side = pinOneSide(`${step.facts.pinOne ?? ''} ${step.orientation}`);
-  const belt = step.kind === 'belt';
-  const ready = !belt || asked.size === BELT_ASKS.length;
+  const belt = step.kind === 'belt' && isAway(step.fate);
+  const how = FATES_KNOWN[step.fate].back ?? 'Back';
   const allBack = (
     <Button
       look={next ? 'strong' : 'plain'}
-      disabled={!canWrite || !ready}
+      className={next ? 'min-h-16 text-xl max-sm:w-full' : undefined}
+      keyCap={keyCap}
+      disabled={!canWrite}
       aria-label={off > 1 ? `All ${off} of number ${step.number} back` : `Number ${step.number} back`}
       onClick={() => back(off)}
     >
-      {off > 1 ? `Put all ${off} back` : 'Put it back'}
+      {how === 'Back' ? (off > 1 ? `Put all ${off} back` : 'Put it back') : how}
     </Button>
   );
   return (
@@ -148,7 +218,9 @@ function BackStep({
         <BalloonMark step={step} />
         <span className="min-w-40 grow leading-tight">
           <span className={next ? 'text-lg font-semibold' : 'font-semibold'}>{stepWords(step)}</span>
-          {step.kind === 'fasteners' && <span className="block text-sm text-soft">out of bag {step.number}</span>}
+          {COUNTED.has(step.kind) && isAway(step.fate) && (
+            <span className="block text-sm text-soft">out of bag {step.number}</span>
+          )}
           {factsOf(step).map(([name, words]) => (
             <span key={name} className="block text-sm text-soft">
               {name}: {words}
@@ -195,32 +267,16 @@ function BackStep({
             disabled={!canWrite}
             onNumber={(value) => setCount(value === null ? null : Math.round(value))}
           />
-          <Button disabled={!canWrite || count === null || !ready} onClick={() => count !== null && back(count)}>
+          <Button disabled={!canWrite || count === null} onClick={() => count !== null && back(count)}>
             So many back
           </Button>
         </div>
       )}
       {belt && (
-        <fieldset className="flex flex-wrap gap-x-5 pl-12">
-          <legend className="sr-only">Asked before the belt counts as fitted</legend>
-          {BELT_ASKS.map((ask) => (
-            <label key={ask} className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                checked={asked.has(ask)}
-                className="size-5 accent-ink"
-                onChange={() => {
-                  const now = new Set(asked);
-                  if (!now.delete(ask)) now.add(ask);
-                  setAsked(now);
-                }}
-              />
-              {ask}
-            </label>
-          ))}
-        </fieldset>
+        <div className="pl-12">
+          <BeltStep step={step} next={next} back={() => back(off)} />
+        </div>
       )}
-      {belt && <div className="pl-12">{allBack}</div>}
     </div>
   );
 }

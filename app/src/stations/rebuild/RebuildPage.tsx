@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { countsOf, layerCounts, leftOvers, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
+import { countsOf, layerCounts, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
+import { LeftOver } from '../../parts/strip/LeftOver';
 import { FoundParts } from '../../parts/strip/FoundParts';
 import { LongList } from '../../parts/ui/LongList';
 import { Caution } from '../../parts/ui/Caution';
@@ -18,7 +19,6 @@ export function RebuildPage() {
   const { strip } = ticket;
   const items = useMemo(() => rebuildOf(strip), [strip]);
   const counts = useMemo(() => countsOf(strip), [strip]);
-  const over = useMemo(() => leftOvers(strip), [strip]);
   const layers = useMemo(
     () => layerCounts(strip.steps).map((layer, index) => ({ ...layer, key: `${layer.name}${index}` })),
     [strip],
@@ -35,6 +35,7 @@ export function RebuildPage() {
             {counts.leftOver > 0 && `, ${counts.leftOver} left over`}
           </p>
         </div>
+        <LeftOver />
         <PluggedCaution ticket={ticket} />
         <Caution>Nothing pinched, nothing bridged, no power while a hand is inside.</Caution>
         {items.length === 0 ? (
@@ -71,18 +72,6 @@ export function RebuildPage() {
                 </div>
               )}
             </LongList>
-          </section>
-        )}
-        {over.length > 0 && (
-          <section aria-labelledby="left-over" className="border-2 border-live px-4 py-3">
-            <h3 id="left-over" className="text-lg">
-              Left over
-            </h3>
-            <ul>
-              {over.map((sentence) => (
-                <li key={sentence}>{sentence}</li>
-              ))}
-            </ul>
           </section>
         )}
       </div>

@@ -22,7 +22,8 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
 import { SectionSign } from '../../parts/ui/SectionSign';
-import { recordEvent } from '../../state/persistence/actions';
+import { fittingOf } from '@loose-pulley/core/machine';
+import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
@@ -157,13 +158,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { ranking, best, nothingFits } = recommendation;
   const { drive, facts } = view;
   const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'>) =>
-    dispatch(
-      recordEvent({
-        type: 'tryLogged',
-        driveId: drive.id,
-        try: { id: nanoid(10), ...belt, ...UNTRIED },
-      }),
-    );
+    dispatch(recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt, ...UNTRIED }, new Date().toISOString())));
   const fit = () => {
     if (!picked || !canWrite) return;
     const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = picked.catalogueBelt;

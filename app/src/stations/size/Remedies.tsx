@@ -7,7 +7,8 @@ import { counted, formatLength } from '@loose-pulley/core/units';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
-import { recordEvent } from '../../state/persistence/actions';
+import { fittingOf } from '@loose-pulley/core/machine';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 
 const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
@@ -35,7 +36,7 @@ export function Remedies({
   const warmedMm = recommendation.answer?.warmedMm;
   const commit = (id: RemedyId): void => {
     const tried = remedyTry(view, recommendation, id);
-    if (tried) dispatch(recordEvent({ type: 'tryLogged', driveId: drive.id, try: { id: nanoid(10), ...tried } }));
+    if (tried) dispatch(recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...tried }, new Date().toISOString())));
     dispatch(
       recordEvent({
         type: 'handBackWritten',

@@ -7,13 +7,15 @@ import type { KnownSection } from '@loose-pulley/core/units';
 import { InHandLine } from './InHandLine';
 import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
-import { recordEvent } from '../../state/persistence/actions';
+import { fittingOf } from '@loose-pulley/core/machine';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
-import { VERDICT_NAMES, VERDICTS, type DriveRecord } from '@loose-pulley/core/stations';
+import { VERDICT_NAMES, VERDICTS, type DriveRecord, type Try } from '@loose-pulley/core/stations';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -31,7 +33,10 @@ const knownSection = ({ oldShape }: DriveRecord, { section, width }: DriveFacts)
 /** Every belt tried on this drive, with its verdict; and one of one's own, typed as section × size. */
 export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const dispatch = useAppDispatch();
+  const { ticket } = useTicket();
   const [typed, setTyped] = useState('');
+  const fitted = (belt: Omit<Try, 'id'>) =>
+    recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt }, new Date().toISOString()));
   const understood =
     typed.trim() === '' ? undefined : parseBeltSize(typed, situation?.oldSection ?? knownSection(drive, facts));
   const judged = understood?.ok && situation ? judge(situation, understood.value) : undefined;
@@ -42,22 +47,17 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
     if (!understood?.ok || refusal || otherwise) return;
     const { shape, thicknessMm, widthMm = null, innerLengthMm } = understood.value;
     const done = dispatch(
-      recordEvent({
-        type: 'tryLogged',
-        driveId: drive.id,
-        try: {
-          id: nanoid(10),
-          shape,
-          thicknessMm,
-          widthMm,
-          innerLengthMm,
-          measuredMm: null,
-          source: 'own stock',
-          label: '',
-          because: 'unknown',
-          verdict: 'untried',
-          note: '',
-        },
+      fitted({
+        shape,
+        thicknessMm,
+        widthMm,
+        innerLengthMm,
+        measuredMm: null,
+        source: 'own stock',
+        label: '',
+        because: 'unknown',
+        verdict: 'untried',
+        note: '',
       }),
     );
     if (done) setTyped('');
@@ -164,7 +164,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
             <Button
               disabled={!canWrite}
               onClick={() =>
-                dispatch(recordEvent({ type: 'tryLogged', driveId: drive.id, try: { id: nanoid(10), ...old } }))
+                dispatch(fitted(old))
               }
             >
               Keep the old belt, clean it

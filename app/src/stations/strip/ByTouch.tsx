@@ -8,7 +8,21 @@ import { useStripLine } from '../../parts/strip/useStripLine';
 
 const COUNTS = [1, 2, 3, 4, 6];
 /** Lines for a thumb: what is meant is said more closely in the step itself. */
-const THINGS = ['lid', 'front panel', 'plug', 'tray', 'belt', 'gear', 'label', '2 tabs'];
+const THINGS = [
+  'lid',
+  'front panel',
+  'plug',
+  'tray',
+  'belt',
+  'gear',
+  'label',
+  '2 tabs',
+  '2 nuts',
+  '1 clip',
+  'spring',
+  'cable moved aside',
+  'laser pads bridged',
+];
 
 /** Steps by touch, and a picture that is the step: words can come later. */
 export function ByTouch() {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  cannotEnd,
   isOpen,
   LIMIT_WORDS,
   TEMPORARY_CHANGES,
@@ -36,6 +37,8 @@ export function Changes() {
           const first = open.find(({ id }) => id === change.afterChangeId);
           const others = open.filter(({ id }) => id !== change.id);
           const after = ticket.strip.steps.find(({ id }) => id === change.afterStepId);
+          const covers = ticket.strip.steps.find(({ id }) => id === change.beforeStepId);
+          const never = cannotEnd(change, open);
           return (
             <li key={change.id} className="grid gap-1 border-b border-hair py-2">
               <p>
@@ -44,10 +47,17 @@ export function Changes() {
                 </span>
                 <strong>{change.words}</strong>: {change.closes}
                 {after && `, after number ${after.number}`}
-                {first && `, after “${first.words}”`}, before {LIMIT_WORDS[change.before]}.
+                {first && `, after “${first.words}”`}
+                {covers && `, before number ${covers.number}, ${covers.what}, covers it`}, before{' '}
+                {LIMIT_WORDS[change.before]}.
               </p>
               {TEMPORARY_CHANGES[change.kind].caution && (
                 <p className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</p>
+              )}
+              {never && (
+                <p role="alert" className="border-l-4 border-live pl-3">
+                  {never}
+                </p>
               )}
               {others.length > 0 && (
                 <details open={first !== undefined}>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { driveWords, GUIDES, readLine, type GuideLine } from '@loose-pulley/core/strip';
+import { driveWords, GUIDES, type GuideLine } from '@loose-pulley/core/strip';
+import { readLine } from '@loose-pulley/core/stripLine';
 import { type Ticket } from '@loose-pulley/core/ticket';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -10,13 +11,19 @@ import { LOADER_NAMES } from '@loose-pulley/core/loaders';
 
 /** A past strip as lines to tick off: without what turned out needless, each in the words that were typed. */
 const linesOf = ({ strip }: Ticket): readonly GuideLine[] =>
-  strip.steps.filter(({ kind, notNextTime }) => kind !== 'note' && notNextTime === '').map(({ line }) => ({ line }));
+  [
+    ...new Set(
+      strip.steps.filter(({ kind, notNextTime }) => kind !== 'note' && notNextTime === '').map(({ line }) => line),
+    ),
+  ].map((line) => ({ line }));
 
 /** What drives the lines of a guide ask for. */
 function toolsOf(lines: readonly GuideLine[]): string[] {
   const drives = lines.flatMap(({ line }) => {
-    const read = readLine(line);
-    return read?.type === 'step' && read.step.driverType !== '' ? [driveWords(read.step.driverType)] : [];
+    const does = readLine(line)?.ways[0]?.does ?? [];
+    return does.flatMap((deed) =>
+      deed.type === 'step' && deed.step.driverType ? [driveWords(deed.step.driverType)] : [],
+    );
   });
   return [...new Set(drives)];
 }
@@ -24,7 +31,12 @@ function toolsOf(lines: readonly GuideLine[]): string[] {
 /** A strip that others went before: ticked off instead of typed. Past ones of the mechanism, and a plain one by kind. */
 export function Guide() {
   const { ticket, canWrite } = useTicket();
-  const { doLine } = useStripLine();
+  const { doWay } = useStripLine();
+  /** A line that went before is taken as it was meant first, and can be changed in its step. */
+  const take = (text: string): void => {
+    const [way] = readLine(text)?.ways ?? [];
+    if (way) doWay(way);
+  };
   const past = usePastTickets().filter(({ strip }) => strip.steps.length > 0);
   const [which, setWhich] = useState<string | null>(null);
   const [deep, setDeep] = useState(false);
@@ -74,7 +86,7 @@ export function Guide() {
                 {[line.line, ...(line.or ? [line.or] : [])].map((text, place) => (
                   <span key={text} className="flex items-center gap-2">
                     {place > 0 && <span className="text-soft">or</span>}
-                    <Button disabled={!canWrite || done.has(text)} onClick={() => doLine(text)}>
+                    <Button disabled={!canWrite || done.has(text)} onClick={() => take(text)}>
                       {done.has(text) ? `✓ ${text}` : text}
                     </Button>
                   </span>

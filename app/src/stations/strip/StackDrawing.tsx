@@ -53,7 +53,7 @@ export const StackDrawing = memo(function StackDrawing({
               .filter(({ y }) => seen(y))
               .map(({ stepId, number, kind, x, y, toX, toY }) => {
                 const isOff = off.has(stepId);
-                const screw = kind === 'fasteners';
+                const screw = kind === 'screws';
                 return (
                   <g
                     key={stepId}

@@ -1,13 +1,16 @@
-import { useEffect, useId, useMemo, useRef, useState } from 'react';
-import { readLine, STEP_CAUTIONS, type Step } from '@loose-pulley/core/strip';
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { cautionFor, type Step } from '@loose-pulley/core/strip';
+import { LINE_MAX, readLine, type Way } from '@loose-pulley/core/stripLine';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { ByTouch } from './ByTouch';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { useStripLine } from '../../parts/strip/useStripLine';
+import { halfLineTyped } from '../../state/store/openTicket';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 
-/** One line, one step: what was understood is echoed before Enter, and the next bag's number stands large. */
+/** One line: what was understood is echoed before Enter; what is in doubt is asked, and answered by one key. */
 export function StripLine({
   before,
   onPlaced,
@@ -17,8 +20,12 @@ export function StripLine({
   readonly onPlaced: () => void;
 }) {
   const { ticket, canWrite } = useTicket();
-  const { doLine } = useStripLine();
-  const [text, setText] = useState('');
+  const dispatch = useAppDispatch();
+  const { doWay } = useStripLine();
+  // Half a line outlives the page.
+  const text = useAppSelector(({ openTicket }) => openTicket.halfLines[ticket.id] ?? '');
+  const setText = (now: string) => dispatch(halfLineTyped({ ticketId: ticket.id, text: now }));
+  const [asking, setAsking] = useState(false);
   useUnsaved('enter', text.trim() !== '');
   const list = useId();
   const field = useRef<HTMLInputElement>(null);
@@ -31,19 +38,27 @@ export function StripLine({
     () => [...new Set([...past, ticket].flatMap(({ strip }) => strip.steps.map(({ line }) => line)))].slice(0, 200),
     [past, ticket],
   );
-  const read = readLine(text);
-  const numbered = read?.type !== 'step' || read.step.kind !== 'note';
-  const put = (): void => {
-    if (doLine(text, before?.id)) {
+  const read = useMemo(() => readLine(text), [text]);
+  const ways = read?.ways ?? [];
+  const doubtful = ways.length > 1;
+  const said = (way: Way): void => {
+    setAsking(false);
+    if (doWay(way, before?.id)) {
       setText('');
       onPlaced();
     }
     field.current?.focus();
   };
+  const put = (): void => {
+    const [way] = ways;
+    if (doubtful) setAsking(true);
+    else if (way) said(way);
+    else field.current?.focus();
+  };
   return (
     <section aria-label="A step" className="grid gap-2">
       <label htmlFor={`${list}-field`} className="text-sm text-soft">
-        What came off (one line per step)
+        What came off, or what was done with it
       </label>
       {before && (
         <p className="flex flex-wrap items-center justify-between gap-3 border-l-4 border-ink pl-3">
@@ -60,10 +75,14 @@ export function StripLine({
           list={list}
           value={text}
           autoComplete="off"
-          maxLength={400}
+          autoFocus={ticket.strip.steps.length === 0 || text !== ''}
+          aria-describedby={`${list}-echo`}
           disabled={!canWrite}
           placeholder="4 ph1 underside"
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => {
+            setAsking(false);
+            setText(event.target.value);
+          }}
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
             event.preventDefault();
@@ -80,29 +99,92 @@ export function StripLine({
           <option key={line} value={line} />
         ))}
       </datalist>
-      <p aria-live="polite" className="min-h-[3em] leading-snug">
+      <div id={`${list}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
         {read ? (
-          <>
-            {read.echo}{' '}
-            {read.type === 'step' && numbered && (
-              <span className="text-soft">It will be number {ticket.strip.lastNumber + 1}.</span>
-            )}
-            {read.type === 'step' && STEP_CAUTIONS[read.step.kind] && (
-              <span className="block border-l-4 border-live pl-3">{STEP_CAUTIONS[read.step.kind]}</span>
-            )}
-          </>
+          <Understood read={read} asking={asking && doubtful} onWay={said} onNotYet={() => field.current?.focus()} />
         ) : (
           <span className="text-soft">
-            Such as “2 hex8 pinned rear corners, one short”, “plug 6 grey, stripe to the left”, “lid”, “laser bridged”,
-            “found spring under the tray”, “again 3”, “power”.
+            Such as “2 hex8 pinned rear corners, one short”, “lens cover, 2 screws”, “motor plug pulled”, “leave the
+            gold screws”, “found spring under the tray”, “sludge in the groove”, “laser bridged”, “again 3”, “power”.
           </span>
         )}
-      </p>
+      </div>
+      {text.length > LINE_MAX - 40 && text.length <= LINE_MAX && (
+        <p className="text-sm text-soft">{LINE_MAX - text.length} letters left of a line.</p>
+      )}
       {canWrite && <ByTouch />}
       <p className="flex items-baseline gap-3">
         <span className="text-soft">Next bag</span>
         <span className="text-[64px] leading-none font-bold">{ticket.strip.lastNumber + 1}</span>
       </p>
     </section>
+  );
+}
+
+/** What a line would do, its numbers and what to mind; or the question, with a key for each reading. */
+function Understood({
+  read,
+  asking,
+  onWay,
+  onNotYet,
+}: {
+  readonly read: NonNullable<ReturnType<typeof readLine>>;
+  readonly asking: boolean;
+  readonly onWay: (way: Way) => void;
+  readonly onNotYet: () => void;
+}) {
+  const { ticket, canWrite } = useTicket();
+  const { strip } = ticket;
+  const first = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (asking) first.current?.focus();
+  }, [asking]);
+  const [way] = read.ways;
+  if (!way) return <p className="text-live">{read.asks}</p>;
+  if (read.ways.length > 1) {
+    const onKey = (event: KeyboardEvent): void => {
+      const chosen = /^[1-3]$/.test(event.key) ? read.ways[Number(event.key) - 1] : undefined;
+      if (event.key === 'Escape') onNotYet();
+      if (!chosen || !canWrite) return;
+      event.preventDefault();
+      event.stopPropagation();
+      onWay(chosen);
+    };
+    return (
+      <div role="group" aria-label={read.asks} className="grid gap-1.5 border-l-4 border-live pl-3">
+        <p className="font-semibold">
+          {read.asks}{' '}
+          <span className="font-normal text-soft">{asking ? 'One key says it.' : 'Enter, then one key.'}</span>
+        </p>
+        {read.ways.map((one, index) => (
+          <Button
+            key={one.echo}
+            ref={index === 0 ? first : undefined}
+            keyCap={String(index + 1)}
+            disabled={!canWrite}
+            onKeyDown={onKey}
+            onClick={() => onWay(one)}
+          >
+            {one.echo}
+          </Button>
+        ))}
+      </div>
+    );
+  }
+  const steps = way.does.flatMap((deed) => (deed.type === 'step' ? [deed.step] : []));
+  const numbers = steps.map((_, index) => strip.lastNumber + 1 + index);
+  const caution = [...new Set(steps.map((step) => cautionFor(step, strip.steps, ticket.loader)))]
+    .filter(Boolean)
+    .join(' ');
+  return (
+    <>
+      <span className={read.unread ? 'text-live' : undefined}>{way.echo}</span>{' '}
+      {numbers.length > 0 && (
+        <span className="text-soft">
+          {numbers.length === 1 ? `It will be number ${numbers[0]}.` : `They will be numbers ${numbers.join(' and ')}.`}
+        </span>
+      )}
+      {caution && <span className="block border-l-4 border-live pl-3">{caution}</span>}
+    </>
   );
 }

@@ -1,7 +1,7 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { countsOf } from '@loose-pulley/core/strip';
+import { countsOf, type StepKind } from '@loose-pulley/core/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -10,6 +10,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import type { LongListHandle } from '../../parts/ui/LongList';
 import { Caution } from '../../parts/ui/Caution';
+import { LeftOver } from '../../parts/strip/LeftOver';
 import { FoundParts } from '../../parts/strip/FoundParts';
 import { Guide } from './Guide';
 import { Changes } from './Changes';
@@ -17,6 +18,15 @@ import { Parking } from './Parking';
 import { StackDrawing } from './StackDrawing';
 import { StepList } from '../../parts/strip/StepList';
 import { StripLine } from './StripLine';
+
+const KIND_COUNTED: Readonly<Partial<Record<StepKind, readonly [one: string, several: string]>>> = {
+  nuts: ['nut', 'nuts'],
+  clips: ['clip', 'clips'],
+  springs: ['spring', 'springs'],
+  gear: ['gear', 'gears'],
+  wire: ['wire', 'wires'],
+  belt: ['belt', 'belts'],
+};
 
 /** Taking it apart: one typed line a step, the stack that draws itself, and every temporary change. */
 export function StripPage() {
@@ -57,6 +67,7 @@ export function StripPage() {
             {counts.shouldBe > counts.out &&
               ` of ${counts.shouldBe}, ${counts.shouldBe - counts.out} missing on arrival`}{' '}
             · {counts.plugsOff} {counts.plugsOff === 1 ? 'plug' : 'plugs'} off
+            {counts.others.map(([kind, count]) => ` · ${count} ${KIND_COUNTED[kind]?.[count === 1 ? 0 : 1] ?? kind}`)}
           </p>
         </div>
         {asked !== null && !labelled && (
@@ -64,6 +75,7 @@ export function StripPage() {
             There is no number {asked} on this strip. Its step was removed, or the label is of another ticket.
           </p>
         )}
+        <LeftOver />
         <PluggedCaution ticket={ticket} />
         <Caution>
           Unplug before opening; parts may stay charged. Laser light is dangerous with the lid off. Clips fly: a hand
