@@ -185,8 +185,8 @@ function toVersion6(document: Fields): Fields {
   const ticket = document.ticket as Fields;
   const strip = ticket.strip as Fields;
   const handBack = ticket.handBack as Fields;
-  const own = (fields: Fields): string[] => OWN_6.filter((key) => typeof fields[key] === 'string' && fields[key] !== '');
-  const written = new Set<string>();
+  const own = (fields: Fields): string[] =>
+    OWN_6.filter((key) => typeof fields[key] === 'string' && fields[key] !== '');
   return {
     ...document,
     ticket: {
@@ -207,13 +207,6 @@ function toVersion6(document: Fields): Fields {
           return { ...event, found: found6(event.found as Fields) };
         case 'temporaryChangePut':
           return { ...event, change: change6(event.change as Fields) };
-        case 'handBackWritten': {
-          const changes = event.changes as Fields;
-          for (const key of own(changes)) written.add(key);
-          return OWN_6.some((key) => key in changes)
-            ? { ...event, changes: { ...changes, own: OWN_6.filter((key) => written.has(key)) } }
-            : event;
-        }
         default:
           return event;
       }

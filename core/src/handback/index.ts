@@ -1,2 +1,3 @@
 export { letter, type LetterPart } from './letter';
 export { openEnds, type OpenEnd } from './openEnds';
+export { handBackText } from './filled';

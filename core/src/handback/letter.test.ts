@@ -31,7 +31,10 @@ describe('the letter to the owner', () => {
       { type: 'cycleLogged', cycle: cycle('c3', 'good', 'p1') },
       { type: 'cycleLogged', cycle: cycle('c4', 'slow', 'p1') },
     ]).get('What we saw it do');
-    expect(saw).toEqual(['As it came it failed 1 time out of 2.', 'Since the repair it ran 2 times without failing.']);
+    expect(saw).toEqual([
+      'As it came, opening it failed 1 time out of 2 (with no disc in, cold).',
+      'Since the repair it opened so 2 times without failing.',
+    ]);
   });
   test('one of each is said as one, and a day as it is written out', () => {
     const told = parts([
@@ -41,11 +44,25 @@ describe('the letter to the owner', () => {
       { type: 'handBackWritten', changes: { minutes: 1, provisional: 'The belt is a stopgap', dueOn: '2027-05-01' } },
     ]);
     expect(told.get('What we saw it do')).toEqual([
-      'As it came it failed 1 time out of 1.',
-      'Since the repair it ran 1 time without failing.',
+      'As it came, opening it failed 1 time out of 1 (with no disc in, cold).',
+      'Since the repair it opened so 1 time without failing.',
     ]);
     expect(told.get('Time and cost')).toEqual(['1 minute at the bench.']);
     expect(told.get('What will not last')).toEqual(['The belt is a stopgap.', 'Please bring it back by 1 May 2027.']);
+  });
+  test('what ran otherwise is told beside, and never as the proof', () => {
+    const saw = parts([
+      { type: 'cycleLogged', cycle: cycle('c1', 'bad') },
+      cleanRun,
+      ...[1, 2, 3].map((n): EventBody => ({
+        type: 'cycleLogged',
+        cycle: { ...cycle(`d${n}`, 'good', 'p1'), action: 'close', loaded: true },
+      })),
+    ]).get('What we saw it do');
+    expect(saw?.slice(1)).toEqual([
+      'Since the repair opening it so was not tried.',
+      'Besides, it ran 3 times in other ways without failing.',
+    ]);
   });
   test('says what was offered and who declined it, and the time it took', () => {
     const told = parts([

@@ -1,6 +1,15 @@
-import { cleanRunState, tally } from '../proving';
+import {
+  besideCount,
+  cleanRunState,
+  countedBefore,
+  failedKinds,
+  tally,
+  type CycleAction,
+  type FailedKind,
+} from '../proving';
 import { beltLabel, counted, formatDay, type LengthUnit } from '../units';
 import { type Ticket } from '../ticket';
+import { handBackText } from './filled';
 import { OFFER_NAMES, type ComplaintState } from '../stations';
 
 /** A part of the letter: a heading, and its sentences. */
@@ -25,29 +34,48 @@ const lines = (text: string): string[] =>
     .filter((line) => line !== '')
     .map((line) => (/[.!?…]$/.test(line) ? line : `${line}.`));
 
+const DOING: Readonly<Record<CycleAction, readonly [doing: string, did: string]>> = {
+  open: ['opening it', 'opened'],
+  close: ['closing it', 'closed'],
+  load: ['taking a disc in', 'took a disc in'],
+  eject: ['giving a disc back', 'gave it back'],
+  spinUp: ['starting it', 'started'],
+};
+
+/** How it was, as an owner would say it. */
+function circumstance({ action, place, loaded, conditions }: FailedKind): string {
+  const disc =
+    loaded === null || action === 'load' || action === 'eject' ? '' : loaded ? 'with a disc in' : 'with no disc in';
+  return [disc, ...conditions, place].filter((word) => word !== '').join(', ');
+}
+
 /** What the counting showed, in words without percentages: an owner wants to know how often, not within what bounds. */
 function shown(ticket: Ticket): string[] {
-  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
+  const before = tally(countedBefore(ticket.cycles));
   const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
-  const said: string[] = [];
-  if (before.n > 0) {
-    said.push(
-      before.failures === 0
-        ? `As it came it was run ${counted(before.n, 'time')} and did not fail once.`
-        : `As it came it failed ${counted(before.failures, 'time')} out of ${before.n}.`,
-    );
-  }
-  if (cleanRun) {
-    const { clean, failedAt } = cleanRunState(cleanRun, ticket.cycles);
-    said.push(
-      failedAt !== undefined
-        ? `Since the repair it failed again, at try ${failedAt}. It is not cured.`
-        : clean === 0
-          ? 'Since the repair it was not run yet.'
-          : `Since the repair it ran ${counted(clean, 'time')} without failing.`,
-    );
-  }
-  return said;
+  const kinds = failedKinds(ticket.cycles, cleanRun);
+  const said = kinds.map((kind) => {
+    const how = circumstance(kind);
+    return `As it came, ${DOING[kind.action][0]} failed ${counted(kind.failures, 'time')} out of ${kind.n}${how && ` (${how})`}.`;
+  });
+  if (before.n > 0 && before.failures === 0)
+    said.push(`As it came it was run ${counted(before.n, 'time')} and did not fail once.`);
+  if (!cleanRun) return said;
+  const { clean, failedAt } = cleanRunState(cleanRun, ticket.cycles);
+  if (failedAt !== undefined)
+    return [...said, `Since the repair it failed again, at try ${failedAt}. It is not cured.`];
+  if (clean === 0) return [...said, 'Since the repair it was not run yet.'];
+  if (kinds.length === 0) return [...said, `Since the repair it ran ${counted(clean, 'time')} without failing.`];
+  const beside = besideCount(ticket.cycles, cleanRun, kinds);
+  return [
+    ...said,
+    ...kinds.map((kind) =>
+      kind.clean === 0
+        ? `Since the repair ${DOING[kind.action][0]} so was not tried.`
+        : `Since the repair it ${DOING[kind.action][1]} so ${counted(kind.clean, 'time')} without failing.`,
+    ),
+    ...(beside > 0 ? [`Besides, it ran ${counted(beside, 'time')} in other ways without failing.`] : []),
+  ];
 }
 
 /**
@@ -76,8 +104,8 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
           `“${words}”. ${ANSWERS[state]}${after.trim() === '' ? '' : ` ${lines(after).join(' ')}`}`,
       ),
     },
-    { heading: 'What we found', sentences: lines(handBack.found) },
-    { heading: 'What we did', sentences: lines(handBack.done) },
+    { heading: 'What we found', sentences: lines(handBackText(ticket, 'found')) },
+    { heading: 'What we did', sentences: lines(handBackText(ticket, 'done')) },
     { heading: 'What is in it now', sentences: fitted },
     {
       heading: 'What we offered',
@@ -93,7 +121,7 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
         ...(handBack.dueOn === '' ? [] : [`Please bring it back by ${formatDay(handBack.dueOn)}.`]),
       ],
     },
-    { heading: 'What we noticed and left', sentences: lines(handBack.left) },
+    { heading: 'What we noticed and left', sentences: lines(handBackText(ticket, 'left')) },
     { heading: 'What we did not try', sentences: lines(handBack.notTested) },
     {
       heading: 'Time and cost',

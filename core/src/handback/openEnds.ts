@@ -1,67 +1,107 @@
-import { CHECKS, checksFor, circumstanceWords, failedUnder, cleanRunState, tally } from '../proving';
+import {
+  besideCount,
+  CHECKS,
+  checksFor,
+  circumstanceWords,
+  cleanRunState,
+  countedBefore,
+  failedKinds,
+  failedUnder,
+  kindWords,
+  leastClean,
+  tally,
+  TOO_MANY_CYCLES,
+} from '../proving';
 import { counted, listed, plural } from '../units';
 import { isOpen, leftOvers, lidNow, openRemoval } from '../strip';
 import { recheckTargets, type Ticket } from '../ticket';
-import { STATION_NAMES, STATIONS, type StationId } from '../stations';
+import type { StationId } from '../stations';
+import { handBackText } from './filled';
 
 /** Something that still speaks against handing back, and where to look. */
 export interface OpenEnd {
   readonly words: string;
   readonly station: StationId;
+  /** It must not go so without a reason being written; the others are only told. */
+  readonly grave: boolean;
   readonly driveName?: string;
 }
 
 /** Whether any cycle was counted with a disc in since the last treatment: nothing is proved on an empty tray alone. */
 const discTried = (ticket: Ticket): boolean => {
   const since = ticket.treatments[ticket.treatments.length - 1]?.at ?? '';
-  return ticket.cycles.some(({ loaded, at }) => loaded && at >= since);
+  return ticket.cycles.some(({ loaded, at, trial }) => loaded && trial === undefined && at >= since);
 };
 
+/** What is not proved: by the kind of movement that failed, and by nothing else. */
+function unproved(ticket: Ticket): string[] {
+  const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
+  const before = tally(countedBefore(ticket.cycles));
+  if (cleanRun && cleanRunState(cleanRun, ticket.cycles).failedAt !== undefined)
+    return ['The last clean run failed: not cured.'];
+  if (!cleanRun) return before.failures > 0 ? ['It failed when it came, and no clean run was begun since.'] : [];
+  const kinds = failedKinds(ticket.cycles, cleanRun);
+  const short = kinds.filter((kind) => kind.clean < leastClean(kind) && leastClean(kind) <= TOO_MANY_CYCLES);
+  const beside = besideCount(ticket.cycles, cleanRun, kinds);
+  return [
+    ...short.map(
+      (kind) =>
+        `Not proved: it failed ${kindWords(kind)}, and of that ${kind.clean} of ${leastClean(kind)} clean cycles are there${beside === 0 ? '' : beside === 1 ? '; the other one proves nothing of it' : `; the ${beside} others prove nothing of it`}.`,
+    ),
+    // A kind that is short already says so; what is left are conditions of which none was tried.
+    ...failedUnder(ticket.cycles, cleanRun)
+      .filter(
+        (under) =>
+          under.clean === 0 && !short.some(({ action, place }) => action === under.action && place === under.place),
+      )
+      .map((under) => `It failed ${circumstanceWords(under)}; the clean run has no cycle so.`),
+  ];
+}
+
 /**
- * What speaks against handing a machine back, most telling first. A gate to be passed by saying why, not a lock.
+ * What speaks against handing a machine back, what matters most first. A gate to be passed by saying why, not a lock; a
+ * station needs no signing off.
  *
  * @example openEnds(ticket)[0]?.words // '“shy on cold mornings” is not answered yet.'
  */
 export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   const ends: OpenEnd[] = [];
-  const end = (words: string, station: StationId, driveName?: string): void => {
-    ends.push({ words, station, ...(driveName !== undefined && { driveName }) });
-  };
-  for (const { words, state } of ticket.complaints) {
-    if (state === 'open') end(`“${words}” is not answered yet.`, 'takeIn');
+  const add =
+    (grave: boolean) =>
+    (words: string, station: StationId, driveName?: string): void => {
+      ends.push({ words, station, grave, ...(driveName !== undefined && { driveName }) });
+    };
+  const end = add(true);
+  const tell = add(false);
+  const lid = lidNow(ticket.lid, ticket.strip.steps);
+  if (lid?.state === 'off') end('The lid is off.', 'rebuild');
+  for (const { whose, returned } of ticket.discs) {
+    if (!returned) end(`A disc is not accounted for: ${whose || 'nobody knows whose'}.`, 'takeIn');
   }
-  for (const { name, tries } of ticket.drives) {
-    const last = tries[tries.length - 1];
-    if (last && last.verdict !== 'right') end(`Drive ${name}: the last belt is not judged right.`, 'size', name);
-  }
-  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
-  const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
-  if (cleanRun && cleanRunState(cleanRun, ticket.cycles).failedAt !== undefined)
-    end('The last clean run failed: not cured.', 'prove');
-  else if (!cleanRun && before.failures > 0) end('It failed when it came, and no clean run was begun since.', 'prove');
-  if (cleanRun) {
-    for (const under of failedUnder(ticket.cycles, cleanRun)) {
-      if (under.clean === 0) end(`It failed ${circumstanceWords(under)}; the clean run has no cycle so.`, 'prove');
-    }
-  }
-  const unseen = recheckTargets(ticket).filter(({ driveName, result }) => driveName && result === 'notLooked');
-  for (const { driveName, words } of unseen)
-    end(`Not looked at after the last treatment. ${words}`, 'prove', driveName);
-  for (const { driveName, words, result } of recheckTargets(ticket)) {
-    if (result === 'faulty') end(`Found faulty again. ${words}`, 'prove', driveName);
-  }
-  for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen))
-    end(`Still open: ${words}. ${closes}.`, 'rebuild');
   for (const sentence of leftOvers(ticket.strip)) end(sentence, 'rebuild');
   const off = ticket.strip.steps.filter((step) => openRemoval(step));
   if (off.length > 0) {
     const numbers = listed(off.map(({ number }) => String(number)));
     end(`Not back yet: ${plural(off.length, 'number')} ${numbers}.`, 'rebuild');
   }
-  const lid = lidNow(ticket.lid, ticket.strip.steps);
-  if (lid?.state === 'off') end('The lid is off.', 'handBack');
-  if (lid?.state === 'on' && !ticket.cycles.some(({ at }) => at >= lid.since)) {
+  for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen))
+    end(`Still open: ${words}. ${closes}.`, 'rebuild');
+  for (const sentence of unproved(ticket)) end(sentence, 'prove');
+  if (lid?.state === 'on' && !ticket.cycles.some(({ at, trial }) => trial === undefined && at >= lid.since)) {
     end('Not powered since the lid went on: no cycle was counted.', 'prove');
+  }
+  for (const { words, state } of ticket.complaints) {
+    if (state === 'open') end(`“${words}” is not answered yet.`, 'handBack');
+  }
+  for (const { name, tries } of ticket.drives) {
+    const last = tries[tries.length - 1];
+    if (last && last.verdict !== 'right') end(`Drive ${name}: the last belt is not judged right.`, 'size', name);
+  }
+  for (const { driveName, words, result } of recheckTargets(ticket)) {
+    if (result === 'faulty') end(`Found faulty again. ${words}`, 'prove', driveName);
+  }
+  for (const timer of ticket.timers) {
+    if (timer.endedAt === null) end(`A timer is still to be seen to: ${timer.what}.`, 'takeIn');
   }
   // A station said not to be needed asks for nothing.
   if (ticket.stations.prove !== 'notNeeded') {
@@ -70,24 +110,17 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     );
     const notDone = asked.filter(({ state }) => state === 'notDone').length;
     for (const { kind, state } of asked) if (state === 'failed') end(`Failed: ${CHECKS[kind].name}.`, 'prove');
-    if (notDone > 0) end(`${notDone} of ${counted(asked.length, 'check')} not done.`, 'prove');
+    if (notDone > 0) tell(`${notDone} of ${counted(asked.length, 'check')} not done.`, 'prove');
   }
+  const unseen = recheckTargets(ticket).filter(({ driveName, result }) => driveName && result === 'notLooked');
+  for (const { driveName, words } of unseen)
+    tell(`Not looked at after the last treatment. ${words}`, 'prove', driveName);
   if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
-    end('No cycle was counted with a disc in since the last treatment.', 'prove');
-  }
-  for (const { whose, returned } of ticket.discs) {
-    if (!returned) end(`A disc is not accounted for: ${whose || 'nobody knows whose'}.`, 'takeIn');
+    tell('No cycle was counted with a disc in since the last treatment.', 'prove');
   }
   if (ticket.handBack.provisional.trim() !== '' && ticket.handBack.dueOn === '') {
-    end('Something is provisional, with no day to look at it again.', 'handBack');
+    tell('Something is provisional, with no day to look at it again.', 'handBack');
   }
-  for (const timer of ticket.timers) {
-    if (timer.endedAt === null) end(`A timer is still to be seen to: ${timer.what}.`, 'takeIn');
-  }
-  for (const station of STATIONS) {
-    if (station !== 'handBack' && ticket.stations[station] === 'open')
-      end(`${STATION_NAMES[station]} is still open.`, station);
-  }
-  if (ticket.handBack.done.trim() === '') end('What was done is not written yet.', 'handBack');
+  if (handBackText(ticket, 'done').trim() === '') tell('What was done is not written yet.', 'handBack');
   return ends;
 }

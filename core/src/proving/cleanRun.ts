@@ -1,4 +1,4 @@
-import { isFailure } from './cycles';
+import { isFailure, isTrial } from './cycles';
 import type { CleanRun, Cycle, Treatment } from './schema';
 
 /** How a clean run stands. */
@@ -17,7 +17,7 @@ export interface CleanRunState {
  * @example cleanRunState(cleanRun, eight clean and one bad) // { clean: 8, failedAt: 9 }
  */
 export function cleanRunState(cleanRun: CleanRun, cycles: readonly Cycle[]): CleanRunState {
-  const own = cycles.filter(({ cleanRunId }) => cleanRunId === cleanRun.id);
+  const own = cycles.filter((cycle) => cycle.cleanRunId === cleanRun.id && !isTrial(cycle));
   const failed = own.findIndex(isFailure);
   const counted = failed < 0 ? own : own.slice(0, failed);
   return {
@@ -29,10 +29,18 @@ export function cleanRunState(cleanRun: CleanRun, cycles: readonly Cycle[]): Cle
 }
 
 /**
- * Whether a new clean run may begin: the first at any time, a later one only after a treatment recorded since the last
- * began. Free restarts would pass an uncured fault of one in four a third of the time.
+ * Whether a new clean run may begin: the first at any time, a later one only after a treatment recorded after the
+ * failure that it answers, or, where none ended the last, since that began. Free restarts would pass an uncured fault of
+ * one in four a third of the time.
  */
-export function mayBeginCleanRun(cleanRuns: readonly CleanRun[], treatments: readonly Treatment[]): boolean {
+export function mayBeginCleanRun(
+  cleanRuns: readonly CleanRun[],
+  treatments: readonly Treatment[],
+  cycles: readonly Cycle[] = [],
+): boolean {
   const last = cleanRuns[cleanRuns.length - 1];
-  return !last || treatments.some(({ at }) => at > last.startedAt);
+  if (!last) return true;
+  const failed = cycles.find((cycle) => cycle.cleanRunId === last.id && !isTrial(cycle) && isFailure(cycle));
+  const since = failed ? failed.at : last.startedAt;
+  return treatments.some(({ at }) => at > since);
 }

@@ -8,6 +8,15 @@ export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
   spinUp: 'spin up',
 };
 
+/** The same as what it is doing. */
+export const ACTION_DOING: Readonly<Record<CycleAction, string>> = {
+  open: 'opening',
+  close: 'closing',
+  load: 'loading',
+  eject: 'ejecting',
+  spinUp: 'spinning up',
+};
+
 export const RESULT_NAMES: Readonly<Record<CycleResult, string>> = {
   good: 'good',
   bad: 'bad',
@@ -25,6 +34,13 @@ export const TEST_DISC_NAMES: Readonly<Record<TestDisc, string>> = {
 
 /** A failure is what the owner would call one: it did not get there by itself. A slow one is counted, and shown. */
 export const isFailure = ({ result }: Pick<Cycle, 'result'>): boolean => result === 'bad' || result === 'helped';
+
+/** Whether it only was a trial, with parts out say: it counts for nothing. */
+export const isTrial = ({ trial }: Pick<Cycle, 'trial'>): boolean => trial !== undefined;
+
+/** Cycles counted before anything was done, trials apart. */
+export const countedBefore = (cycles: readonly Cycle[]): readonly Cycle[] =>
+  cycles.filter((cycle) => cycle.cleanRunId === null && !isTrial(cycle));
 
 /** How many, and how many of them failed. */
 export interface Tally {

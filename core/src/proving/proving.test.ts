@@ -7,7 +7,11 @@ import {
   circumstanceWords,
   cleanWanted,
   cycleTable,
+  failedKinds,
   failedUnder,
+  kindWords,
+  leastClean,
+  besideCount,
   figureWords,
   mayBeginCleanRun,
   ownersDiscTooEarly,
@@ -96,7 +100,7 @@ describe('counting', () => {
   });
   test('in words, with the bound that is shown', () => {
     expect(tallyWords({ n: 12, failures: 4, slow: 0 })).toBe(
-      '4 of 12 failed: 33.3 %, between 9.9 and 65.1 % (exact, 19 in 20).',
+      '4 of 12 failed. As counted, it may truly fail 10 to 65 times in 100 (exact, 19 in 20).',
     );
     expect(tallyWords({ n: 20, failures: 0, slow: 0 })).toContain('up to 14 times in 100 (95 % confidence)');
     expect(tallyWords({ n: 0, failures: 0, slow: 0 })).toBe('Nothing counted yet.');
@@ -130,6 +134,70 @@ describe('a clean run', () => {
   });
 });
 
+describe('only cycles of the kind that failed prove anything about it', () => {
+  const cleanRun = { id: 'p1', startedAt: '2026-02-01T11:00:00Z' };
+  const failing = [
+    ...times(2, () => cycle('bad', { conditions: ['cold'] })),
+    ...times(2, () => cycle('good', { conditions: ['cold'] })),
+    ...times(6, () => cycle('good', { conditions: ['warm'] })),
+    ...times(4, () => cycle('good', { action: 'close' })),
+  ];
+  const clean = (n: number, more: Partial<Cycle>) => times(n, () => cycle('good', { cleanRunId: 'p1', ...more }));
+  test('eleven closings with a disc in prove nothing of two failed openings in four, empty and cold', () => {
+    const cycles = [...failing, ...clean(11, { action: 'close', loaded: true, conditions: ['cold'] })];
+    const [kind, other] = failedKinds(cycles, cleanRun);
+    expect(other).toBeUndefined();
+    expect(kind && kindWords(kind)).toBe('opening, empty, cold');
+    // 2 of 4 of just that kind, not 2 of 14: ⌈ln 0.05/ln(1 − 2/4)⌉ = 5.
+    expect(kind).toMatchObject({ n: 4, failures: 2, clean: 0, always: false, wanted: { plugIn: 5 } });
+    expect(kind && besideCount(cycles, cleanRun, [kind])).toBe(11);
+  });
+  test('each clean cycle counts for the kind that it is of, and for no other (a law)', () => {
+    const places = fc.constantFrom('', 'deck 2');
+    const one = fc.record({
+      action: fc.constantFrom<Cycle['action']>('open', 'close'),
+      place: places,
+      loaded: fc.boolean(),
+      bad: fc.boolean(),
+      after: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(fc.array(one, { maxLength: 40 }), (list) => {
+        const cycles = list.map(({ bad, after, ...more }) =>
+          cycle(bad && !after ? 'bad' : 'good', { ...more, cleanRunId: after ? 'p1' : null }),
+        );
+        const kinds = failedKinds(cycles, cleanRun);
+        const run = cycles.filter(({ cleanRunId }) => cleanRunId === 'p1').length;
+        expect(kinds.reduce((sum, { clean: n }) => sum + n, 0) + besideCount(cycles, cleanRun, kinds)).toBe(run);
+        expect(kinds.reduce((sum, { failures }) => sum + failures, 0)).toBe(
+          cycles.filter(({ result }) => result === 'bad').length,
+        );
+      }),
+    );
+  });
+  test('what always failed is proved by its cause and a few cycles, without the arithmetic of rare faults', () => {
+    const [kind] = failedKinds([...times(3, () => cycle('bad'))], cleanRun);
+    expect(kind).toMatchObject({ always: true, wanted: undefined });
+    expect(kind && leastClean(kind)).toBe(3);
+  });
+  test('failing empty and loaded is one kind; a trial counts for nothing', () => {
+    const both = [
+      cycle('bad'),
+      cycle('bad', { loaded: true }),
+      cycle('good'),
+      cycle('bad', { trial: 'number 7 is out' }),
+    ];
+    expect(failedKinds(both, cleanRun)).toMatchObject([{ loaded: null, n: 3, failures: 2 }]);
+    expect(cleanRunState(cleanRun, [cycle('bad', { cleanRunId: 'p1', trial: 'no belt' })])).toMatchObject({ clean: 0 });
+  });
+  test('a treatment must come after the failure that it answers', () => {
+    const failed = cycle('bad', { cleanRunId: 'p1', at: '2026-02-01T12:00:00Z' });
+    const treated = (at: string) => [{ id: 't', at, what: 'belt renewed' }];
+    expect(mayBeginCleanRun([cleanRun], treated('2026-02-01T11:30:00Z'), [failed])).toBe(false);
+    expect(mayBeginCleanRun([cleanRun], treated('2026-02-01T12:30:00Z'), [failed])).toBe(true);
+  });
+});
+
 test('what there is to show follows the kind of loader: no tray on a disk drive, every deck where there are several', () => {
   expect(checksFor('diskDrive')).not.toContain('trayHeld');
   expect(checksFor('diskDrive')).toEqual(expect.arrayContaining(['spindleSpeed', 'bothSides']));
@@ -152,8 +220,8 @@ describe('the circumstances of a failure', () => {
   ];
   test('are told apart by place, disc and conditions; whether the lid is on is none', () => {
     expect(failedUnder(cycles, undefined).map((one) => [circumstanceWords(one), one.failures])).toEqual([
-      ['empty, cold', 2],
-      ['deck 2, loaded, tapped', 1],
+      ['opening, empty, cold', 2],
+      ['opening, deck 2, loaded, tapped', 1],
     ]);
   });
   test('count a clean run’s clean cycles only where all of them held', () => {

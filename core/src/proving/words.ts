@@ -1,5 +1,4 @@
 import { exactInterval, noneFailedBound } from '../statistics';
-import { formatPercent } from '../units';
 import type { CycleRow, Tally } from './cycles';
 import type { CleanRunState } from './cleanRun';
 import { TOO_MANY_CYCLES, type CleanWanted } from './wanted';
@@ -8,7 +7,7 @@ import { TOO_MANY_CYCLES, type CleanWanted } from './wanted';
  * A count with its exact interval, saying which bound is shown.
  *
  * @example tallyWords({ n: 12, failures: 4, slow: 0 })
- * // '4 of 12 failed: 33.3 %, between 9.9 and 65.1 % (exact, 19 in 20).'
+ * // '4 of 12 failed. As counted, it may truly fail 10 to 65 times in 100 (exact, 19 in 20).'
  */
 export function tallyWords({ n, failures }: Tally): string {
   if (n === 0) return 'Nothing counted yet.';
@@ -16,7 +15,7 @@ export function tallyWords({ n, failures }: Tally): string {
   if (failures === 0) {
     return `None of ${n} failed; it could still fail up to ${Math.round(100 * noneFailedBound(n))} times in 100 (95 % confidence).`;
   }
-  return `${failures} of ${n} failed: ${formatPercent(failures / n)}, between ${(low * 100).toFixed(1)} and ${formatPercent(high)} (exact, 19 in 20).`;
+  return `${failures} of ${n} failed. As counted, it may truly fail ${Math.round(low * 100)} to ${Math.round(high * 100)} times in 100 (exact, 19 in 20).`;
 }
 
 /**
@@ -38,17 +37,17 @@ export function wantedWords(
     {
       id: 'plugIn',
       count: wanted.plugIn,
-      means: 'were the fault as frequent as counted, luck would give these 1 time in 20',
+      means: 'if it fails as often as counted: so many clean ones come by luck 1 time in 20',
     },
     {
       id: 'fisher',
       count: wanted.fisher,
-      means: 'before and after then differ more than chance would have it (1 in 20)',
+      means: 'then before and after differ by more than chance',
     },
     {
       id: 'cautious',
       count: wanted.cautious,
-      means: 'were the fault as rare as the count still allows, luck would give these 1 time in 20',
+      means: 'even if it fails as seldom as the count still allows',
     },
   ];
 }

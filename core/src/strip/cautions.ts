@@ -34,7 +34,7 @@ const LOADER_CAUTIONS: Readonly<Partial<Record<Loader, string>>> = {
  * What to mind with a step, said once for each kind and way on a ticket: a second plug needs no telling.
  *
  * @param before the steps that there are already
- * @example cautionFor({ kind: 'cover', fate: 'off' }, [], 'tray') // 'Something may still be attached: …'
+ * @example cautionFor({ kind: 'cover', fate: 'off' }, [], 'tray') // 'Something may still be attached: lift it a finger’s breadth and look.'
  */
 export function cautionFor(
   step: { readonly kind: StepKind; readonly fate: Fate },

@@ -17,6 +17,7 @@ export { append } from './append';
 export { appendAny, openRecord, replay } from './history';
 export { redoTarget, timeline, undoTarget } from './undo';
 export { headline } from './headline';
+export { changedBy, type Changed } from './changed';
 export { describeEvent, eventPlace } from './describe';
 export {
   factsOf,

@@ -1,5 +1,5 @@
 import { deeper, type Case, type Depth, type Knowledge, type Observation } from '../diagnosis';
-import { isFailure } from '../proving';
+import { isFailure, isTrial } from '../proving';
 import { lidNow } from '../strip';
 import type { Ticket } from '../ticket';
 import { takenFrom, type Taken } from './fromTicket';
@@ -73,6 +73,8 @@ export function caseOf(ticket: Ticket, knowledge: Knowledge): Case {
     cured: cured.map(({ causeId }) => causeId),
     ruledOut: ticket.verdicts.filter(({ state }) => state === 'ruledOut').map(({ causeId }) => causeId),
     opened: openedOf(ticket, knowledge),
-    stillFails: lastCure !== undefined && ticket.cycles.some((cycle) => cycle.at > lastCure && isFailure(cycle)),
+    stillFails:
+      lastCure !== undefined &&
+      ticket.cycles.some((cycle) => cycle.at > lastCure && !isTrial(cycle) && isFailure(cycle)),
   };
 }

@@ -1,5 +1,5 @@
 import type { Observation } from '../diagnosis';
-import { cycleTable } from '../proving';
+import { countedBefore, cycleTable } from '../proving';
 import { oldBeltFinding } from '../sizing';
 import { factsOf, type Ticket } from '../ticket';
 import type { EvidenceKind, Sound } from '../stations';
@@ -36,7 +36,7 @@ const ENOUGH = 8;
 
 /** What the counted cycles say of empty against loaded, where they say anything. */
 function emptyAgainstLoaded(ticket: Ticket): Taken[] {
-  const before = ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null);
+  const before = countedBefore(ticket.cycles);
   const from = 'the cycles counted at Take in';
   for (const { empty, loaded, chance } of cycleTable(before)) {
     if (empty.n === 0 || loaded.n === 0) continue;

@@ -1,3 +1,4 @@
+import { handBackText } from '@loose-pulley/core/handback';
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/units';
 import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/measuring';
@@ -53,9 +54,9 @@ export function SheetPage() {
     download(`${writeTicketName(ticket)}-sheet.html`, onePage(title, paper.current), 'text/html');
   };
   const paragraphs = [
-    ['Found', handBack.found],
-    ['Done', handBack.done],
-    ['Noticed and left', handBack.left],
+    ['Found', handBackText(ticket, 'found')],
+    ['Done', handBackText(ticket, 'done')],
+    ['Noticed and left', handBackText(ticket, 'left')],
     ['Not tested, and why', handBack.notTested],
     ['Provisional', [handBack.provisional, handBack.dueOn && `Due ${handBack.dueOn}.`].filter(Boolean).join(' ')],
     [

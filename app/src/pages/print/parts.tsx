@@ -2,7 +2,11 @@ import {
   CHECKS,
   checksFor,
   circumstanceWords,
+  countedBefore,
+  failedKinds,
   failedUnder,
+  kindWords,
+  leastClean,
   figureWords,
   cleanRunState,
   cleanRunWords,
@@ -12,6 +16,7 @@ import {
   timesWords,
 } from '@loose-pulley/core/proving';
 import { type Ticket } from '@loose-pulley/core/ticket';
+import { counted } from '@loose-pulley/core/units';
 import { usePicture } from '../../parts/pictures/usePicture';
 import {
   AFTER_UNPLUGGING_NAMES,
@@ -130,14 +135,22 @@ function PaperPicture({ picture, number }: { readonly picture: Picture; readonly
 /** What was counted before and after, and how each clean run ended. */
 export function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
   if (ticket.cycles.length === 0 && ticket.timings.length === 0) return null;
-  const before = ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null);
+  const before = countedBefore(ticket.cycles);
+  const lastRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
+  const kinds = lastRun ? failedKinds(ticket.cycles, lastRun) : [];
   return (
     <section className="break-inside-avoid border-b border-hair py-2">
       <h3 className="text-base">Counted cycles</h3>
       {before.length > 0 && <p>Before: {tallyWords(tally(before))}</p>}
       {failedUnder(ticket.cycles, undefined).map((under) => (
         <p key={circumstanceWords(under)}>
-          Failed {under.failures} times {circumstanceWords(under)}.
+          Failed {counted(under.failures, 'time')} {circumstanceWords(under)}.
+        </p>
+      ))}
+      {kinds.map((kind) => (
+        <p key={kindWords(kind)}>
+          Of {kindWords(kind)}: {kind.clean} clean since, {leastClean(kind)} wanted at the least
+          {kind.always && ', its cause put right'}.
         </p>
       ))}
       {timedPairs(ticket.timings).map(({ what, before: was, after }) => (
@@ -162,6 +175,7 @@ export function ChecksOnPaper({ ticket }: { readonly ticket: Ticket }) {
   const said = checksFor(ticket.loader).flatMap((kind) =>
     ticket.checks.filter((check) => check.kind === kind && check.state !== 'notDone'),
   );
+  const notDone = checksFor(ticket.loader).filter((kind) => !said.some((check) => check.kind === kind));
   if (said.length === 0) return null;
   return (
     <section className="break-inside-avoid border-b border-hair py-2">
@@ -174,6 +188,7 @@ export function ChecksOnPaper({ ticket }: { readonly ticket: Ticket }) {
             .map((part) => `, ${part}`)}
         </p>
       ))}
+      {notDone.length > 0 && <p>Not done: {notDone.map((kind) => CHECKS[kind].name.toLowerCase()).join('; ')}.</p>}
     </section>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
+import { changedBy, describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
 import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { dayAndTime } from '../../parts/clock/useNow';
@@ -8,6 +8,9 @@ import { LongList } from '../../parts/ui/LongList';
 import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
+
+/** More than so many changed fields are counted. */
+const CHANGES_SHOWN = 3;
 
 /** Everything that happened to the ticket, newest first; what was taken back is struck through and says so. */
 export function TimelinePage() {
@@ -18,7 +21,8 @@ export function TimelinePage() {
     <div className="max-w-3xl px-5 py-5">
       <h2 className="text-2xl">History of {ticket.number}</h2>
       <LongList items={entries} keyOf={({ event }) => event.id} usualPx={45} className="mt-3">
-        {({ event, undone }) => {
+        {({ event, undone }, index) => {
+          const changed = changedBy(record.events, record.events.length - 1 - index);
           const place = eventPlace(event);
           const drive = ticket.drives.find(({ id }) => id === place.driveId)?.name;
           const about =
@@ -40,6 +44,16 @@ export function TimelinePage() {
                 >
                   {STATION_NAMES[place.station]}
                 </Link>
+                {changed.length > 0 && (
+                  <span className="block pb-1 text-soft">
+                    {changed.slice(0, CHANGES_SHOWN).map(({ name, from, to }) => (
+                      <span key={name} className="block">
+                        {name}: {from} → <span className="text-ink">{to}</span>
+                      </span>
+                    ))}
+                    {changed.length > CHANGES_SHOWN && `and ${changed.length - CHANGES_SHOWN} more`}
+                  </span>
+                )}
               </span>
             </div>
           );

@@ -3,6 +3,7 @@ import {
   ACTION_NAMES,
   chanceWords,
   cycleTable,
+  isTrial,
   ownersDiscTooEarly,
   tally,
   tallyWords,
@@ -12,7 +13,8 @@ import {
   type TestDisc,
 } from '@loose-pulley/core/proving';
 import { usePageKey } from '../keys/useKeys';
-import { useAppSelector } from '../../state/store/hooks';
+import { sayMoment } from '../../state/persistence/moments';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
@@ -66,7 +68,8 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
         ? setting.conditions.filter((one) => one !== condition)
         : [...setting.conditions, condition].slice(0, 20),
     });
-  const rows = useMemo(() => cycleTable(cycles), [cycles]);
+  const counted = useMemo(() => cycles.filter((cycle) => !isTrial(cycle)), [cycles]);
+  const rows = useMemo(() => cycleTable(counted), [counted]);
 
   return (
     <section aria-labelledby={`cycles-${cleanRunId ?? 'before'}`} className="grid grid-cols-1 gap-4">
@@ -135,6 +138,7 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
           </p>
         )}
       <Caution>Fingers out of the moving tray. Counting needs power: nothing open that can be touched live.</Caution>
+      <MayNotCount counting={counting} />
       <div className="grid grid-cols-2 gap-2 md:grid-cols-4">
         {key('good', 'Good', keys?.cycleGood, true)}
         {key('bad', 'Bad', keys?.cycleBad, true)}
@@ -151,9 +155,12 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
         {running ? 'The watch runs: press a verdict' : 'Start the watch at eject'}
       </Button>
       <p aria-live="polite" className="text-lg">
-        {tallyWords(tally(cycles))}
+        {tallyWords(tally(counted))}
+        {cycles.length > counted.length && (
+          <span className="text-soft"> {cycles.length - counted.length} more as a trial: they count for nothing.</span>
+        )}
       </p>
-      <StripPlot cycles={cycles} />
+      <StripPlot cycles={counted} />
       {rows.length > 0 && (
         <table className="w-full border-collapse text-[15px]">
           <thead>
@@ -180,5 +187,42 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
         </table>
       )}
     </section>
+  );
+}
+
+/** A verdict that cannot count as the machine stands: why, and the one key that settles it. */
+function MayNotCount({ counting }: { readonly counting: ReturnType<typeof useCounting> }) {
+  const { canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
+  const { may, held, keepAsTrial, dropHeld } = counting;
+  const asks = held !== null && may.may !== 'yes';
+  usePageKey('keep', asks && may.may === 'trial' && canWrite ? keepAsTrial : undefined);
+  if (may.may === 'yes' || held === null) return null;
+  return (
+    <div role="alert" className="grid gap-2 border-y-2 border-live py-2">
+      <p>
+        <strong>Not counted:</strong> {may.because}.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {may.may === 'no' ? (
+          <Button
+            look="strong"
+            keyCap={keys?.power}
+            onClick={() => {
+              dropHeld();
+              dispatch(sayMoment('power'));
+            }}
+          >
+            It is plugged in
+          </Button>
+        ) : (
+          <Button look="strong" keyCap={keys?.keep} onClick={keepAsTrial}>
+            Keep it as a trial
+          </Button>
+        )}
+        <Button onClick={dropHeld}>Leave it out</Button>
+      </div>
+    </div>
   );
 }

@@ -1,8 +1,10 @@
 import { nanoid } from 'nanoid';
-import { useRef, useState } from 'react';
-import type { Cycle, CycleAction, CycleResult, TestDisc } from '@loose-pulley/core/proving';
+import { useMemo, useRef, useState } from 'react';
+import { failedKinds, type Cycle, type CycleAction, type CycleResult, type TestDisc } from '@loose-pulley/core/proving';
+import { countingNow, machineView } from '@loose-pulley/core/machine';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
+import { useTicket } from '../ticket/useTicket';
 import { sound } from './tones';
 import type { Loader } from '@loose-pulley/core/loaders';
 
@@ -26,6 +28,13 @@ const LONGEST_S = 600;
  */
 export function useCounting(loader: Loader, cleanRunId: string | null, cycles: readonly Cycle[]) {
   const dispatch = useAppDispatch();
+  const { record, ticket } = useTicket();
+  const may = useMemo(() => countingNow(machineView(record)), [record]);
+  /** For what the bench said that cycles are kept as a trial. */
+  const [trialFor, setTrialFor] = useState('');
+  /** A verdict that waits for that word. */
+  const [held, setHeld] = useState<CycleResult | null>(null);
+  const [firstKind] = useMemo(() => failedKinds(ticket.cycles, undefined), [ticket.cycles]);
   const actions = actionsOf(loader);
   const [chosen, setChosen] = useState<{ readonly afterId: string | undefined; readonly action: CycleAction }>();
   const [setting, setSetting] = useState<Setting>(() => {
@@ -36,12 +45,20 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
           place: last.place,
           conditions: last.conditions,
         }
-      : { disc: 'none', place: '', conditions: [] };
+      : // A clean run begins under what it failed under.
+        cleanRunId !== null && firstKind
+        ? { disc: firstKind.loaded ? 'junk' : 'none', place: firstKind.place, conditions: firstKind.conditions }
+        : { disc: 'none', place: '', conditions: [] };
   });
   const startedMs = useRef<number | null>(null);
   const [running, setRunning] = useState(false);
   const last = cycles[cycles.length - 1];
-  const turn = last ? actions[(actions.indexOf(last.action) + 1) % actions.length] : actions[0];
+  // What failed is still as it was: a tray that did not open is shut, and opens next.
+  const turn = !last
+    ? ((cleanRunId !== null ? firstKind?.action : undefined) ?? actions[0])
+    : last.result === 'bad'
+      ? last.action
+      : actions[(actions.indexOf(last.action) + 1) % actions.length];
   // After a cycle, an undo or a change of machine the turn is taken anew.
   const action = (chosen?.afterId === last?.id ? chosen?.action : undefined) ?? turn ?? 'open';
   const setAction = (next: CycleAction): void => setChosen({ afterId: last?.id, action: next });
@@ -51,6 +68,19 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
     setRunning(true);
   };
   const verdict = (result: CycleResult): void => {
+    if (may.may === 'no' || (may.may === 'trial' && trialFor !== may.because)) {
+      setHeld(result);
+      return;
+    }
+    log(result, may.may === 'trial' ? may.because : undefined);
+  };
+  const keepAsTrial = (): void => {
+    if (may.may !== 'trial') return;
+    setTrialFor(may.because);
+    if (held) log(held, may.because);
+  };
+  const log = (result: CycleResult, trial: string | undefined): void => {
+    setHeld(null);
     const elapsedS = startedMs.current === null ? null : (performance.now() - startedMs.current) / 1000;
     startedMs.current = null;
     setRunning(false);
@@ -66,10 +96,24 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
           ...setting,
           loaded: setting.disc !== 'none',
           cleanRunId,
+          ...(trial !== undefined && { trial: trial.slice(0, 120) }),
         },
       }),
     );
     if (counted) sound(result);
   };
-  return { action, actions, setAction, setting, setSetting, running, start, verdict };
+  return {
+    action,
+    actions,
+    setAction,
+    setting,
+    setSetting,
+    running,
+    start,
+    verdict,
+    may,
+    held,
+    dropHeld: () => setHeld(null),
+    keepAsTrial,
+  };
 }

@@ -201,7 +201,7 @@ const step =
     }
     let { record } = ticket;
     // What was said in one breath is taken back in one.
-    for (let at: typeof target | undefined = target; at; ) {
+    for (let at: typeof target | undefined = target; at;) {
       const next = appendAny(record, stampNow({ type: way, eventId: at.id }));
       if (!next.ok) {
         dispatch(saidAloud({ text: next.problem, to: null }));

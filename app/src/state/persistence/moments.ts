@@ -34,7 +34,8 @@ export const sayMoment =
       const off = step && openRemoval(step);
       const said: EventBody = { type: 'lidSaid', lid: { state: moment === 'lid' ? 'on' : 'off', since } };
       const again = moment === 'lidOff' && step && !off ? offAgain(strip, step, since) : undefined;
-      const moved = moment === 'lid' && step && off ? goneBack(step, off.off, since) : again?.ok ? again.value : undefined;
+      const moved =
+        moment === 'lid' && step && off ? goneBack(step, off.off, since) : again?.ok ? again.value : undefined;
       dispatch(recordEvents([...(moved ? [{ type: 'stepPut', step: moved } as const] : []), said]));
     } else {
       const state = moment === 'power' ? 'plugged' : moment;

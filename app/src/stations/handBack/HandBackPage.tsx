@@ -1,28 +1,27 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
-import { useState } from 'react';
-import { Link } from 'react-router';
 import { writeTicketName } from '../../parts/ticket/names';
 import { picturesNamed, writeTicketFile } from '@loose-pulley/core/ticket';
-import { openEnds } from '@loose-pulley/core/handback';
 import { recordEvent } from '../../state/persistence/actions';
 import { loadPictures } from '../../state/persistence/pictures';
 import { today } from '../../parts/clock/useNow';
 import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
-import { Button, CommitButton } from '../../parts/ui/Button';
+import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
+import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
+import { Closing } from '../../parts/ticket/Closing';
+import { FilledArea } from '../../parts/ticket/FilledArea';
 import { Fitted } from './Fitted';
 import { Offers } from './Offers';
-import { COMPLAINT_STATE_NAMES } from '@loose-pulley/core/stations';
 
 /** Handing back, in short: what was found, done and left; the sheet; the file; and closing. */
 export function HandBackPage() {
   const { ticket, record, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const area = (key: 'found' | 'done' | 'left' | 'notTested' | 'provisional', label: string) => (
+  const area = (key: 'notTested' | 'provisional', label: string) => (
     <TextArea
       key={key}
       label={label}
@@ -32,8 +31,6 @@ export function HandBackPage() {
       onText={(text, gesture) => dispatch(recordEvent({ type: 'handBackWritten', changes: { [key]: text } }, gesture))}
     />
   );
-  const ends = openEnds(ticket);
-  const [despite, setDespite] = useState('');
   const exportTicket = async (): Promise<void> => {
     const pictures = await loadPictures(picturesNamed(record));
     if (Object.keys(pictures).length === 0) {
@@ -48,21 +45,12 @@ export function HandBackPage() {
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-5 bg-sheet px-5 py-5">
         <h2 className="text-2xl">Hand back</h2>
-        {ticket.complaints.length > 0 && (
-          <ul aria-label="What it came in with" className="grid gap-1 text-lg">
-            {ticket.complaints.map((one) => (
-              <li key={one.id}>
-                <q>{one.words}</q>, <strong>{COMPLAINT_STATE_NAMES[one.state]}</strong>
-                {one.after !== '' && `: ${one.after}`}
-              </li>
-            ))}
-          </ul>
-        )}
-        {area('found', 'What was found')}
-        {area('done', 'What was done')}
+        <ComplaintAnswers />
+        <FilledArea field="found" label="What was found" />
+        <FilledArea field="done" label="What was done" />
         <Fitted />
         <Offers />
-        {area('left', 'Noticed and left')}
+        <FilledArea field="left" label="Noticed and left" />
         {area('notTested', 'Not tested, and why')}
         {area('provisional', 'Provisional: what will not last')}
         <DueOn />
@@ -101,60 +89,7 @@ export function HandBackPage() {
           The file holds the whole ticket with its history; with pictures it is a zip. It goes to another bench by any
           road, and opens there from the Log.
         </p>
-        <h3 className="mt-3 text-lg">
-          {ticket.closedAt ? 'Handed back' : ends.length > 0 ? 'Before it goes' : 'Nothing stands against it'}
-        </h3>
-        {!ticket.closedAt && (
-          <ul className="grid">
-            {ends.map(({ words, station, driveName }) => (
-              <li key={words} className="border-b border-hair">
-                <Link
-                  to={`/t/${ticket.id}/${station}${driveName ? `?drive=${driveName}` : ''}`}
-                  className="flex min-h-11 items-center underline decoration-hair underline-offset-4 hover:decoration-live"
-                >
-                  {words}
-                </Link>
-              </li>
-            ))}
-          </ul>
-        )}
-        {ticket.closedAt ? (
-          <>
-            <p>
-              On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
-            </p>
-            {ticket.closedDespite !== '' && <p>Handed back anyway, because: {ticket.closedDespite}</p>}
-            <CommitButton disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'ticketReopened' }))}>
-              Open it again
-            </CommitButton>
-          </>
-        ) : (
-          <>
-            {ends.length > 0 && (
-              <label className="grid gap-1 text-sm text-soft">
-                Hand back anyway, because… (this is printed)
-                <textarea
-                  rows={2}
-                  value={despite}
-                  maxLength={2000}
-                  disabled={!canWrite}
-                  onChange={(event) => setDespite(event.target.value)}
-                  className="field text-lg leading-snug text-ink"
-                />
-              </label>
-            )}
-            <CommitButton
-              look="strong"
-              className="min-h-12"
-              disabled={!canWrite || (ends.length > 0 && despite.trim() === '')}
-              onClick={() =>
-                dispatch(recordEvent({ type: 'ticketClosed', despite: ends.length > 0 ? despite.trim() : '' }))
-              }
-            >
-              Hand it back
-            </CommitButton>
-          </>
-        )}
+        <Closing />
         <StationFoot station="handBack" />
       </aside>
     </div>

@@ -78,7 +78,7 @@ function CheckLine({
       />
       {check.state !== 'notDone' && (
         <>
-          {figure && check.state !== 'notShown' && (
+          {figure && check.state !== 'notShown' && check.state !== 'doesNotApply' && (
             <div className="flex flex-wrap items-end gap-3">
               <NumberLine
                 label={figure.label}
@@ -103,7 +103,7 @@ function CheckLine({
               {words && <p className="pb-2 text-lg">{words}</p>}
             </div>
           )}
-          {check.state !== 'notShown' && (
+          {check.state !== 'notShown' && check.state !== 'doesNotApply' && (
             <div role="group" aria-label={`Bench conditions of: ${name}`} className="flex flex-wrap gap-2">
               {[...new Set([...CONDITIONS, ...check.conditions])].map((condition) => {
                 const set = check.conditions.includes(condition);
@@ -128,7 +128,13 @@ function CheckLine({
             </div>
           )}
           <TextLine
-            label={check.state === 'notShown' ? 'Why not' : 'What was felt or read'}
+            label={
+              check.state === 'notShown'
+                ? 'Why not'
+                : check.state === 'doesNotApply'
+                  ? 'It does not apply, because'
+                  : 'What was felt or read'
+            }
             value={check.note}
             maxLength={2000}
             disabled={!canWrite}

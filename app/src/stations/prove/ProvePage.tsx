@@ -1,14 +1,14 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import {
-  cleanWanted,
+  countedBefore,
+  failedKinds,
   mayBeginCleanRun,
   cleanRunState,
   cleanRunWords,
   tally,
   tallyWords,
   unprovableWords,
-  wantedWords,
 } from '@loose-pulley/core/proving';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
@@ -18,32 +18,23 @@ import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { Checks } from './Checks';
+import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
+import { Kinds } from './Kinds';
 import { FailedUnder } from './FailedUnder';
 import { Rechecks } from './Rechecks';
-
-/** How far clean cycles have come towards a count. */
-function Progress({ clean, count }: { readonly clean: number; readonly count: number }) {
-  const share = Math.min(1, clean / count);
-  return (
-    <svg viewBox="0 0 200 12" preserveAspectRatio="none" aria-hidden className="h-3 w-full">
-      <rect x="0.5" y="0.5" width="199" height="11" className="fill-none stroke-ink" />
-      <rect x="0" y="0" width={200 * share} height="12" className={share >= 1 ? 'fill-ink' : 'fill-soft'} />
-    </svg>
-  );
-}
 
 /** Proving: clean cycles in a row, by three readings of how many it takes; a failure ends it. */
 export function ProvePage() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [what, setWhat] = useState('');
-  const before = tally(ticket.cycles.filter(({ cleanRunId }) => cleanRunId === null));
-  const wanted = cleanWanted(before.failures, before.n);
-  const unprovable = unprovableWords(wanted, before.failures);
+  const before = tally(countedBefore(ticket.cycles));
+  const unprovable = unprovableWords(undefined, before.failures);
   const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];
   const state = cleanRun && cleanRunState(cleanRun, ticket.cycles);
+  const kinds = failedKinds(ticket.cycles, cleanRun);
   const running = state !== undefined && state.failedAt === undefined;
-  const mayBegin = mayBeginCleanRun(ticket.cleanRuns, ticket.treatments);
+  const mayBegin = mayBeginCleanRun(ticket.cleanRuns, ticket.treatments, ticket.cycles);
   const record = (): void => {
     const done = dispatch(
       recordEvent({
@@ -75,7 +66,10 @@ export function ProvePage() {
         ) : (
           <div className="grid gap-2">
             {!mayBegin && (
-              <p>Not cured. A new clean run begins only after something more was done: write it down at the side.</p>
+              <p>
+                Not cured. A new clean run begins only after something more was done since that failure: write it down
+                at the side.
+              </p>
             )}
             <CommitButton
               look="strong"
@@ -87,6 +81,7 @@ export function ProvePage() {
             </CommitButton>
           </div>
         )}
+        <ComplaintAnswers />
         <Rechecks />
         <TimedTests side="after" />
         <Checks />
@@ -94,20 +89,7 @@ export function ProvePage() {
       <aside aria-label="How many it takes" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
         <h3 className="text-lg">How many clean cycles?</h3>
         {unprovable && <p className="border-l-4 border-live pl-3">{unprovable}</p>}
-        {wanted && (
-          <ul className="grid gap-3">
-            {wantedWords(wanted).map(({ id, count, means }) => (
-              <li key={id} className="grid gap-1">
-                <span className="text-xl font-semibold">
-                  {state && running ? `${state.clean} of ${count}` : count}
-                  {state && running && state.clean >= count && ' · shown'}
-                </span>
-                {state && running && <Progress clean={state.clean} count={count} />}
-                <span className="text-sm text-soft">{means}</span>
-              </li>
-            ))}
-          </ul>
-        )}
+        <Kinds kinds={kinds} cleanRun={running ? cleanRun : undefined} />
         <FailedUnder cleanRun={cleanRun} />
         <p className="text-sm text-soft">
           Cycles in one sitting are not independent. Spread them over the conditions in which it failed, cold first.

@@ -158,7 +158,9 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { ranking, best, nothingFits } = recommendation;
   const { drive, facts } = view;
   const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'>) =>
-    dispatch(recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt, ...UNTRIED }, new Date().toISOString())));
+    dispatch(
+      recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt, ...UNTRIED }, new Date().toISOString())),
+    );
   const fit = () => {
     if (!picked || !canWrite) return;
     const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = picked.catalogueBelt;

@@ -36,7 +36,8 @@ export function Remedies({
   const warmedMm = recommendation.answer?.warmedMm;
   const commit = (id: RemedyId): void => {
     const tried = remedyTry(view, recommendation, id);
-    if (tried) dispatch(recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...tried }, new Date().toISOString())));
+    if (tried)
+      dispatch(recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...tried }, new Date().toISOString())));
     dispatch(
       recordEvent({
         type: 'handBackWritten',

@@ -161,12 +161,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
         )}
         {!situation && old && (
           <p>
-            <Button
-              disabled={!canWrite}
-              onClick={() =>
-                dispatch(fitted(old))
-              }
-            >
+            <Button disabled={!canWrite} onClick={() => dispatch(fitted(old))}>
               Keep the old belt, clean it
             </Button>
           </p>

@@ -7,6 +7,7 @@ const FIELDS = {
   found: 'found',
   done: 'done',
   left: 'noticed and left',
+  own: 'in own words',
   notTested: 'not tested',
   provisional: 'provisional',
   dueOn: 'due on',

@@ -1,0 +1,93 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { handBackText, openEnds, type OpenEnd } from '@loose-pulley/core/handback';
+import { FILLED } from '@loose-pulley/core/stations';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/hooks';
+import { CommitButton } from '../ui/Button';
+import { useTicket } from './useTicket';
+
+/** The gate: what matters first, what is only told, and handing it back; or that it went, and when. */
+export function Closing() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const [despite, setDespite] = useState('');
+  if (ticket.closedAt) {
+    return (
+      <section aria-label="Handed back" className="grid gap-3">
+        <h3 className="mt-3 text-lg">Handed back</h3>
+        <p>
+          On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
+        </p>
+        {ticket.closedDespite !== '' && <p>Handed back anyway, because: {ticket.closedDespite}</p>}
+        <CommitButton disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'ticketReopened' }))}>
+          Open it again
+        </CommitButton>
+      </section>
+    );
+  }
+  const ends = openEnds(ticket);
+  const grave = ends.filter((end) => end.grave);
+  const told = ends.filter((end) => !end.grave);
+  const close = (): void => {
+    // What the ticket said of itself is kept as it was when the machine went.
+    const [found, done, left] = FILLED.map((field) => handBackText(ticket, field));
+    dispatch(
+      recordEvents([
+        { type: 'handBackWritten', changes: { found: found ?? '', done: done ?? '', left: left ?? '', own: FILLED } },
+        { type: 'ticketClosed', despite: grave.length > 0 ? despite.trim() : '' },
+      ]),
+    );
+  };
+  return (
+    <section aria-label="Before it goes" className="grid gap-3">
+      <h3 className="mt-3 text-lg">{grave.length > 0 ? 'Before it goes' : 'Nothing stands against it'}</h3>
+      <Ends ends={grave} />
+      {told.length > 0 && (
+        <>
+          <h4 className="text-sm text-soft">Only told, and no reason to wait</h4>
+          <Ends ends={told} />
+        </>
+      )}
+      {grave.length > 0 && (
+        <label className="grid gap-1 text-sm text-soft">
+          Hand back anyway, because… (this is printed)
+          <textarea
+            rows={2}
+            value={despite}
+            maxLength={2000}
+            disabled={!canWrite}
+            onChange={(event) => setDespite(event.target.value)}
+            className="field text-lg leading-snug text-ink"
+          />
+        </label>
+      )}
+      <CommitButton
+        look="strong"
+        className="min-h-12"
+        disabled={!canWrite || (grave.length > 0 && despite.trim() === '')}
+        onClick={close}
+      >
+        Hand it back
+      </CommitButton>
+    </section>
+  );
+}
+
+function Ends({ ends }: { readonly ends: readonly OpenEnd[] }) {
+  const { ticket } = useTicket();
+  return (
+    <ul className="grid">
+      {ends.map(({ words, station, driveName }) => (
+        <li key={words} className="border-b border-hair">
+          <Link
+            to={`/t/${ticket.id}/${station}${driveName ? `?drive=${driveName}` : ''}`}
+            className="flex min-h-11 items-center underline decoration-hair underline-offset-4 hover:decoration-live"
+          >
+            {words}
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}

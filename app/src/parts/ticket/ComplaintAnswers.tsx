@@ -1,0 +1,53 @@
+import {
+  COMPLAINT_STATE_NAMES,
+  COMPLAINT_STATES,
+  type Complaint,
+  type ComplaintState,
+} from '@loose-pulley/core/stations';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/hooks';
+import { TextLine } from '../ui/TextLine';
+import { useTicket } from './useTicket';
+
+/** What it came in with, each with its answer, given where one stands. */
+export function ComplaintAnswers() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  if (ticket.complaints.length === 0) return null;
+  const put = (complaint: Complaint, gesture?: string) =>
+    dispatch(recordEvent({ type: 'complaintPut', complaint }, gesture));
+  return (
+    <section aria-label="What it came in with" className="grid gap-2">
+      <h3 className="border-b border-ink pb-1 text-lg">What it came in with</h3>
+      <ul className="grid gap-3">
+        {ticket.complaints.map((one, index) => (
+          <li key={one.id} className="grid items-end gap-x-4 gap-y-2 md:grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)]">
+            <q className="self-center text-lg leading-snug">{one.words}</q>
+            <label className="grid gap-1 text-sm text-soft">
+              {`Complaint ${index + 1} is`}
+              <select
+                value={one.state}
+                disabled={!canWrite}
+                className={one.state === 'open' ? 'field text-lg text-live' : 'field text-lg text-ink'}
+                onChange={(event) => put({ ...one, state: event.target.value as ComplaintState })}
+              >
+                {COMPLAINT_STATES.map((state) => (
+                  <option key={state} value={state}>
+                    {COMPLAINT_STATE_NAMES[state]}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <TextLine
+              label={`How it is now, ${index + 1}`}
+              value={one.after}
+              maxLength={2000}
+              disabled={!canWrite}
+              onText={(after, gesture) => put({ ...one, after }, gesture)}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,45 @@
+import { handBackText } from '@loose-pulley/core/handback';
+import type { FilledField } from '@loose-pulley/core/stations';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch } from '../../state/store/hooks';
+import { Button } from '../ui/Button';
+import { TextArea } from '../ui/TextLine';
+import { useTicket } from './useTicket';
+
+/** A field of Hand back, filled from the ticket until it is written in the bench's own words; and filled again at a press. */
+export function FilledArea({ field, label }: { readonly field: FilledField; readonly label: string }) {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const { own } = ticket.handBack;
+  const isOwn = own.includes(field) || ticket.closedAt !== null;
+  return (
+    <div className="grid gap-1">
+      <TextArea
+        label={isOwn ? label : `${label}, as the ticket has it: change what you like`}
+        rows={3}
+        value={handBackText(ticket, field)}
+        disabled={!canWrite}
+        onText={(text, gesture) =>
+          dispatch(recordEvent({ type: 'handBackWritten', changes: { [field]: text } }, gesture))
+        }
+      />
+      {own.includes(field) && ticket.closedAt === null && (
+        <Button
+          look="quiet"
+          className="justify-self-start"
+          disabled={!canWrite}
+          onClick={() =>
+            dispatch(
+              recordEvent({
+                type: 'handBackWritten',
+                changes: { [field]: '', own: own.filter((one) => one !== field) },
+              }),
+            )
+          }
+        >
+          {`${label}: as the ticket has it`}
+        </Button>
+      )}
+    </div>
+  );
+}
