@@ -10,6 +10,7 @@ import {
   SheetPage,
   SlipPage,
   StrobePage,
+  SwapPage,
   TagPage,
   TemplatePage,
   TimelinePage,
@@ -84,6 +85,7 @@ export function App() {
         <Route path="t/:id" element={<TicketPage />}>
           <Route index element={<StationPage />} />
           <Route path="timeline" element={<TimelinePage />} />
+          <Route path="swap" element={<SwapPage />} />
           <Route path="sheet" element={<SheetPage />} />
           <Route path="letter" element={<LetterPage />} />
           <Route path="labels" element={<LabelsPage />} />

@@ -13,6 +13,7 @@ export const TimelinePage = page(async () => (await import('../pages/timeline/Ti
 export const LetterPage = page(async () => (await import('../pages/print/LetterPage')).LetterPage);
 export const LabelsPage = page(async () => (await import('../pages/print/LabelsPage')).LabelsPage);
 export const TagPage = page(async () => (await import('../pages/print/TagPage')).TagPage);
+export const SwapPage = page(async () => (await import('./swap/SwapPage')).SwapPage);
 export const SheetPage = page(async () => (await import('../pages/print/SheetPage')).SheetPage);
 
 /** Fetches the pages next in line once the first one stands, so that going there waits for nothing. */
@@ -26,6 +27,7 @@ export function fetchIdly(): void {
 
 /** Pages of a ticket that are no stations, and pages beside the Bench, by their address. */
 const TICKET_PAGES: Readonly<Record<string, Page>> = {
+  swap: SwapPage,
   sheet: SheetPage,
   letter: LetterPage,
   timeline: TimelinePage,

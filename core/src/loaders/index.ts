@@ -33,3 +33,14 @@ export const DRIVEN_WORDS: Readonly<Record<Driven, string>> = {
   disc: 'disc',
   spindle: 'spindle',
 };
+
+const NAMED: ReadonlyArray<readonly [RegExp, Loader]> = [
+  [/\btwin\b|\btwo trays\b|\bdouble deck\b/i, 'twinTray'],
+  [/\bcarousel\b|\bchanger\b|\bturntable\b/i, 'carousel'],
+  [/\bslot\b/i, 'slot'],
+  [/\blift\b|\blarge disc\b|\bstylus\b/i, 'lift'],
+  [/\bdisk(?:ette)?\b|\bfloppy\b|\bspindle\b/i, 'diskDrive'],
+  [/\bwire\b/i, 'wire'],
+];
+/** The kind of loader that words name; a plain tray where they name none. @example loaderNamed('slot player, will not take discs') // 'slot' */
+export const loaderNamed = (words: string): Loader => NAMED.find(([pattern]) => pattern.test(words))?.[1] ?? 'tray';

@@ -17,16 +17,9 @@ export { append } from './append';
 export { appendAny, openRecord, replay } from './history';
 export { redoTarget, timeline, undoTarget } from './undo';
 export { headline } from './headline';
+export { marksOf, nextStation } from './holds';
 export { changedBy, type Changed } from './changed';
 export { describeEvent, eventPlace } from './describe';
-export {
-  factsOf,
-  grooveOf,
-  nextStation,
-  picturesNamed,
-  summarise,
-  SUMMARY_VERSION,
-  type TicketSummary,
-} from './summary';
+export { factsOf, grooveOf, picturesNamed, summarise, SUMMARY_VERSION, type TicketSummary } from './summary';
 export { writeTicketFile } from './writeTicketFile';
 export { recheckTargets, type RecheckTarget } from './rechecks';

@@ -4,9 +4,10 @@ import { oldBeltFinding } from '../sizing';
 import { STATIONS, type DriveRecord, type GrooveRecord, type StationId } from '../stations';
 import type { TicketRecord, Ticket } from './schema';
 import { headline } from './headline';
+import { marksOf, nextStation } from './holds';
 
 /** Raised whenever a summary says more or otherwise: older ones are made anew. */
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 
 /** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
 export interface TicketSummary {
@@ -71,11 +72,6 @@ export function factsOf(drive: DriveRecord): DriveFacts {
   });
 }
 
-/** The first station that is still open, or Hand back when none is. */
-export function nextStation(ticket: Ticket): StationId {
-  return STATIONS.find((station) => ticket.stations[station] === 'open') ?? 'handBack';
-}
-
 /** Every picture that a ticket ever named, those taken out included: undo may bring them back. */
 export const picturesNamed = ({ events }: Pick<TicketRecord, 'events'>): string[] => [
   ...new Set(events.flatMap((event) => (event.type === 'picturePut' ? [event.picture.id] : []))),
@@ -88,6 +84,8 @@ export function summarise(record: TicketRecord): TicketSummary {
   const facts = first && factsOf(first);
   const drive = facts?.driveProblem ? undefined : facts?.drive;
   const finding = facts && oldBeltFinding(facts);
+  const marks = marksOf(ticket);
+  const { park } = ticket.strip;
   return {
     version: SUMMARY_VERSION,
     id: ticket.id,
@@ -96,17 +94,21 @@ export function summarise(record: TicketRecord): TicketSummary {
     complaint: headline(ticket),
     openedAt: ticket.openedAt,
     closedAt: ticket.closedAt,
-    waiting: ticket.waiting,
+    // Parked with something awaited is waiting for it, said once.
+    waiting:
+      ticket.waiting.for === 'nothing' && park && park.awaited.trim() !== ''
+        ? { for: 'parts', what: park.awaited.slice(0, 200) }
+        : ticket.waiting,
     due:
       ticket.handBack.dueOn === ''
         ? null
         : { what: ticket.handBack.provisional || 'to be looked at again', on: ticket.handBack.dueOn },
     timers: ticket.timers.filter(({ endedAt }) => endedAt === null),
-    marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[ticket.stations[station]]).join(''),
+    marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[marks[station]]).join(''),
     next: nextStation(ticket),
     driveCount: ticket.drives.length,
     mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
-    parked: ticket.strip.park && { lies: ticket.strip.park.lies, awaited: ticket.strip.park.awaited },
+    parked: park && { lies: park.lies, awaited: park.awaited },
     temporaryChanges: ticket.strip.temporaryChanges
       .filter(({ closedAt }) => closedAt === null)
       .map(({ words }) => words),

@@ -9,6 +9,7 @@ import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
 import { SetAside } from './SetAside';
+import { WhatIsOn } from './WhatIsOn';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
 
@@ -61,6 +62,7 @@ export function BenchPage() {
             {problem?.sentence}
           </p>
         )}
+        <WhatIsOn />
         {next ? (
           <div className="mb-5 flex flex-wrap items-center justify-between gap-4">
             <div>

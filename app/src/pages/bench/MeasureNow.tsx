@@ -171,7 +171,7 @@ function NewTicketForm({
     const id = await dispatch(
       newTicket({ machine: machine.trim(), complaint: complaint.trim(), loader, owner: '', serial: '' }, bodies),
     );
-    void navigate(`/t/${id}/measure`);
+    void navigate(`/t/${id}/measure`, { state: { start: true } });
   };
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-3 border-t border-ink pt-3">

@@ -32,14 +32,21 @@ const figures = ({ n, failures, slow }: Tally): string =>
  * Counting cycles by two big keys, slow and helped beside them, blind and one-handed if need be. Take in counts before
  * anything is done (no clean run), Prove counts for the clean run that runs.
  */
-export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null }) {
+export function CycleLog({
+  cleanRunId,
+  begins = false,
+}: {
+  readonly cleanRunId: string | null;
+  /** The first verdict begins a clean run by itself: after a swap nobody begins one first. */
+  readonly begins?: boolean;
+}) {
   const { ticket, canWrite } = useTicket();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
   const cycles = useMemo(
-    () => ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId),
-    [ticket.cycles, cleanRunId],
+    () => (begins && cleanRunId === null ? [] : ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId)),
+    [ticket.cycles, cleanRunId, begins],
   );
-  const counting = useCounting(ticket.loader, cleanRunId, cycles);
+  const counting = useCounting(ticket.loader, cleanRunId, cycles, begins);
   const { action, actions, setting, setSetting, running } = counting;
   const [own, setOwn] = useState('');
   const on = canWrite ? counting.verdict : () => undefined;
@@ -74,7 +81,9 @@ export function CycleLog({ cleanRunId }: { readonly cleanRunId: string | null })
   return (
     <section aria-labelledby={`cycles-${cleanRunId ?? 'before'}`} className="grid grid-cols-1 gap-4">
       <h3 id={`cycles-${cleanRunId ?? 'before'}`} className="border-b border-ink pb-1 text-lg">
-        {cleanRunId === null ? 'Cycles counted before anything is done' : 'Cycles counted for this clean run'}
+        {cleanRunId === null && !begins
+          ? 'Cycles counted before anything is done'
+          : 'Cycles counted for this clean run'}
       </h3>
       <div className="flex flex-wrap items-end gap-3">
         {actions.length > 1 && (

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';
 import { failedKinds, type Cycle, type CycleAction, type CycleResult, type TestDisc } from '@loose-pulley/core/proving';
 import { countingNow, machineView } from '@loose-pulley/core/machine';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { sound } from './tones';
@@ -26,7 +26,13 @@ const LONGEST_S = 600;
  * Counting cycles: the action in turn, the conditions, and the watch between a press at eject and the verdict. The
  * watch is the browser's monotonic clock, so a changed wall clock cannot make a time negative.
  */
-export function useCounting(loader: Loader, cleanRunId: string | null, cycles: readonly Cycle[]) {
+export function useCounting(
+  loader: Loader,
+  cleanRunId: string | null,
+  cycles: readonly Cycle[],
+  /** The first verdict begins a clean run by itself, where none runs. */
+  begins = false,
+) {
   const dispatch = useAppDispatch();
   const { record, ticket } = useTicket();
   const may = useMemo(() => countingNow(machineView(record)), [record]);
@@ -46,7 +52,7 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
           conditions: last.conditions,
         }
       : // A clean run begins under what it failed under.
-        cleanRunId !== null && firstKind
+        (cleanRunId !== null || begins) && firstKind
         ? { disc: firstKind.loaded ? 'junk' : 'none', place: firstKind.place, conditions: firstKind.conditions }
         : { disc: 'none', place: '', conditions: [] };
   });
@@ -55,7 +61,7 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
   const last = cycles[cycles.length - 1];
   // What failed is still as it was: a tray that did not open is shut, and opens next.
   const turn = !last
-    ? ((cleanRunId !== null ? firstKind?.action : undefined) ?? actions[0])
+    ? ((cleanRunId !== null || begins ? firstKind?.action : undefined) ?? actions[0])
     : last.result === 'bad'
       ? last.action
       : actions[(actions.indexOf(last.action) + 1) % actions.length];
@@ -84,21 +90,26 @@ export function useCounting(loader: Loader, cleanRunId: string | null, cycles: r
     const elapsedS = startedMs.current === null ? null : (performance.now() - startedMs.current) / 1000;
     startedMs.current = null;
     setRunning(false);
+    const at = new Date().toISOString();
+    const newRun = begins && cleanRunId === null ? { id: nanoid(10), startedAt: at } : null;
     const counted = dispatch(
-      recordEvent({
-        type: 'cycleLogged',
-        cycle: {
-          id: nanoid(10),
-          at: new Date().toISOString(),
-          action,
-          result,
-          seconds: elapsedS === null || elapsedS > LONGEST_S ? null : Math.round(elapsedS * 100) / 100,
-          ...setting,
-          loaded: setting.disc !== 'none',
-          cleanRunId,
-          ...(trial !== undefined && { trial: trial.slice(0, 120) }),
+      recordEvents([
+        ...(newRun ? [{ type: 'cleanRunBegun', cleanRun: newRun } as const] : []),
+        {
+          type: 'cycleLogged',
+          cycle: {
+            id: nanoid(10),
+            at,
+            action,
+            result,
+            seconds: elapsedS === null || elapsedS > LONGEST_S ? null : Math.round(elapsedS * 100) / 100,
+            ...setting,
+            loaded: setting.disc !== 'none',
+            cleanRunId: newRun?.id ?? cleanRunId,
+            ...(trial !== undefined && { trial: trial.slice(0, 120) }),
+          },
         },
-      }),
+      ]),
     );
     if (counted) sound(result);
   };

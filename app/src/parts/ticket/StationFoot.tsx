@@ -1,16 +1,17 @@
 import { Link, useSearchParams } from 'react-router';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
-import { Choice } from '../ui/Choice';
+import { Button } from '../ui/Button';
 import { TextArea } from '../ui/TextLine';
 import { useTicket } from './useTicket';
 import { STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';
 
-/** What every station ends with: how it stands, a note, and the way on. */
+/** What every station ends with: a note, whether it is needed at all, and the way on. It needs no signing off. */
 export function StationFoot({ station, note = false }: { readonly station: StationId; readonly note?: boolean }) {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [search] = useSearchParams();
+  const notNeeded = ticket.stations[station] === 'notNeeded';
   const next = STATIONS[STATIONS.indexOf(station) + 1];
   return (
     <div className="grid gap-3 py-4">
@@ -22,20 +23,19 @@ export function StationFoot({ station, note = false }: { readonly station: Stati
           onText={(text, gesture) => dispatch(recordEvent({ type: 'noteWritten', station, text }, gesture))}
         />
       )}
-      <div className="grid gap-1">
-        <span className="text-sm text-soft">{STATION_NAMES[station]} is</span>
-        <Choice
-          label={`${STATION_NAMES[station]} is`}
-          value={ticket.stations[station]}
+      {station !== 'handBack' && (
+        <Button
+          look="quiet"
+          className="justify-self-start"
+          aria-pressed={notNeeded}
           disabled={!canWrite}
-          options={[
-            ['open', 'open'],
-            ['done', 'done'],
-            ['notNeeded', 'not needed'],
-          ]}
-          onChoose={(mark) => dispatch(recordEvent({ type: 'stationMarked', station, mark }))}
-        />
-      </div>
+          onClick={() =>
+            dispatch(recordEvent({ type: 'stationMarked', station, mark: notNeeded ? 'open' : 'notNeeded' }))
+          }
+        >
+          {notNeeded ? `${STATION_NAMES[station]} is needed after all` : `${STATION_NAMES[station]} is not needed here`}
+        </Button>
+      )}
       {next && (
         <Link
           to={{

@@ -5,7 +5,7 @@ import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
 
-const MARK_WORDS = { o: 'open', d: 'done', n: 'not needed' } as const;
+const MARK_WORDS = { o: 'open', d: 'holds work', n: 'not needed' } as const;
 
 /** The nine stations of a ticket as strokes: tall is done, low is not needed, a dot is open, the next one is live. */
 function Strokes({ summary }: { readonly summary: TicketSummary }) {
@@ -15,7 +15,7 @@ function Strokes({ summary }: { readonly summary: TicketSummary }) {
       viewBox="0 0 92 18"
       className="h-[18px] w-[92px]"
       role="img"
-      aria-label={`${done} of nine stations done or not needed`}
+      aria-label={`${done} of nine stations hold work or are not needed`}
     >
       {[...summary.marks].map((mark, index) => {
         const x = 4 + index * 10;

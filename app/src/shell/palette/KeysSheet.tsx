@@ -11,6 +11,8 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   newTicket: 'New ticket',
   fit: 'On Size: fit the belt shown, log the try',
   keep: 'On Size: keep the old belt, cleaned',
+  ranRight: 'On Size: the last belt tried ran right',
+  cured: 'On Prove and Hand back: the first complaint that is open is cured',
   cycleStart: 'Counting cycles: start the watch',
   cycleGood: 'Counting cycles: good',
   cycleBad: 'Counting cycles: bad',

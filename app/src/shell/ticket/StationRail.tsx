@@ -1,6 +1,8 @@
-import { NavLink, useSearchParams } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/units';
-import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation, useSearchParams } from 'react-router';
+import { openRemoval } from '@loose-pulley/core/strip';
+import { beltLabel, counted } from '@loose-pulley/core/units';
+import { factsOf, marksOf, type Ticket } from '@loose-pulley/core/ticket';
 import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
 import { useUnit } from '../../state/store/hooks';
 import { cx } from '../../parts/ui/cx';
@@ -10,7 +12,25 @@ import { MARK_NAMES, STATION_NAMES, STATIONS, type StationId } from '@loose-pull
 /** A few words under each station: what it holds so far. */
 function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, unit: LengthUnit): string {
   const drive = ticket.drives.find(({ name }) => name === driveName) ?? ticket.drives[0];
-  if (station === 'takeIn') return ticket.owner;
+  if (station === 'takeIn') {
+    const open = ticket.complaints.filter(({ state }) => state === 'open').length;
+    return ticket.owner || (open > 0 ? `${open} unanswered` : '');
+  }
+  if (station === 'find') {
+    const said = ticket.verdicts.find(({ state }) => state !== 'ruledOut');
+    const answers = ticket.observations.length;
+    return said?.words ?? (answers > 0 ? counted(answers, 'answer') : '');
+  }
+  if (station === 'strip' || station === 'rebuild') {
+    const { steps } = ticket.strip;
+    const off = steps.filter((step) => openRemoval(step)).length;
+    if (steps.length > 0)
+      return station === 'strip' ? `${counted(steps.length, 'step')}, ${off} off` : `${off} to bring back`;
+  }
+  if (station === 'prove') {
+    const cycles = ticket.cycles.filter(({ cleanRunId }) => cleanRunId !== null).length;
+    if (cycles > 0) return counted(cycles, 'cycle');
+  }
   if (station === 'measure' && drive) {
     const { path } = factsOf(drive);
     return path
@@ -30,17 +50,27 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
   const unit = useUnit();
   const [search] = useSearchParams();
   const drive = search.get('drive');
+  const marks = marksOf(ticket);
+  const { pathname } = useLocation();
+  const list = useRef<HTMLOListElement>(null);
+  // On a phone the rail is wider than the screen: it goes to where one is.
+  useEffect(() => {
+    const here = list.current?.querySelector<HTMLElement>('[aria-current=page]');
+    const nav = list.current?.parentElement;
+    if (here && nav && nav.scrollWidth > nav.clientWidth)
+      nav.scrollLeft = here.offsetLeft - (nav.clientWidth - here.offsetWidth) / 2;
+  }, [pathname]);
   return (
     <nav
       aria-label="Stations"
       className="border-ink max-lg:overflow-x-auto max-lg:border-b lg:w-[188px] lg:shrink-0 lg:border-r print:hidden"
     >
-      <ol className="flex lg:sticky lg:top-0 lg:block">
+      <ol ref={list} className="flex lg:sticky lg:top-0 lg:block">
         {STATIONS.map((station, index) => {
-          const mark = ticket.stations[station];
+          const mark = marks[station];
           const words = wordsOf(ticket, station, drive, unit);
           return (
-            <li key={station} className="shrink-0 border-hair max-lg:border-r lg:border-b">
+            <li key={station} className="relative shrink-0 border-hair max-lg:border-r lg:border-b">
               <NavLink
                 to={{ pathname: `/t/${ticket.id}/${station}`, search: drive ? `?drive=${drive}` : '' }}
                 aria-label={`${index + 1} ${STATION_NAMES[station]}, ${MARK_NAMES[mark]}`}

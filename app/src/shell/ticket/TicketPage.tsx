@@ -6,6 +6,7 @@ import { openTicket, takeOver } from '../../state/persistence/actions';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
+import { useStart } from '../../parts/ui/useStart';
 import { useTitle } from '../../parts/ui/title';
 import { Words } from '../../parts/ui/Words';
 import { DriveTabs } from '../../parts/ticket/DriveTabs';
@@ -18,6 +19,7 @@ import { isStation } from './stationPages';
 
 /** What the tab, and a print's file, calls the pages of a ticket that are no stations. */
 const PAGE_NAMES: Readonly<Record<string, string>> = {
+  swap: 'Swap the belt',
   timeline: 'History',
   sheet: 'Bench sheet',
   letter: 'Letter',
@@ -49,11 +51,16 @@ export function TicketPage() {
   useEffect(() => {
     void dispatch(openTicket(id));
   }, [dispatch, id]);
+  // Going on starts at the top.
+  useEffect(() => {
+    scrollTo(0, 0);
+  }, [id, place]);
   const isOpen = open.status === 'open' && open.id === id;
   const record = isOpen ? open.record : null;
   const canWrite = isOpen && open.access === 'writer';
   const past = useReadPast(record?.ticket);
   const view = useMemo(() => record && { record, ticket: record.ticket, canWrite, past }, [record, canWrite, past]);
+  useStart(view !== null && canWrite);
   const name = isStation(place) ? STATION_NAMES[place] : PAGE_NAMES[place];
   useTitle(view ? [`${view.ticket.number} ${view.ticket.machine}`, ...(name ? [name] : [])].join(', ') : 'Ticket');
 

@@ -20,6 +20,8 @@ export const DEFAULT_KEYS = {
   newTicket: 'n',
   fit: 'f',
   keep: 'k',
+  ranRight: 'r',
+  cured: 'c',
   cycleStart: 'e',
   cycleGood: 'g',
   cycleBad: 'x',

@@ -8,6 +8,7 @@ import { InHandLine } from './InHandLine';
 import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
 import { nanoid } from 'nanoid';
 import { fittingOf } from '@loose-pulley/core/machine';
+import { usePageKey } from '../../parts/keys/useKeys';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -37,6 +38,11 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const [typed, setTyped] = useState('');
   const fitted = (belt: Omit<Try, 'id'>) =>
     recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt }, new Date().toISOString()));
+  const last = drive.tries[drive.tries.length - 1];
+  usePageKey('ranRight', () => {
+    if (!canWrite || !last) return;
+    dispatch(recordEvent({ type: 'tryJudged', driveId: drive.id, tryId: last.id, verdict: 'right', note: last.note }));
+  });
   const understood =
     typed.trim() === '' ? undefined : parseBeltSize(typed, situation?.oldSection ?? knownSection(drive, facts));
   const judged = understood?.ok && situation ? judge(situation, understood.value) : undefined;

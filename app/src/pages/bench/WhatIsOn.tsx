@@ -1,0 +1,78 @@
+import { useState, type FormEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { loaderNamed, LOADER_NAMES } from '@loose-pulley/core/loaders';
+import { newTicket } from '../../state/persistence/actions';
+import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { Button } from '../../parts/ui/Button';
+
+/** Machine and complaint out of one line: what follows the first comma is what it does wrong. */
+function readBenchwork(line: string): { readonly machine: string; readonly complaint: string } {
+  const [machine = '', ...rest] = line.split(',');
+  return { machine: machine.trim().slice(0, 120), complaint: rest.join(',').trim().slice(0, 500) };
+}
+
+/** What is on the bench? A machine, and what it does wrong: a swap on one page, or the whole way. */
+export function WhatIsOn() {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const summaries = useAppSelector(selectSummaries);
+  const [line, setLine] = useState('');
+  const [busy, setBusy] = useState(false);
+  const { machine, complaint } = readBenchwork(line);
+  const loader = loaderNamed(line);
+  const known =
+    machine.length < 2
+      ? []
+      : summaries
+          .filter(({ closedAt, searchText }) => closedAt === null && searchText.includes(machine.toLowerCase()))
+          .slice(0, 3);
+  const open = async (where: 'takeIn' | 'swap'): Promise<void> => {
+    if (machine === '' || busy) return;
+    setBusy(true);
+    const id = await dispatch(newTicket({ machine, complaint, loader, owner: '', serial: '' }));
+    void navigate(`/t/${id}/${where}`, { state: { start: true } });
+  };
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    void open('takeIn');
+  };
+  return (
+    <form onSubmit={submit} aria-label="What is on the bench" className="mb-6 grid gap-2">
+      <p className="text-soft">From a minute of measuring to the right belt, and the whole repair around it.</p>
+      <label htmlFor="on-the-bench" className="text-lg font-semibold">
+        What is on the bench?
+      </label>
+      <div className="flex flex-wrap gap-2">
+        <input
+          id="on-the-bench"
+          value={line}
+          maxLength={600}
+          autoComplete="off"
+          placeholder="booth deck, opens only when helped"
+          onChange={(event) => setLine(event.target.value)}
+          className="field min-w-0 grow text-xl max-sm:w-full"
+        />
+        <Button disabled={machine === '' || busy} className="min-h-12" onClick={() => void open('swap')}>
+          Swap the belt
+        </Button>
+        <Button type="submit" look="strong" disabled={machine === '' || busy} className="min-h-12">
+          Take it in
+        </Button>
+      </div>
+      <p aria-live="polite" className="min-h-[1.4em] text-sm text-soft">
+        {machine !== '' &&
+          `${machine}${complaint === '' ? '; after a comma, what it does wrong' : `: “${complaint}”`}; a ${LOADER_NAMES[loader]}, which Take in changes.`}
+      </p>
+      {known.length > 0 && (
+        <p className="flex flex-wrap gap-x-4">
+          <span className="self-center">On the bench already:</span>
+          {known.map((one) => (
+            <Link key={one.id} to={`/t/${one.id}/${one.next}`} className="inline-flex min-h-11 items-center underline">
+              {one.number} {one.machine}
+            </Link>
+          ))}
+        </p>
+      )}
+    </form>
+  );
+}

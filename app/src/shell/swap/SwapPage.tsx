@@ -1,0 +1,130 @@
+import { Link, useSearchParams } from 'react-router';
+import type { Situation } from '@loose-pulley/core/sizing';
+import type { DriveView } from '@loose-pulley/core/driveView';
+import type { Measurand } from '@loose-pulley/core/measuring';
+import { cleanRunState } from '@loose-pulley/core/proving';
+import { CycleLog } from '../../parts/cycles/CycleLog';
+import { DriveDrawing } from '../../parts/draw/DriveDrawing';
+import { drawingFields } from '../../parts/measuring/DrawingFields';
+import { driveGeometry } from '../../parts/measuring/driveGeometry';
+import { useMovePulley } from '../../parts/measuring/useMovePulley';
+import { Closing } from '../../parts/ticket/Closing';
+import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
+import { FilledArea } from '../../parts/ticket/FilledArea';
+import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { ButtonLink } from '../../parts/ui/ButtonLink';
+import { Caution } from '../../parts/ui/Caution';
+import { ReadingField } from '../../stations/measure/ReadingField';
+import { Answer } from '../../stations/size/Answer';
+import { Tries } from '../../stations/size/Tries';
+import { useSizing } from '../../stations/size/useSizing';
+import { useUnit } from '../../state/store/hooks';
+
+/**
+ * The five-minute swap on one page: what it came for, the reading, the belt, fitted, a few cycles, the letter. Every
+ * part is the same part as at its station, so that the ticket is a whole one at any moment.
+ */
+export function SwapPage() {
+  const { ticket, canWrite } = useTicket();
+  const view = useDrive();
+  const { drive, facts, situation } = view;
+  const unit = useUnit();
+  const onMove = useMovePulley(drive, canWrite);
+  const run = ticket.cleanRuns[ticket.cleanRuns.length - 1];
+  const running = run && cleanRunState(run, ticket.cycles).failedAt === undefined ? run.id : null;
+  const field = (measurand: Measurand, label: string) => {
+    const reading = drive.readings.find((one) => one.measurand === measurand);
+    return (
+      <ReadingField
+        key={`${drive.id}-${measurand}-${reading?.id ?? 'new'}`}
+        drive={drive}
+        facts={facts}
+        canWrite={canWrite}
+        measurand={measurand}
+        reading={reading}
+        slot={reading?.id ?? 'first'}
+        label={label}
+        removable={false}
+      />
+    );
+  };
+  return (
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-4">
+        <h2 className="sr-only">Swap the belt</h2>
+        <ComplaintAnswers />
+        <Caution>
+          Unplug it before a hand goes in. More than a belt? Every station is at the side, with all of this in it.
+        </Caution>
+        <DriveDrawing
+          drawn={driveGeometry(facts, drive, unit)}
+          unit={unit}
+          heightPx={250}
+          labels={drawingFields({ drive, facts, canWrite })}
+          onMove={onMove}
+        />
+        {situation.ok && (
+          <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation.value} />
+        )}
+        <CycleLog key={running ?? 'new'} cleanRunId={running} begins />
+        <FilledArea field="done" label="What was done" />
+      </div>
+      <aside
+        aria-label="Readings"
+        className="grid content-start gap-4 border-hair px-5 py-4 max-lg:border-t lg:border-l"
+      >
+        {field('oldBelt', 'Old belt')}
+        {field('section', 'Belt section')}
+        {situation.ok ? (
+          <Choose view={view} situation={situation.value} />
+        ) : (
+          <p className={facts.driveProblem ? 'text-live' : undefined}>{situation.problem}</p>
+        )}
+        <ButtonLink to={`/t/${ticket.id}/letter`} className="min-h-12">
+          Letter to the owner
+        </ButtonLink>
+        <Closing />
+        <p className="text-soft">
+          Opened up, or no belt at all?{' '}
+          <Link className="underline" to={`/t/${ticket.id}/find`}>
+            Find the fault
+          </Link>{' '}
+          or{' '}
+          <Link className="underline" to={`/t/${ticket.id}/strip`}>
+            strip it
+          </Link>
+          : nothing is typed twice.
+        </p>
+      </aside>
+    </div>
+  );
+}
+
+function Choose({ view, situation }: { readonly view: DriveView; readonly situation: Situation }) {
+  const { canWrite } = useTicket();
+  const unit = useUnit();
+  const [search, setSearch] = useSearchParams();
+  const sizing = useSizing(view, situation, unit, search.get('belt'));
+  return (
+    <section aria-label="Recommended belt">
+      <Answer
+        sizing={sizing}
+        view={view}
+        situation={situation}
+        unit={unit}
+        canWrite={canWrite}
+        onPick={(id) =>
+          setSearch(
+            (before) => {
+              const after = new URLSearchParams(before);
+              if (id === null) after.delete('belt');
+              else after.set('belt', id);
+              return after;
+            },
+            { replace: true },
+          )
+        }
+      />
+    </section>
+  );
+}
