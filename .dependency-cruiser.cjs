@@ -48,7 +48,7 @@ const rooms = {
     'ticket',
     'units',
   ],
-  ticketEvidence: ['diagnosis', 'machine', 'proving', 'sizing', 'stations', 'strip', 'ticket'],
+  ticketEvidence: ['diagnosis', 'machine', 'proving', 'sizing', 'stations', 'statistics', 'strip', 'ticket'],
   handback: ['driveView', 'loaders', 'machine', 'proving', 'stations', 'strip', 'ticket', 'units'],
   knownBefore: ['measuring', 'stations', 'ticket'],
   remoteIntake: ['loaders', 'stations', 'ticket'],

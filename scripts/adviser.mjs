@@ -7,64 +7,83 @@ import { ensurePackages, root } from './setup.mjs';
 /* npm run adviser: plays the adviser on drawn machines and prints how it does; with --write, into docs/ADVISER.md. */
 
 const SEED = 20261125;
+const percent = (share) => `${Math.round(100 * share)} %`;
+const points = (share) => (100 * share).toFixed(1);
 
-/** Plays every kind of loader. @returns lines of a table, the head first */
+/** Plays every kind of loader by both policies, and in both worlds. @returns two tables, each with its head first */
 export async function playAdviser(machines) {
   const core = await openCore();
-  const { simulate, KNOWLEDGE } = await core.room('diagnosis');
+  const { simulate, KNOWLEDGE, POLICIES, WORLDS, NO_BLUR } = await core.room('diagnosis');
   const { LOADERS } = await core.room('loaders');
-  const percent = (share) => `${Math.round(100 * share)} %`;
-  const lines = [
-    [
-      'loader',
-      'player',
-      'first, after 5',
-      'after 10',
-      'in first 3, after 5',
-      'tests',
-      'minutes',
-      'certain',
-      'then right',
-      'of ceiling, after 5',
-      'minutes saved',
-    ],
+  const asking = [
+    ['loader', 'policy', 'player', 'first, after 5', 'minutes by then', 'after 10', 'tests', 'minutes', 'certain', 'of ceiling, after 5'],
   ];
+  const trust = [['world', 'table taken', 'certain', 'stated', 'right', 'apart, points']];
+  const sums = new Map();
+  const add = (key, one) => {
+    const sum = sums.get(key) ?? { n: 0, certain: 0, stated: 0, right: 0 };
+    sums.set(key, {
+      n: sum.n + 1,
+      certain: sum.certain + one.certain,
+      stated: sum.stated + one.statedWhenCertain * one.certain,
+      right: sum.right + one.rightWhenCertain * one.certain,
+    });
+  };
   for (const loader of LOADERS) {
-    const { players } = simulate(KNOWLEDGE, loader, machines, SEED);
-    for (const [name, one] of Object.entries(players)) {
-      lines.push([
-        loader,
-        name,
-        percent(one.top1[4]),
-        percent(one.top1[9]),
-        percent(one.top3[4]),
-        one.testsToCertain.toFixed(1),
-        one.minutesToCertain.toFixed(0),
-        percent(one.certain),
-        percent(one.rightWhenCertain),
-        name === 'adviser' ? percent(one.top1[4] / players.ceiling.top1[4]) : '',
-        name === 'adviser' ? percent(1 - one.minutesToCertain / players.fixed.minutesToCertain) : '',
-      ]);
+    for (const policy of POLICIES) {
+      const { players } = simulate(KNOWLEDGE, loader, machines, SEED, { policy });
+      if (policy === 'minute') add('perturbed, as judgement', players.adviser);
+      for (const [name, one] of Object.entries(players)) {
+        if (policy === 'test' && (name === 'fixed' || name === 'random')) continue;
+        asking.push([
+          loader,
+          `per ${policy}`,
+          name,
+          percent(one.top1[4]),
+          one.minutesAfter5.toFixed(0),
+          percent(one.top1[9]),
+          one.testsToCertain.toFixed(1),
+          one.minutesToCertain.toFixed(0),
+          percent(one.certain),
+          name === 'adviser' ? percent(one.top1[4] / players.ceiling.top1[4]) : '',
+        ]);
+      }
+    }
+    for (const world of WORLDS) {
+      if (world === 'structure') add('structure, as judgement', simulate(KNOWLEDGE, loader, machines, SEED, { world }).players.adviser);
+      add(`${world}, at its word`, simulate(KNOWLEDGE, loader, machines, SEED, { world, blurs: NO_BLUR }).players.adviser);
     }
   }
+  for (const [key, sum] of sums) {
+    trust.push([
+      ...key.split(', '),
+      percent(sum.certain / sum.n),
+      points(sum.stated / sum.certain),
+      points(sum.right / sum.certain),
+      points((sum.right - sum.stated) / sum.certain),
+    ]);
+  }
   await core.close();
-  return lines;
+  return { asking, trust };
 }
 
-if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  ensurePackages();
-  const machines = Number(process.argv.find((one) => /^\d+$/.test(one)) ?? 400);
-  const lines = await playAdviser(machines);
-  const table = lines
+const table = (lines) =>
+  lines
     .flatMap((cells, index) => [
       `| ${cells.join(' | ')} |`,
       ...(index === 0 ? [`|${cells.map(() => '---').join('|')}|`] : []),
     ])
     .join('\n');
-  console.log(table);
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  ensurePackages();
+  const machines = Number(process.argv.find((one) => /^\d+$/.test(one)) ?? 400);
+  const { asking, trust } = await playAdviser(machines);
+  const text = `${machines} machines a loader, seed ${SEED}, \`npm run adviser -- --write\`.\n\n${table(trust)}\n\n${table(asking)}`;
+  console.log(text);
   if (process.argv.includes('--write')) {
     const file = join(root, 'docs/ADVISER.md');
-    const text = `<!-- played -->\n\n${machines} machines a loader, seed ${SEED}, \`npm run adviser -- --write\`.\n\n${table}\n\n<!-- /played -->`;
-    writeFileSync(file, readFileSync(file, 'utf8').replace(/<!-- played -->[\s\S]*<!-- \/played -->/, text));
+    const whole = `<!-- played -->\n\n${text}\n\n<!-- /played -->`;
+    writeFileSync(file, readFileSync(file, 'utf8').replace(/<!-- played -->[\s\S]*<!-- \/played -->/, whole));
   }
 }

@@ -14,8 +14,29 @@ export { KNOWLEDGE } from './knowledge';
 export { checkKnowledge } from './check';
 export { LEAST, outcomeChances } from './likelihood';
 export { machineOf, type Machine } from './machine';
-export { believe, causeChances, rankCauses, spoken, type RankedCause } from './belief';
-export { deeper, expectedBits, minutesNow, OPENING_MINUTES, suggest, type Suggestion } from './nextTest';
+export {
+  believe,
+  BLURS,
+  causeChances,
+  NO_BLUR,
+  rankCauses,
+  seenCause,
+  spoken,
+  weigh,
+  type Blur,
+  type RankedCause,
+} from './belief';
+export {
+  deeper,
+  expectedBits,
+  minutesNow,
+  OPENING_MINUTES,
+  POLICIES,
+  suggest,
+  type Policy,
+  type Suggestion,
+} from './nextTest';
 export { evidenceOn, fitOf, wouldLead, type Evidence, type Fit, type WouldLead } from './why';
 export { causeName, inWords, chanceWords, testName } from './words';
-export { simulate, type Played, type Simulation } from './simulate';
+export { simulate, WORLDS, type Game, type Played, type Simulation, type World } from './simulate';
+export { nextStep, SURE, type NextStep } from './nextStep';

@@ -17,6 +17,8 @@ export interface Machine {
   readonly hypotheses: readonly Hypothesis[];
   /** By test and outcome, the chance under each hypothesis. */
   readonly chances: ReadonlyArray<ReadonlyArray<Float64Array>>;
+  /** How often each outcome of a test is seen at all on such machines, by test and outcome. */
+  readonly usual: ReadonlyArray<readonly number[]>;
   /** Their logarithms to base 2. */
   readonly logs: ReadonlyArray<ReadonlyArray<Float64Array>>;
 }
@@ -58,9 +60,22 @@ export function machineOf(knowledge: Knowledge, loader: Loader): Machine {
     });
     return byOutcome;
   });
+  const shares = causes.map(({ priors }) => priors[loader] / total);
+  const { pairShare } = knowledge;
+  const prior = hypotheses.map(([a, b]) =>
+    a === undefined
+      ? 0
+      : b === undefined
+        ? (shares[a] ?? 0) * (1 - pairShare)
+        : (shares[a] ?? 0) * (shares[b] ?? 0) * 2 * pairShare,
+  );
+  const all = prior.reduce((sum, one) => sum + one, 0);
   return {
     loader,
     causes,
+    usual: chances.map((byOutcome) =>
+      byOutcome.map((row) => row.reduce((sum, chance, h) => sum + chance * (prior[h] ?? 0), 0) / all),
+    ),
     shares: causes.map(({ priors }) => priors[loader] / total),
     tests,
     pairShare: knowledge.pairShare,

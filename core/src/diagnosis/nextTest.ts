@@ -4,9 +4,15 @@ import { DEPTHS, type BenchTest, type Depth } from './schema';
 
 /** What getting to a depth costs, from the lid on, once. Common practice, from memory, no source. */
 export const OPENING_MINUTES: Readonly<Record<Depth, number>> = { lidOn: 0, lidOff: 10, deep: 25 };
+/** The same, under the name that reckoning with it has. */
+export const DEEPENING = OPENING_MINUTES;
 /** What a step of risk, and what cannot be undone, weigh as minutes' multiples. */
 const RISK_WEIGHT = 0.35;
 const IRREVERSIBLE_WEIGHT = 1.5;
+
+/** What is wanted of the next test: the most information for each minute, or the most for each test. */
+export const POLICIES = ['minute', 'test'] as const;
+export type Policy = (typeof POLICIES)[number];
 
 /** A test as it stands now. */
 export interface Suggestion {
@@ -15,7 +21,7 @@ export interface Suggestion {
   readonly bits: number;
   /** Minutes of the test and of opening up to it from here. */
   readonly minutes: number;
-  /** Bits a minute, risk weighed. */
+  /** Bits a minute, or bits by themselves, by the policy; risk weighed. */
   readonly worth: number;
 }
 
@@ -62,7 +68,7 @@ export function expectedBits(machine: Machine, belief: Float64Array): number[] {
  *
  * @example suggest(machine, belief, given)[0]?.testId // 'sound'
  */
-export function suggest(machine: Machine, belief: Float64Array, given: Case): Suggestion[] {
+export function suggest(machine: Machine, belief: Float64Array, given: Case, policy: Policy = 'minute'): Suggestion[] {
   const since = given.cured.length;
   const now = given.observations.filter(({ cured }) => cured === since);
   const answered = new Set(now.filter(({ outcome }) => outcome !== 'notTried').map(({ testId }) => testId));
@@ -73,8 +79,8 @@ export function suggest(machine: Machine, belief: Float64Array, given: Case): Su
       const bits = expected[t] ?? 0;
       const minutes = minutesNow(test, given.opened);
       const weight = (1 + RISK_WEIGHT * test.risk) * (test.reversible ? 1 : IRREVERSIBLE_WEIGHT);
-      return { testId: test.id, bits, minutes, worth: bits / (minutes * weight) };
+      return { testId: test.id, bits, minutes, worth: policy === 'test' ? bits : bits / (minutes * weight) };
     })
-    .filter(({ testId }) => !answered.has(testId))
+    .filter(({ testId }) => !answered.has(testId) && !given.impossible?.includes(testId))
     .sort((a, b) => Number(passed.has(a.testId)) - Number(passed.has(b.testId)) || b.worth - a.worth);
 }

@@ -1,8 +1,8 @@
 import { seeded, type Random } from '../statistics';
-import { causeChances } from './belief';
+import { BLURS, causeChances, NO_BLUR, seenCause, weigh, type Bearing, type Blur } from './belief';
 import { outcomeChances } from './likelihood';
 import { machineOf, type Machine } from './machine';
-import { deeper, minutesNow, suggest } from './nextTest';
+import { deeper, minutesNow, suggest, type Policy } from './nextTest';
 import type { Loader } from '../loaders';
 import type { BenchTest, Depth, Knowledge } from './schema';
 
@@ -10,7 +10,7 @@ import type { BenchTest, Depth, Knowledge } from './schema';
 const CERTAIN = 0.8;
 /** Tests played at the least, so that the ranking after each can be told. */
 const PLAYED_ON = 10;
-/** How far the world's likelihoods lie from the table's, either way. */
+/** How far the world’s likelihoods lie from the table’s, either way. */
 const WRONG_BY = 0.25;
 
 /** A flow chart as benches have it: one order for every machine, cheap things first, then the lid. */
@@ -54,12 +54,31 @@ export interface Played {
   readonly top1: readonly number[];
   /** The same, of all causes that are there being among the first three. */
   readonly top3: readonly number[];
+  /** Minutes that the first five tests took, opening among them. */
+  readonly minutesAfter5: number;
   /** Means until one cause is believed at 80 in 100; where that never comes, all that was done. */
   readonly testsToCertain: number;
   readonly minutesToCertain: number;
-  /** Share of machines in which it came, and in which it was then right. */
+  /** Share of machines in which it came; how sure it then was, and in how many it was right. */
   readonly certain: number;
+  readonly statedWhenCertain: number;
   readonly rightWhenCertain: number;
+}
+
+/**
+ * How the world differs from the table: its likelihoods a quarter off either way; or, besides, one row in five another
+ * cause’s or a sound machine’s, so that the table is wrong in what shows what.
+ */
+export const WORLDS = ['perturbed', 'structure'] as const;
+export type World = (typeof WORLDS)[number];
+/** Rows that are another’s, in a world that is wrong in structure. */
+const WRONG_ROWS = 0.2;
+
+export interface Game {
+  readonly world?: World;
+  readonly policy?: Policy;
+  /** How the adviser allows for a wrong table; replaced in the measuring of that alone. */
+  readonly blurs?: readonly Blur[];
 }
 
 /** What was played. */
@@ -78,18 +97,26 @@ const pick = (weights: ArrayLike<number>, random: Random): number => {
   return weights.length - 1;
 };
 
-/** A world whose likelihoods lie up to a quarter off the table's, either way. */
-function worldOf(knowledge: Knowledge, random: Random): Knowledge {
+/** A world whose likelihoods lie off the table’s. */
+function worldOf(knowledge: Knowledge, random: Random, world: World): Knowledge {
   const off = (row: readonly number[]): number[] => {
     const moved = row.map((percent) => percent * (1 - WRONG_BY + 2 * WRONG_BY * random()));
     const sum = moved.reduce((total, one) => total + one, 0);
     return moved.map((one) => (100 * one) / sum);
   };
-  const tests = knowledge.tests.map((test): BenchTest => ({
-    ...test,
-    sound: off(test.sound),
-    given: Object.fromEntries(Object.entries(test.given).map(([id, row]) => [id, off(row)])),
-  }));
+  const tests = knowledge.tests.map((test): BenchTest => {
+    const ids = Object.keys(test.given);
+    const rowOf = (id: string, row: readonly number[]): readonly number[] => {
+      if (world === 'perturbed' || random() >= WRONG_ROWS) return row;
+      const other = ids[Math.floor(random() * ids.length)];
+      return random() < 0.5 || other === undefined || other === id ? test.sound : (test.given[other] ?? test.sound);
+    };
+    return {
+      ...test,
+      sound: off(test.sound),
+      given: Object.fromEntries(Object.entries(test.given).map(([id, row]) => [id, off(rowOf(id, row))])),
+    };
+  });
   return { ...knowledge, tests };
 }
 
@@ -98,7 +125,9 @@ interface Run {
   readonly right3: readonly boolean[];
   readonly tests: number;
   readonly minutes: number;
+  readonly minutes5: number;
   readonly certain: boolean;
+  readonly stated: number;
   readonly right: boolean;
 }
 
@@ -108,18 +137,22 @@ function play(
   truth: readonly number[],
   shows: readonly number[],
   choose: (belief: Float64Array, done: ReadonlySet<number>, opened: Depth) => number | undefined,
+  blurs: readonly Blur[],
 ): Run {
-  let belief: Float64Array = Float64Array.from(machine.hypotheses, ([a, b]) =>
+  const prior = Float64Array.from(machine.hypotheses, ([a, b]) =>
     a === undefined
       ? 0
       : b === undefined
         ? (machine.shares[a] ?? 0) * (1 - machine.pairShare)
         : (machine.shares[a] ?? 0) * (machine.shares[b] ?? 0) * 2 * machine.pairShare,
   );
+  let belief: Float64Array = prior;
+  const bearings: Bearing[] = [];
   const done = new Set<number>();
   let opened: Depth = 'lidOn';
   let minutes = 0;
-  let certainAt: { tests: number; minutes: number; right: boolean } | undefined;
+  let minutes5 = 0;
+  let certainAt: { tests: number; minutes: number; right: boolean; stated: number } | undefined;
   const right1: boolean[] = [];
   const right3: boolean[] = [];
   for (;;) {
@@ -127,12 +160,16 @@ function play(
     const test = t === undefined ? undefined : machine.tests[t];
     if (t === undefined || !test) break;
     minutes += minutesNow(test, opened);
+    if (done.size < 5) minutes5 = minutes;
     opened = deeper(opened, test.depth);
     done.add(t);
-    const row = machine.chances[t]?.[shows[t] ?? 0];
-    const joint = belief.map((chance, h) => chance * (row?.[h] ?? 0));
-    const total = joint.reduce((sum, one) => sum + one, 0);
-    belief = joint.map((one) => one / total);
+    const o = shows[t] ?? 0;
+    bearings.push({
+      chances: machine.chances[t]?.[o] ?? [],
+      usual: machine.usual[t]?.[o] ?? 0,
+      seen: seenCause(machine, test.id, test.outcomes[o]?.id ?? '') !== undefined,
+    });
+    belief = weigh(prior, bearings, blurs);
     const chances = causeChances(machine, belief);
     const ranked = chances.map((chance, index) => ({ chance, index })).sort((a, b) => b.chance - a.chance);
     const [first] = ranked;
@@ -141,7 +178,8 @@ function play(
       right1.push(right);
       right3.push(truth.every((index) => ranked.slice(0, 3).some((one) => one.index === index)));
     }
-    if (!certainAt && first && first.chance >= CERTAIN) certainAt = { tests: done.size, minutes, right };
+    if (!certainAt && first && first.chance >= CERTAIN)
+      certainAt = { tests: done.size, minutes, right, stated: first.chance };
     if (certainAt && done.size >= PLAYED_ON) break;
   }
   return {
@@ -149,7 +187,9 @@ function play(
     right3,
     tests: certainAt?.tests ?? done.size,
     minutes: certainAt?.minutes ?? minutes,
+    minutes5,
     certain: certainAt !== undefined,
+    stated: certainAt?.stated ?? 0,
     right: certainAt?.right ?? false,
   };
 }
@@ -165,8 +205,10 @@ function summed(runs: readonly Run[]): Played {
     top1: after(({ right1 }) => right1),
     top3: after(({ right3 }) => right3),
     testsToCertain: mean(({ tests }) => tests),
+    minutesAfter5: mean(({ minutes5 }) => minutes5),
     minutesToCertain: mean(({ minutes }) => minutes),
     certain: certain.length / runs.length,
+    statedWhenCertain: certain.length === 0 ? 0 : certain.reduce((sum, { stated }) => sum + stated, 0) / certain.length,
     rightWhenCertain: certain.length === 0 ? 0 : certain.filter(({ right }) => right).length / certain.length,
   };
 }
@@ -180,7 +222,13 @@ function summed(runs: readonly Run[]): Played {
  * @param machines how many
  * @param seed the same seed plays the same game
  */
-export function simulate(knowledge: Knowledge, loader: Loader, machines: number, seed: number): Simulation {
+export function simulate(
+  knowledge: Knowledge,
+  loader: Loader,
+  machines: number,
+  seed: number,
+  { world: kind = 'perturbed', policy = 'minute', blurs = BLURS }: Game = {},
+): Simulation {
   const random = seeded(seed);
   const table = machineOf(knowledge, loader);
   const fixed = [
@@ -188,11 +236,11 @@ export function simulate(knowledge: Knowledge, loader: Loader, machines: number,
     ...table.tests.keys(),
   ];
   const runs: Record<Player, Run[]> = { adviser: [], ceiling: [], fixed: [], random: [] };
-  let world = worldOf(knowledge, random);
+  let world = worldOf(knowledge, random, kind);
   let known = machineOf(world, loader);
   for (let n = 0; n < machines; n++) {
     if (n > 0 && n % 25 === 0) {
-      world = worldOf(knowledge, random);
+      world = worldOf(knowledge, random, kind);
       known = machineOf(world, loader);
     }
     const first = pick(table.shares, random);
@@ -210,20 +258,25 @@ export function simulate(knowledge: Knowledge, loader: Loader, machines: number,
           outcome: 'unclear',
           cured: 0,
         }));
-        const [best] = suggest(machine, belief, {
-          loader,
-          observations,
-          cured: [],
-          ruledOut: [],
-          opened,
-          stillFails: false,
-        });
+        const [best] = suggest(
+          machine,
+          belief,
+          {
+            loader,
+            observations,
+            cured: [],
+            ruledOut: [],
+            opened,
+            stillFails: false,
+          },
+          policy,
+        );
         return best && machine.tests.findIndex(({ id }) => id === best.testId);
       };
-    runs.adviser.push(play(table, truth, shows, advised(table)));
-    runs.ceiling.push(play(known, truth, shows, advised(known)));
-    runs.fixed.push(play(table, truth, shows, (_, done) => fixed.find((t) => !done.has(t))));
-    runs.random.push(play(table, truth, shows, (_, done) => order.find(({ t }) => !done.has(t))?.t));
+    runs.adviser.push(play(table, truth, shows, advised(table), blurs));
+    runs.ceiling.push(play(known, truth, shows, advised(known), NO_BLUR));
+    runs.fixed.push(play(table, truth, shows, (_, done) => fixed.find((t) => !done.has(t)), blurs));
+    runs.random.push(play(table, truth, shows, (_, done) => order.find(({ t }) => !done.has(t))?.t, blurs));
   }
   return {
     loader,

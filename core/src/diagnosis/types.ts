@@ -26,4 +26,6 @@ export interface Case {
   readonly opened: Depth;
   /** Whether it is known that it still fails after the last cure. */
   readonly stillFails: boolean;
+  /** Tests that the state of the machine makes impossible: nobody presses a belt that is broken. */
+  readonly impossible?: readonly string[];
 }

@@ -20,9 +20,22 @@ const OPEN: Readonly<Record<Loader, string>> = {
   wire: 'open',
 };
 
+const CLOSE: Readonly<Record<Loader, string>> = {
+  ...OPEN,
+  tray: 'close',
+  twinTray: 'close',
+  carousel: 'close',
+  slot: 'give a disc back',
+  lift: 'close',
+  wire: 'close',
+};
+
 /** Text of the knowledge in the words of a machine. @example inWords('ask it to {open}', 'slot') // 'ask it to take a disc in' */
 export const inWords = (text: string, loader: Loader): string => {
-  const said = text.replaceAll('{tray}', TRAY[loader]).replaceAll('{open}', OPEN[loader]);
+  const said = text
+    .replaceAll('{tray}', TRAY[loader])
+    .replaceAll('{open}', OPEN[loader])
+    .replaceAll('{close}', CLOSE[loader]);
   return loader === 'diskDrive' ? said.replace(/\bdisc\b/g, 'disk') : said;
 };
 

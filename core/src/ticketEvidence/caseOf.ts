@@ -1,6 +1,7 @@
 import { deeper, type Case, type Depth, type Knowledge, type Observation } from '../diagnosis';
 import { isFailure, isTrial } from '../proving';
-import { lidNow } from '../strip';
+import { isAway, lidNow } from '../strip';
+import { machineView } from '../machine';
 import type { Ticket } from '../ticket';
 import { takenFrom, type Taken } from './fromTicket';
 import { isBeltTest, isGoodBelt } from './sameTest';
@@ -59,6 +60,44 @@ function openedOf(ticket: Ticket, knowledge: Knowledge): Depth {
   return depths.reduce<Depth>(deeper, said ? 'lidOff' : 'lidOn');
 }
 
+/** Tests of a belt that is on its pulleys. */
+const ON_PULLEYS = ['beltFeel', 'holdEject', 'turnHand'];
+/** Tests that need the machine to move. */
+const MOVING = [
+  'sound',
+  'behaviour',
+  'closing',
+  'pull',
+  'tapped',
+  'emptyLoaded',
+  'warm',
+  'dark',
+  'holdEject',
+  'reads',
+  'spins',
+];
+
+/**
+ * What the state of the machine makes impossible: nobody presses a belt that is broken or out, nor watches a tray that
+ * lies on the bench.
+ *
+ * @example impossibleTests(ticket) // ['beltFeel', 'holdEject', 'turnHand']
+ */
+export function impossibleTests(ticket: Ticket): readonly string[] {
+  const { drives, off } = machineView({ ticket, events: [] });
+  const answers = answersOf(ticket);
+  const gone = answers.some(
+    ({ testId, outcome }) =>
+      testId === 'beltLook' && outcome !== 'inPlace' && outcome !== 'unclear' && outcome !== 'notTried',
+  );
+  const beltOut = drives[0]?.belt.kind === 'none';
+  const mover = off.some(
+    ({ kind, what, fate }) =>
+      kind === 'part' && isAway(fate) && /\b(?:tray|drawer|motor|mechanism|mech|roller)\b/i.test(what),
+  );
+  return [...new Set([...(gone || beltOut ? ON_PULLEYS : []), ...(mover ? [...MOVING, ...ON_PULLEYS] : [])])];
+}
+
 /**
  * A ticket as the adviser sees it.
  *
@@ -73,6 +112,7 @@ export function caseOf(ticket: Ticket, knowledge: Knowledge): Case {
     cured: cured.map(({ causeId }) => causeId),
     ruledOut: ticket.verdicts.filter(({ state }) => state === 'ruledOut').map(({ causeId }) => causeId),
     opened: openedOf(ticket, knowledge),
+    impossible: impossibleTests(ticket),
     stillFails:
       lastCure !== undefined &&
       ticket.cycles.some((cycle) => cycle.at > lastCure && !isTrial(cycle) && isFailure(cycle)),

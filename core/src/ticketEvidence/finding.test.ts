@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, reading, recordOf } from '../../fixtures/sample';
 import { KNOWLEDGE } from '../diagnosis';
 import type { EventBody } from '../ticket';
-import { answersOf, caseOf, sameTestElsewhere, takenFrom } from '.';
+import { answersOf, caseOf, impossibleTests, offeredAnswers, sameTestElsewhere, takenFrom } from '.';
+import { newStep, EMPTY_STRIP } from '../strip';
+import { readLine } from '../stripLine';
 
 const ticketOf = (list: readonly EventBody[]) => recordOf([opening, ...list]).ticket;
 const taken = (list: readonly EventBody[]) =>
@@ -38,6 +40,63 @@ describe('what other stations saw counts at once', () => {
     expect(taken([...run(12, 5, false), ...run(12, 0, true)])).toEqual(['emptyLoaded failsEmpty']);
     expect(taken([...run(12, 3, false), ...run(12, 3, true)])).toEqual(['emptyLoaded alike']);
     expect(taken([...run(3, 1, false), ...run(2, 0, true)])).toEqual([]);
+  });
+  const typed = (line: string): EventBody[] =>
+    (readLine(line)?.ways[0]?.does ?? []).flatMap((deed, index): EventBody[] =>
+      deed.type === 'step'
+        ? [{ type: 'stepPut', step: newStep(EMPTY_STRIP, deed.step, `st${index}`, '2026-01-12T09:30:00Z') }]
+        : deed.type === 'found'
+          ? [
+              {
+                type: 'foundPut',
+                found: {
+                  id: 'f',
+                  kind: deed.kind,
+                  what: deed.what,
+                  where: deed.where,
+                  guess: '',
+                  homed: false,
+                  pictureIds: [],
+                },
+              },
+            ]
+          : [],
+    );
+  test('what the strip saw: a belt in crumbs is dissolved, dirt is dirt, an object is an object', () => {
+    expect(taken(typed('belt in crumbs'))).toEqual(['beltLook dissolved']);
+    expect(taken(typed('fluff under the tray'))).toEqual([]);
+    expect(taken(typed('found a coin in the slot'))).toEqual(['path part']);
+    expect(taken(typed('belt off'))).toEqual([]);
+  });
+  test('how the old belt was found counts once, by its length where that is measured', () => {
+    const hanging: EventBody = { type: 'driveChanged', driveId: 'drive-a', changes: { oldState: 'hanging' } };
+    expect(taken([hanging])).toEqual(['beltFeel slack']);
+    const broken: EventBody = { type: 'driveChanged', driveId: 'drive-a', changes: { oldState: 'broken' } };
+    expect(taken([broken])).toEqual(['beltLook broken']);
+    // Nobody presses a belt that is broken.
+    expect(impossibleTests(ticketOf([broken]))).toEqual(['beltFeel', 'holdEject', 'turnHand']);
+    expect(impossibleTests(ticketOf(typed('belt off')))).toContain('beltFeel');
+  });
+  test('counted cycles answer by direction and by what helped; trials answer nothing', () => {
+    const run = (n: number, changes: Partial<ReturnType<typeof cycle>>): EventBody[] =>
+      Array.from({ length: n }, (_, i) => ({
+        type: 'cycleLogged',
+        cycle: { ...cycle(`${changes.action}${changes.result}${i}`, 'good'), conditions: [], ...changes },
+      }));
+    expect(taken(run(8, { action: 'close' }))).toEqual(['closing works']);
+    expect(taken(run(1, { action: 'open', result: 'helped' }))).toEqual(['pull comes']);
+    expect(taken(run(8, { action: 'close', trial: 'no belt' }))).toEqual([]);
+  });
+  test('what the owner said is offered, never taken, and not once it is answered', () => {
+    const told: EventBody = {
+      type: 'complaintPut',
+      complaint: complaint('k9', 'pulls to the right and crackles, needs an align'),
+    };
+    const words = (list: readonly EventBody[]) =>
+      offeredAnswers(ticketOf(list), KNOWLEDGE).map(({ testId, outcome, quote }) => `${testId} ${outcome} ${quote}`);
+    expect(words([told])).toEqual(expect.arrayContaining(['track drifts pulls to', 'sound growl crackles']));
+    expect(taken([told])).toEqual([]);
+    expect(words([told, observed('b', 'track', 'straight', '2026-01-12T09:40:00Z')]).join()).not.toContain('track');
   });
   test('the old belt against its path, and the pulleys as they were found', () => {
     const measured: EventBody[] = [

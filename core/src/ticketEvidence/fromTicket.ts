@@ -1,5 +1,7 @@
 import type { Observation } from '../diagnosis';
-import { countedBefore, cycleTable } from '../proving';
+import { countedBefore, cycleTable, tally } from '../proving';
+import { fisherTwoSided } from '../statistics';
+import { sayings, STRIPS_WORDS } from './words';
 import { oldBeltFinding } from '../sizing';
 import { factsOf, type Ticket } from '../ticket';
 import type { EvidenceKind, Sound } from '../stations';
@@ -51,27 +53,98 @@ function emptyAgainstLoaded(ticket: Ticket): Taken[] {
   return alike ? [{ testId: 'emptyLoaded', outcome: 'alike', cured: 0, from }] : [];
 }
 
-/** What the pulleys and the old belt of the first drive say. */
+/** Whether a condition parts failures from the rest, so that chance alone would hardly do it. */
+function parted(ticket: Ticket, condition: string): 'better' | 'worse' | undefined {
+  const before = countedBefore(ticket.cycles);
+  const under = tally(before.filter(({ conditions }) => conditions.includes(condition)));
+  const other = tally(before.filter(({ conditions }) => !conditions.includes(condition)));
+  if (under.n === 0 || other.n === 0) return undefined;
+  const chance = fisherTwoSided({
+    failedA: under.failures,
+    goodA: under.n - under.failures,
+    failedB: other.failures,
+    goodB: other.n - other.failures,
+  });
+  if (chance >= DIFFERS) return undefined;
+  return under.failures / under.n < other.failures / other.n ? 'better' : 'worse';
+}
+
+/** What the counted cycles say by direction, by what helped, and by condition. */
+function counted(ticket: Ticket): Taken[] {
+  const before = countedBefore(ticket.cycles);
+  const from = 'the cycles counted at Take in';
+  const clean = (action: string): boolean => {
+    const { n, failures } = tally(before.filter((cycle) => cycle.action === action));
+    return n >= ENOUGH && failures === 0;
+  };
+  const answer = (testId: string, outcome: string): Taken => ({ testId, outcome, cured: 0, from });
+  const cold = parted(ticket, 'cold');
+  const warm = parted(ticket, 'warm');
+  return [
+    ...(before.some(({ result }) => result === 'helped') ? [answer('pull', 'comes')] : []),
+    ...(clean('open') || clean('load') ? [answer('behaviour', 'works')] : []),
+    ...(clean('close') || clean('eject') ? [answer('closing', 'works')] : []),
+    ...(parted(ticket, 'tapped') === 'better' ? [answer('tapped', 'helps')] : []),
+    ...(parted(ticket, 'dark') === 'better' ? [answer('dark', 'works')] : []),
+    ...(cold === 'worse' || warm === 'better' ? [answer('warm', 'betterWarm')] : []),
+    ...(cold === 'better' || warm === 'worse' ? [answer('warm', 'worseWarm')] : []),
+  ];
+}
+
+/** How the old belt was found, as it answers a test. Its length is measured, so that hanging slack is told by that alone. */
+const OLD_STATE: Readonly<
+  Partial<Record<Ticket['drives'][number]['oldState'], readonly [testId: string, outcome: string]>>
+> = {
+  broken: ['beltLook', 'broken'],
+  crumbs: ['beltLook', 'dissolved'],
+  swollen: ['beltFeel', 'oily'],
+  stopgap: ['beltFeel', 'strange'],
+};
+/** A pull with the belt off from which a tray is stiff, and up to which it runs free. Common practice, no source. */
+const STIFF_N = 3;
+const FREE_N = 1.5;
+
+/** What the pulleys, the old belt and the pull of the first drive say. */
 function measured(ticket: Ticket): Taken[] {
   const [drive] = ticket.drives;
   if (!drive) return [];
   const surfaces = [drive.motorSurface, drive.drivenSurface];
   const felt = surfaces.includes('oily') ? 'oily' : surfaces.includes('glazed') ? 'shiny' : undefined;
-  const finding = oldBeltFinding(factsOf(drive));
+  const facts = factsOf(drive);
+  const finding = oldBeltFinding(facts);
+  const pullN = facts.trayPull?.value;
+  const found = OLD_STATE[drive.oldState];
+  const at = `drive ${drive.name} at Measure`;
   return [
     ...(felt
       ? [{ testId: 'beltFeel', outcome: felt, cured: 0, from: `drive ${drive.name}’s pulleys at Measure` }]
       : []),
-    ...(finding
-      ? [
-          {
-            testId: 'beltMeasured',
-            outcome: finding.slack ? 'slack' : 'right',
-            cured: 0,
-            from: `drive ${drive.name} at Measure`,
-          },
-        ]
+    ...(found ? [{ testId: found[0], outcome: found[1], cured: 0, from: at }] : []),
+    ...(finding ? [{ testId: 'beltMeasured', outcome: finding.slack ? 'slack' : 'right', cured: 0, from: at }] : []),
+    // One belt that hangs is one observation: its measured length where there is one, else what the hand felt.
+    ...(!finding && drive.oldState === 'hanging' ? [{ testId: 'beltFeel', outcome: 'slack', cured: 0, from: at }] : []),
+    ...(pullN !== undefined && (pullN >= STIFF_N || pullN <= FREE_N)
+      ? [{ testId: 'beltOffStiff', outcome: pullN >= STIFF_N ? 'stiff' : 'free', cured: 0, from: at }]
       : []),
+  ];
+}
+
+/** What the strip saw: in its typed lines, in what lay loose, in a disc that came out. Dirt is dirt, and no lost part. */
+function stripped(ticket: Ticket): Taken[] {
+  const { steps, found } = ticket.strip;
+  const lines = [
+    ...steps.map(({ line, number }) => [line, `number ${number} at Strip`] as const),
+    ...found.map(({ what }) => [what, 'found at Strip'] as const),
+  ];
+  const object = found.find(({ kind }) => kind === 'object');
+  return [
+    ...lines.flatMap(([line, from]) =>
+      sayings(line, STRIPS_WORDS).map(({ testId, outcome }): Taken => ({ testId, outcome, cured: 0, from })),
+    ),
+    ...(ticket.discs.some(({ out }) => out === 'at Strip')
+      ? [{ testId: 'path', outcome: 'disc', cured: 0, from: 'a disc that came out at Strip' }]
+      : []),
+    ...(object ? [{ testId: 'path', outcome: 'part', cured: 0, from: `found at Strip: ${object.what}` }] : []),
   ];
 }
 
@@ -98,9 +171,8 @@ export function takenFrom(ticket: Ticket): Taken[] {
       const answer = EVIDENCE_ANSWERS[kind];
       return answer ? [{ testId: answer[0], outcome: answer[1], cured: 0, from: 'how it arrived' }] : [];
     }),
-    ...(ticket.strip.found.length > 0
-      ? [{ testId: 'path', outcome: 'part', cured: 0, from: `found at Strip: ${ticket.strip.found[0]?.what ?? ''}` }]
-      : []),
+    ...stripped(ticket),
+    ...counted(ticket),
     ...emptyAgainstLoaded(ticket),
     ...measured(ticket),
   ];

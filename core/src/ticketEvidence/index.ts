@@ -1,3 +1,4 @@
-export { answersOf, caseOf, type Answer } from './caseOf';
+export { answersOf, caseOf, impossibleTests, type Answer } from './caseOf';
+export { offeredAnswers, type OfferedAnswer } from './offers';
 export { takenFrom, type Taken } from './fromTicket';
 export { sameTestElsewhere } from './sameTest';

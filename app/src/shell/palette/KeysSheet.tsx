@@ -12,6 +12,8 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   fit: 'On Size: fit the belt shown, log the try',
   keep: 'On Size: keep the old belt, cleaned',
   ranRight: 'On Size: the last belt tried ran right',
+  confirm: 'On Find: what the owner said is so',
+  askOn: 'On Find: ask on, all the same',
   cured: 'On Prove and Hand back: the first complaint that is open is cured',
   cycleStart: 'Counting cycles: start the watch',
   cycleGood: 'Counting cycles: good',

@@ -40,6 +40,8 @@ export const DEFAULT_KEYS = {
   answerUnclear: 'u',
   answerNotTried: 't',
   answerOther: 'o',
+  confirm: 'y',
+  askOn: 'q',
 };
 export type KeyAction = keyof typeof DEFAULT_KEYS;
 const KEY_ACTIONS = Object.keys(DEFAULT_KEYS) as KeyAction[];
@@ -60,6 +62,8 @@ export interface Settings {
   readonly requirements: Requirements;
   /** What of belts and rings this bench can get. */
   readonly toBeHad: ToBeHad;
+  /** What the adviser asks by: the most information for each minute, or for each test. */
+  readonly askBy: 'minute' | 'test';
   /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
   readonly printScale: number;
 }
@@ -72,6 +76,7 @@ export const DEFAULT_SETTINGS: Settings = {
   priors: DEFAULT_PRIORS,
   requirements: DEFAULT_REQUIREMENTS,
   toBeHad: 'both',
+  askBy: 'minute',
   printScale: 1,
 };
 
@@ -99,6 +104,7 @@ export function checkSettings(kept: unknown): Settings {
     priors: checkPriors(given.priors ?? priorsOfLimits(given.limits)),
     requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
     toBeHad: given.toBeHad === 'belts' || given.toBeHad === 'rings' ? given.toBeHad : 'both',
+    askBy: given.askBy === 'test' ? 'test' : 'minute',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
   };
 }
@@ -118,6 +124,7 @@ const slice = createSlice({
       state.singleKeys = payload;
     },
     priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
+    askBySet: (state, { payload }: PayloadAction<Settings['askBy']>) => ({ ...state, askBy: payload }),
     toBeHadSet: (state, { payload }: PayloadAction<ToBeHad>) => ({ ...state, toBeHad: payload }),
     requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({
       ...state,
@@ -140,6 +147,7 @@ export const {
   keyBound,
   priorsSet,
   requirementsSet,
+  askBySet,
   toBeHadSet,
   printScaleSet,
 } = slice.actions;

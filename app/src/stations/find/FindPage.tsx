@@ -1,26 +1,30 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { causeName, chanceWords } from '@loose-pulley/core/diagnosis';
 import { sameTestElsewhere } from '@loose-pulley/core/ticketEvidence';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Answers } from './Answers';
 import { CauseDrift } from './CauseDrift';
 import { OtherTests } from './OtherTests';
 import { TestCard } from './TestCard';
 import { useAdviser } from './useAdviser';
-import { LEAD_WORDS, LEADS_TO, Why } from './Why';
-
-/** From here on it is worth seeing to a cause before asking more. */
-const SURE = 0.8;
+import { askBySet } from '../../state/store/settings';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { Choice } from '../../parts/ui/Choice';
+import { Next } from './Next';
+import { Offers } from './Offers';
+import { Why } from './Why';
 
 /** Finding the fault: the test that says most per minute, and where every cause stands. */
 export function FindPage() {
   const { ticket } = useTicket();
-  const { drive } = useDrive();
   const advice = useAdviser(ticket);
   const [pickedAt, setPickedAt] = useState<{ readonly answered: number; readonly testId: string }>();
+  /** How many answers there were when it was to ask on all the same. */
+  const [askOnAt, setAskOnAt] = useState<number | null>(null);
+  const policy = useAppSelector(({ settings }) => settings.askBy);
+  const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState<string | null>(null);
   const answered = advice?.answers.length ?? 0;
   // After an answer the adviser asks again.
@@ -29,41 +33,38 @@ export function FindPage() {
   if (!advice) return <p className="p-5">One moment.</p>;
   const { machine, suggestions, ranked } = advice;
   const found = ticket.verdicts.find(({ state }) => state === 'found');
-  const test = machine.tests.find(({ id }) => id === (picked ?? suggestions[0]?.testId));
+  const { next: step } = advice;
+  const asking = step.do === 'ask' || picked !== null || askOnAt === answered;
+  const test = machine.tests.find(
+    ({ id }) => id === (picked ?? (step.do === 'ask' ? step.testId : suggestions[0]?.testId)),
+  );
   const shown = chosen ?? found?.causeId ?? ranked[0]?.causeId ?? '';
   const elsewhere = sameTestElsewhere(ticket);
-  const sure = ranked[0] && ranked[0].chance >= SURE ? ranked[0] : undefined;
-  const first = sure && machine.causes.find(({ id }) => id === sure.causeId);
   const cause = machine.causes.find(({ id }) => id === shown);
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 className="text-2xl">Find</h2>
-          <p className="text-sm text-soft">
-            {picked ? 'The test you asked for' : 'Next test: the most information per minute'}
-          </p>
+          <Choice
+            label="Which test comes next"
+            value={policy}
+            options={[
+              ['minute', 'most for each minute'],
+              ['test', 'most for each test'],
+            ]}
+            onChoose={(by) => dispatch(askBySet(by))}
+          />
         </div>
         <PluggedCaution ticket={ticket} />
-        {first && sure && (
-          <p role="status" className="flex flex-wrap items-center justify-between gap-3 border border-ink px-4 py-2">
-            <span>
-              <strong>{causeName(first, machine.loader)}</strong>, {chanceWords(sure.chance)}: see to it, or ask on.
-            </span>
-            {LEADS_TO[first.leads] && (
-              <Link
-                to={`/t/${ticket.id}/${LEADS_TO[first.leads]}?drive=${drive.name}`}
-                className="inline-flex min-h-11 items-center font-semibold underline decoration-live decoration-2 underline-offset-4"
-              >
-                {LEAD_WORDS[first.leads]} {first.leads === 'measure' && drive.name}
-              </Link>
-            )}
-          </p>
-        )}
-        {test ? (
+        <Offers advice={advice} />
+        {step.do !== 'ask' && <Next advice={advice} asking={asking} onAskOn={() => setAskOnAt(answered)} />}
+        {test && asking ? (
           <TestCard key={test.id} advice={advice} test={test} />
         ) : (
-          <p className="text-lg">Every test is answered. Give your verdict at the side, or take an answer back.</p>
+          !test && (
+            <p className="text-lg">Every test is answered. Give your verdict at the side, or take an answer back.</p>
+          )
         )}
         {elsewhere.length > 0 && (
           <p className="flex flex-wrap items-center gap-x-4">

@@ -6,16 +6,21 @@ import {
   KNOWLEDGE,
   machineOf,
   rankCauses,
+  nextStep,
+  seenCause,
   suggest,
   type Case,
   type Fit,
   type Knowledge,
   type Machine,
+  type NextStep,
+  type Policy,
   type RankedCause,
   type Suggestion,
 } from '@loose-pulley/core/diagnosis';
-import { answersOf, caseOf, type Answer } from '@loose-pulley/core/ticketEvidence';
+import { answersOf, caseOf, offeredAnswers, type Answer, type OfferedAnswer } from '@loose-pulley/core/ticketEvidence';
 import type { Ticket } from '@loose-pulley/core/ticket';
+import { useAppSelector } from '../../state/store/hooks';
 import { loadOwnKnowledge } from '../../state/persistence/knowledge';
 
 /** Everything that the adviser has to say of a ticket. Derived, never kept. */
@@ -31,6 +36,10 @@ export interface Advice {
   /** By cause, how likely it was before any answer, after the first, and so on. */
   readonly trail: Readonly<Record<string, readonly number[]>>;
   readonly suggestions: readonly Suggestion[];
+  /** To ask, to open it, or to go and see to it. */
+  readonly next: NextStep;
+  /** What the complaints seem to answer, to be confirmed. */
+  readonly offers: readonly OfferedAnswer[];
   readonly fit: Fit;
 }
 
@@ -43,9 +52,16 @@ export function useKnowledge(): Knowledge | undefined {
   return knowledge;
 }
 
-function adviceOn(ticket: Ticket, knowledge: Knowledge, machine: Machine): Advice {
+function adviceOn(ticket: Ticket, knowledge: Knowledge, machine: Machine, policy: Policy): Advice {
   const given = caseOf(ticket, knowledge);
   const belief = believe(machine, given);
+  const suggestions = suggest(machine, belief, given, policy);
+  const gone = new Set([...given.cured, ...given.ruledOut]);
+  const seen = given.observations
+    .filter(({ cured }) => cured === given.cured.length)
+    .flatMap(({ testId, outcome }) => seenCause(machine, testId, outcome) ?? [])
+    .filter((id) => !gone.has(id));
+  const found = ticket.verdicts.filter(({ state }) => state === 'found').map(({ causeId }) => causeId);
   const steps = Array.from({ length: given.observations.length + 1 }, (_, n) =>
     causeChances(machine, believe(machine, { ...given, observations: given.observations.slice(0, n) })),
   );
@@ -58,7 +74,9 @@ function adviceOn(ticket: Ticket, knowledge: Knowledge, machine: Machine): Advic
     ranked: rankCauses(machine, belief),
     soundChance: belief[0] ?? 0,
     trail: Object.fromEntries(machine.causes.map(({ id }, index) => [id, steps.map((step) => step[index] ?? 0)])),
-    suggestions: suggest(machine, belief, given),
+    suggestions,
+    next: nextStep(machine, belief, given.opened, suggestions, [...found, ...seen]),
+    offers: offeredAnswers(ticket, knowledge),
     fit: fitOf(machine, given, belief),
   };
 }
@@ -67,8 +85,9 @@ function adviceOn(ticket: Ticket, knowledge: Knowledge, machine: Machine): Advic
 export function useAdviser(ticket: Ticket): Advice | undefined {
   const knowledge = useKnowledge();
   const machine = useMemo(() => knowledge && machineOf(knowledge, ticket.loader), [knowledge, ticket.loader]);
+  const policy = useAppSelector(({ settings }) => settings.askBy);
   return useMemo(
-    () => (knowledge && machine ? adviceOn(ticket, knowledge, machine) : undefined),
-    [ticket, knowledge, machine],
+    () => (knowledge && machine ? adviceOn(ticket, knowledge, machine, policy) : undefined),
+    [ticket, knowledge, machine, policy],
   );
 }

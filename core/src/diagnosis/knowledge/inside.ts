@@ -43,7 +43,10 @@ export const INSIDE: readonly BenchTest[] = [
       beltGlazed: [10, 12, 74, 2, 2],
       beltOily: [8, 12, 8, 70, 2],
       beltWrong: [14, 16, 4, 4, 62],
-      beltOff: [40, 44, 10, 3, 3],
+      // What is not there, or has gone to tar, cannot be firm under a finger.
+      beltBroken: [3, 82, 4, 4, 7],
+      beltDissolved: [3, 40, 5, 46, 6],
+      beltOff: [24, 60, 10, 3, 3],
       otherBelt: [68, 13, 13, 3, 3],
     },
   }),
@@ -55,7 +58,13 @@ export const INSIDE: readonly BenchTest[] = [
     loaders: ALL,
     outcomes: { right: 'shorter than its path, as it should be', slack: 'as long or longer', tight: 'far too short' },
     sound: [86, 8, 6],
-    given: { beltSlack: [10, 86, 4], beltWrong: [24, 36, 40], beltGlazed: [68, 26, 6], otherBelt: [76, 18, 6] },
+    given: {
+      beltBroken: [30, 50, 20],
+      beltSlack: [10, 86, 4],
+      beltWrong: [24, 36, 40],
+      beltGlazed: [68, 26, 6],
+      otherBelt: [76, 18, 6],
+    },
   }),
   test('holdEject', 'Held lightly while it tries', {
     how: 'Hold what moves lightly and ask it to {open}. Watch the motor pulley, the belt, the gears.',
