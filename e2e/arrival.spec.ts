@@ -150,7 +150,7 @@ test('a clean run stands under what it failed under, the lid is said, and every 
   await log.getByRole('radio', { name: 'owner’s disc' }).click();
   await expect(log.getByText('No worthless disc has run clean since the last treatment.')).toBeVisible();
   await log.getByRole('radio', { name: 'empty' }).click();
-  for (const verdict of ['Bad', 'Good', 'Bad'])
+  for (const verdict of ['Bad', 'Bad', 'Good'])
     await log.getByRole('button', { name: new RegExp(`^${verdict}`) }).click();
   await station(page, 8);
   await page.getByLabel(/A treatment/).fill('belt A renewed');
@@ -159,13 +159,18 @@ test('a clean run stands under what it failed under, the lid is said, and every 
   await expect(again.getByText('Drive B: the same test of its belt.')).toBeVisible();
   await page.getByRole('button', { name: 'Begin a clean run' }).click();
   const cleanRun = page.getByRole('region', { name: 'Cycles counted for this clean run' });
+  // It begins under what it failed under.
+  await expect(cleanRun.getByRole('button', { name: 'cold' })).toHaveAttribute('aria-pressed', 'true');
+  await cleanRun.getByRole('button', { name: 'cold' }).click();
   await cleanRun.getByRole('button', { name: 'warm' }).click();
   await cleanRun.getByRole('button', { name: /^Good/ }).click();
   const under = page.getByRole('region', { name: 'Under which it failed' });
-  await expect(under).toContainText('empty, cold: failed 2 · no clean cycle so far');
+  await expect(under).toContainText('opening, empty, cold: failed 2 · no clean cycle so far');
   await page.getByLabel('Lid', { exact: true }).selectOption('on');
   await station(page, 9);
-  await expect(page.getByText('It failed empty, cold; the clean run has no cycle so.')).toBeVisible();
+  await expect(
+    page.getByText('Not proved: it failed opening, empty, cold, and of that 0 of 3 clean cycles are there'),
+  ).toBeVisible();
   await expect(page.getByText('Not powered since the lid went on: no cycle was counted.')).toBeVisible();
   await page.getByRole('link', { name: /Not looked at after the last treatment. Drive B/ }).click();
   await again
@@ -175,9 +180,11 @@ test('a clean run stands under what it failed under, the lid is said, and every 
     .click();
   await cleanRun.getByRole('button', { name: 'warm' }).click();
   await cleanRun.getByRole('button', { name: 'cold' }).click();
+  // The closing that follows the opening proves nothing of it.
+  await cleanRun.getByRole('button', { name: /^Good/ }).click();
   await cleanRun.getByRole('button', { name: /^Good/ }).click();
   await station(page, 9);
-  await expect(page.getByText(/the clean run has no cycle so|Not powered since|Drive B: the same test/)).toHaveCount(0);
+  await expect(page.getByText(/0 of 3 clean|Not powered since|Drive B: the same test/)).toHaveCount(0);
 });
 
 test('two runs at once in two tabs: the second sees them live, and none is counted twice', async ({

@@ -93,7 +93,7 @@ test('broken, foreign, newer and hand-edited files are refused in a sentence, an
     ['{"hello": "world"}', 'not a Loose Pulley ticket'],
     [
       good.replace(/"version": \d+/, '"version": 7'),
-      'written by a newer Loose Pulley (format 7; this one reads up to 5)',
+      'written by a newer Loose Pulley (format 7; this one reads up to 6)',
     ],
     [
       JSON.stringify(edited),

@@ -111,7 +111,7 @@ test('the way back is the browser’s own, and every page has its title', async 
   await expect(page.getByRole('link', { name: 'Drive B, table' })).toBeVisible();
   await page.getByRole('link', { name: /^3 Strip/ }).click();
   await expect(page).toHaveTitle(/Oberquist C5 carousel, Strip/);
-  await page.getByRole('radio', { name: 'not needed' }).click();
+  await page.getByRole('button', { name: 'Strip is not needed here' }).click();
   await expect(page.getByRole('link', { name: '3 Strip, not needed' })).toBeVisible();
   await page.goBack();
   await expect(page).toHaveTitle(/Take in/);

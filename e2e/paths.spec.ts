@@ -174,7 +174,12 @@ test('the Bench groups by what is waited for; the Log finds by any word; handed 
   await page.getByRole('link', { name: /Orrismere/ }).click();
   await page.getByRole('link', { name: /^9 Hand back/ }).click();
   await expect(page.getByText('What was done is not written yet.')).toBeVisible();
-  // The gate is passed only by writing why, and that is printed.
+  // What is only told is no reason to wait; what matters is passed only by writing why, and that is printed.
+  await expect(page.getByRole('button', { name: 'Hand it back' })).toBeEnabled();
+  await page.getByLabel('Lid', { exact: true }).selectOption('off');
+  await expect(page.getByRole('region', { name: 'Before it goes' }).getByRole('listitem').first()).toHaveText(
+    'The lid is off.',
+  );
   await expect(page.getByRole('button', { name: 'Hand it back' })).toBeDisabled();
   await page.getByLabel(/Hand back anyway, because/).fill('the hall needs it tonight');
   await page.getByRole('button', { name: 'Hand it back' }).click();

@@ -1,6 +1,7 @@
 import { playAdviser } from '../adviser.mjs';
 import { benchCalculating } from './calculating';
 import { benchFull } from './full';
+import { benchJobs } from './jobs';
 import { benchLoading } from './loading';
 import { openReport } from './report';
 import { openStage } from './stage';
@@ -14,15 +15,19 @@ export async function bench(): Promise<void> {
   await benchWorking(row, stage);
   await benchCalculating(row, stage);
   await benchFull(row, stage);
-  // How the adviser does beside a fixed order.
-  for (const [loader, player, first, , , tests, minutes, , , ofCeiling, saved] of (await playAdviser(60)).slice(1)) {
+  await benchJobs(row, stage);
+  // How the adviser does by either policy, and whether it is as sure as it says.
+  const { asking, trust } = await playAdviser(60);
+  for (const [loader, policy, player, first, by5, , tests, minutes, , ofCeiling] of asking.slice(1)) {
     if (player !== 'adviser') continue;
     row(
-      `adviser, ${loader}: right after 5 tests, minutes to certain`,
-      `${first}, ${minutes} min`,
-      `${ofCeiling} of the ceiling, ${saved} fewer minutes than the fixed order; ${tests} tests; 60 machines, docs/ADVISER.md has more`,
+      `adviser, ${loader}, most ${policy}: right after 5 tests, minutes by then`,
+      `${first}, ${by5} min`,
+      `${ofCeiling} of the ceiling; ${tests} tests and ${minutes} min to certainty; 60 machines, docs/ADVISER.md has more`,
     );
   }
+  for (const [world, taken, certain, stated, right, apart] of trust.slice(1))
+    row(`adviser, ${world}, ${taken}: certain, stated, right`, `${certain}, ${stated}, ${right}`, `${apart} points apart`);
   print(stage.browser.version());
   await stage.close();
 }

@@ -63,13 +63,18 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
           ]}
           onChoose={(next) => dispatch(unitChosen(next))}
         />
-        <Button look="quiet" aria-pressed={dark} onClick={() => dispatch(themeChosen(dark ? 'light' : 'dark'))}>
+        <Button
+          look="quiet"
+          className="max-sm:hidden"
+          aria-pressed={dark}
+          onClick={() => dispatch(themeChosen(dark ? 'light' : 'dark'))}
+        >
           Dark
         </Button>
-        <Button look="quiet" className="no-underline max-sm:hidden" aria-label="Jump" onClick={onJump}>
+        <Button look="quiet" className="min-w-11 justify-center no-underline" aria-label="Jump" onClick={onJump}>
           <KeyCap>/</KeyCap>
         </Button>
-        <Button look="quiet" className="no-underline max-sm:hidden" aria-label="Keys" onClick={onHelp}>
+        <Button look="quiet" className="min-w-11 justify-center no-underline" aria-label="Keys" onClick={onHelp}>
           <KeyCap>?</KeyCap>
         </Button>
       </div>

@@ -85,7 +85,7 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     end(`Not back yet: ${plural(off.length, 'number')} ${numbers}.`, 'rebuild');
   }
   for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen))
-    end(`Still open: ${words}. ${closes}.`, 'rebuild');
+    end(`Still open: ${words}; ${closes}.`, 'rebuild');
   for (const sentence of unproved(ticket)) end(sentence, 'prove');
   if (lid?.state === 'on' && !ticket.cycles.some(({ at, trial }) => trial === undefined && at >= lid.since)) {
     end('Not powered since the lid went on: no cycle was counted.', 'prove');

@@ -44,3 +44,25 @@ const NAMED: ReadonlyArray<readonly [RegExp, Loader]> = [
 ];
 /** The kind of loader that words name; a plain tray where they name none. @example loaderNamed('slot player, will not take discs') // 'slot' */
 export const loaderNamed = (words: string): Loader => NAMED.find(([pattern]) => pattern.test(words))?.[1] ?? 'tray';
+
+const TRAYLESS: Readonly<Partial<Record<Loader, string>>> = {
+  carousel: 'drawer',
+  lift: 'drawer',
+  slot: 'disc',
+  diskDrive: 'spindle',
+};
+/**
+ * Words about a tray in the words of a machine: one that has none is never spoken to of trays.
+ *
+ * @example forLoader('Fingers out of the moving tray.', 'diskDrive') // 'Fingers out of the moving spindle.'
+ */
+export function forLoader(words: string, loader: Loader): string {
+  const other = TRAYLESS[loader];
+  return other
+    ? words.replace(
+        /\b(tray)(s?)\b/gi,
+        (_, tray: string, several: string) =>
+          `${tray.startsWith('T') ? other.replace(/^./, (letter) => letter.toUpperCase()) : other}${several}`,
+      )
+    : words;
+}

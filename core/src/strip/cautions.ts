@@ -1,4 +1,4 @@
-import type { Loader } from '../loaders';
+import { forLoader, type Loader } from '../loaders';
 import type { Fate, StepKind } from './schema';
 
 /** What a kind of step can hurt, short, said as it is typed. Common practice, no source; local rules come first. */
@@ -45,5 +45,5 @@ export function cautionFor(
   const fate = before.some((one) => one.fate === step.fate) ? undefined : FATE_CAUTIONS[step.fate];
   const machine =
     step.kind === 'cover' && !before.some((one) => one.kind === 'cover') ? LOADER_CAUTIONS[loader] : undefined;
-  return [kind, fate, machine].filter(Boolean).join(' ');
+  return forLoader([kind, fate, machine].filter(Boolean).join(' '), loader);
 }

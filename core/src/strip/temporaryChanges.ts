@@ -1,4 +1,5 @@
 import { TEMPORARY_CHANGES } from './temporaryChangeKinds';
+import { lidStep } from './lid';
 import { openRemoval } from './removals';
 import { CHANGE_LIMITS, type TemporaryChange, type ChangeLimit, type Step, type TemporaryChangeKind } from './schema';
 import { isAway } from './words';
@@ -34,7 +35,12 @@ export const forbidding = (
 export const coveringStep = (kind: TemporaryChangeKind, steps: readonly Step[]): Step | undefined =>
   TEMPORARY_CHANGES[kind].covered &&
   steps.findLast(
-    (step) => (step.kind === 'cover' || step.kind === 'part') && isAway(step.fate) && openRemoval(step) !== undefined,
+    (step) =>
+      // The lid asks for itself.
+      step !== lidStep(steps) &&
+      (step.kind === 'cover' || step.kind === 'part') &&
+      isAway(step.fate) &&
+      openRemoval(step) !== undefined,
   );
 
 /** The limits of temporary changes in words. */

@@ -426,7 +426,14 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     !looked;
   const named = np.filter((word, at) => at === np.findIndex((one) => one === word) || nounOf(word) === undefined);
   const fastener = kind !== undefined && FASTENERS.has(kind);
-  const others = named.filter((word) => nounOf(word)?.singular !== noun && word !== noun && !heads.includes(word));
+  const idle = (word: string): boolean =>
+    leave &&
+    /^(?:leave|leaving|left|alone|do|not|never|touch|touched|undo|undone|remove|removed|untouched|stays?|remains?|place|kept|please|no|need|move|disturb|pull|loosen|must|should)$/.test(
+      word,
+    );
+  const others = named
+    .filter((word) => !idle(word))
+    .filter((word) => nounOf(word)?.singular !== noun && word !== noun && !heads.includes(word));
   return {
     text,
     kind,
@@ -436,7 +443,8 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     vague,
     bare,
     guessed,
-    what: fastener ? noun : joined(named),
+    // What stays where it is is told apart by how it looks.
+    what: fastener ? (leave ? joined([...heads, noun]) : noun) : joined(named.filter((word) => !idle(word))),
     where: (fastener ? [joined(others), joined(where).replace(/^(?:from|of|for|at) (?:the )?/, '')] : [joined(where)])
       .filter(Boolean)
       .join(' ')
@@ -546,7 +554,7 @@ export function stepOf(clause: Clause, line: string, more: Partial<StepDraft> = 
   const [of, all] = clause.figures.ofMany ?? [count, count];
   const named =
     clause.noun !== '' && clause.what === clause.noun && Math.max(all, of) + clause.missing !== 1
-      ? severalOf(clause.noun)
+      ? clause.what.slice(0, clause.what.length - clause.noun.length) + severalOf(clause.noun)
       : clause.what;
   return blankStep(kind, line, {
     what: spoken(named),

@@ -477,7 +477,13 @@ const echoOf = (deed: Deed): string => {
       return '';
   }
 };
-const wayOf = (does: readonly Deed[]): Way => ({ echo: does.map(echoOf).join(' '), does });
+const wayOf = (does: readonly Deed[]): Way => ({
+  echo:
+    does.length > 1 && does.every(({ type }) => type === 'step')
+      ? `${does.map((deed) => echoOf(deed).replace(/\.$/, '')).join(' · ')}.`
+      : does.map(echoOf).join(' '),
+  does,
+});
 
 /** The order of steps: what frees a thing comes before it, however it was said. */
 function inOrder(deeds: readonly Deed[], things: readonly Thing[]): readonly Deed[] {

@@ -12,6 +12,7 @@ import {
   type Tally,
   type TestDisc,
 } from '@loose-pulley/core/proving';
+import { forLoader } from '@loose-pulley/core/loaders';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
@@ -146,7 +147,10 @@ export function CycleLog({
             last.
           </p>
         )}
-      <Caution>Fingers out of the moving tray. Counting needs power: nothing open that can be touched live.</Caution>
+      <Caution>
+        {forLoader('Fingers out of the moving tray.', ticket.loader)} Counting needs power: nothing open that can be
+        touched live.
+      </Caution>
       <MayNotCount counting={counting} />
       <div className="grid grid-cols-2 gap-2 md:grid-cols-4">
         {key('good', 'Good', keys?.cycleGood, true)}

@@ -82,7 +82,7 @@ function Ends({ ends }: { readonly ends: readonly OpenEnd[] }) {
         <li key={words} className="border-b border-hair">
           <Link
             to={`/t/${ticket.id}/${station}${driveName ? `?drive=${driveName}` : ''}`}
-            className="flex min-h-11 items-center underline decoration-hair underline-offset-4 hover:decoration-live"
+            className="flex min-h-11 items-center py-1.5 leading-snug underline decoration-hair underline-offset-4 hover:decoration-live"
           >
             {words}
           </Link>

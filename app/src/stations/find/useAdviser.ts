@@ -57,8 +57,10 @@ function adviceOn(ticket: Ticket, knowledge: Knowledge, machine: Machine, policy
   const belief = believe(machine, given);
   const suggestions = suggest(machine, belief, given, policy);
   const gone = new Set([...given.cured, ...given.ruledOut]);
-  const seen = given.observations
-    .filter(({ cured }) => cured === given.cured.length)
+  const answers = answersOf(ticket);
+  // Something loose that was found is a clue, and no fault that was seen.
+  const seen = answers
+    .filter(({ cured, from }) => cured === given.cured.length && !from?.startsWith('found at Strip'))
     .flatMap(({ testId, outcome }) => seenCause(machine, testId, outcome) ?? [])
     .filter((id) => !gone.has(id));
   const found = ticket.verdicts.filter(({ state }) => state === 'found').map(({ causeId }) => causeId);
@@ -69,7 +71,7 @@ function adviceOn(ticket: Ticket, knowledge: Knowledge, machine: Machine, policy
     knowledge,
     machine,
     given,
-    answers: answersOf(ticket),
+    answers,
     belief,
     ranked: rankCauses(machine, belief),
     soundChance: belief[0] ?? 0,

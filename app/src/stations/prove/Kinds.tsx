@@ -1,5 +1,6 @@
 import {
   besideCount,
+  cleanRunState,
   FEW_CYCLES,
   kindWords,
   leastClean,
@@ -30,7 +31,16 @@ export function Kinds({
   readonly cleanRun: CleanRun | undefined;
 }) {
   const { ticket } = useTicket();
-  if (kinds.length === 0) return null;
+  const named = ticket.verdicts.some(({ state }) => state !== 'ruledOut');
+  if (kinds.length === 0 && !named) return null;
+  if (kinds.length === 0) {
+    const clean = cleanRun ? cleanRunState(cleanRun, ticket.cycles).clean : 0;
+    return (
+      <section aria-label="How many clean cycles">
+        <Always clean={clean} cleanRun={cleanRun} />
+      </section>
+    );
+  }
   const beside = cleanRun ? besideCount(ticket.cycles, cleanRun, kinds) : 0;
   return (
     <section aria-label="How many clean cycles" className="grid gap-4">
@@ -40,7 +50,7 @@ export function Kinds({
           <p className="text-sm text-soft">
             failed {kind.failures} of {kind.n} so counted
           </p>
-          {kind.always ? <Always kind={kind} cleanRun={cleanRun} /> : <Wanted kind={kind} cleanRun={cleanRun} />}
+          {kind.always ? <Always clean={kind.clean} cleanRun={cleanRun} /> : <Wanted kind={kind} cleanRun={cleanRun} />}
         </div>
       ))}
       {beside > 0 && (
@@ -53,7 +63,7 @@ export function Kinds({
 }
 
 /** A fault that was always there: its cause, and a few cycles. */
-function Always({ kind, cleanRun }: { readonly kind: FailedKind; readonly cleanRun: CleanRun | undefined }) {
+function Always({ clean, cleanRun }: { readonly clean: number; readonly cleanRun: CleanRun | undefined }) {
   const { ticket } = useTicket();
   const cause =
     ticket.verdicts.find(({ state }) => state === 'cured') ?? ticket.verdicts.find(({ state }) => state === 'found');
@@ -61,18 +71,18 @@ function Always({ kind, cleanRun }: { readonly kind: FailedKind; readonly cleanR
   return (
     <div className="grid gap-1">
       <p>
-        It never once worked, so it is proved by its cause put right, and a few cycles under each condition. The
-        arithmetic of rare faults does not apply.
+        What is always there is proved by its cause put right, and a few cycles under each condition. The arithmetic of
+        rare faults does not apply.
       </p>
       <p>
         Cause: {cause ? <strong>{cause.words}</strong> : <span className="text-live">not said yet, at Find</span>}. Put
         right: {treated ? <strong>{treated.what}</strong> : <span className="text-live">not written down yet</span>}.
       </p>
       <p className="text-xl font-semibold">
-        {cleanRun ? `${kind.clean} of ${FEW_CYCLES}` : FEW_CYCLES}
-        {cleanRun && kind.clean >= FEW_CYCLES && ' · shown'}
+        {cleanRun ? `${clean} of ${FEW_CYCLES}` : FEW_CYCLES}
+        {cleanRun && clean >= FEW_CYCLES && ' · shown'}
       </p>
-      {cleanRun && <Progress clean={kind.clean} count={FEW_CYCLES} />}
+      {cleanRun && <Progress clean={clean} count={FEW_CYCLES} />}
     </div>
   );
 }

@@ -88,7 +88,9 @@ export function ProvePage() {
       </div>
       <aside aria-label="How many it takes" className="grid content-start gap-4 border-hair px-5 py-5 lg:border-l">
         <h3 className="text-lg">How many clean cycles?</h3>
-        {unprovable && <p className="border-l-4 border-live pl-3">{unprovable}</p>}
+        {unprovable && !ticket.verdicts.some(({ state }) => state !== 'ruledOut') && (
+          <p className="border-l-4 border-live pl-3">{unprovable}</p>
+        )}
         <Kinds kinds={kinds} cleanRun={running ? cleanRun : undefined} />
         <FailedUnder cleanRun={cleanRun} />
         <p className="text-sm text-soft">

@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
+import { forLoader } from '@loose-pulley/core/loaders';
 import { formatLength } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -57,7 +58,9 @@ export function GearTiming() {
         <ol>
           {gearTrials.map((trial) => (
             <li key={trial.id} className="border-b border-hair py-1">
-              {trial.what},{trial.parkedAt !== 'unknown' && ` parked with the ${END_NAMES[trial.parkedAt]},`}{' '}
+              {trial.what},
+              {trial.parkedAt !== 'unknown' &&
+                ` parked with the ${forLoader(END_NAMES[trial.parkedAt], ticket.loader)},`}{' '}
               {trial.teeth === 0 ? 'at the mark' : `${trial.teeth > 0 ? '+' : ''}${trial.teeth} from the mark`}:{' '}
               <strong>{RESULT_NAMES[trial.result]}</strong>
             </li>
@@ -78,7 +81,7 @@ export function GearTiming() {
           label="Parked with"
           value={parkedAt}
           disabled={!canWrite}
-          options={GEAR_ENDS.map((end) => [end, END_NAMES[end]] as const)}
+          options={GEAR_ENDS.map((end) => [end, forLoader(END_NAMES[end], ticket.loader)] as const)}
           onChoose={setParkedAt}
         />
         <NumberLine

@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import { forLoader } from '@loose-pulley/core/loaders';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import {
@@ -111,7 +112,9 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
                     ↺{' '}
                   </span>
                   <strong>{change.words}</strong>: {change.closes}, before {LIMIT_WORDS[change.before]}.{' '}
-                  <span className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</span>
+                  <span className="text-sm text-soft">
+                    {forLoader(TEMPORARY_CHANGES[change.kind].caution, ticket.loader)}
+                  </span>
                 </span>
                 <CloseChange change={change} disabled={!canWrite} />
               </div>
@@ -229,17 +232,35 @@ function BackStep({
         </span>
         {step.kind === 'connector' && side && <PlugMark side={side} />}
         {onEarlier && (
-          <Button look="quiet" disabled={!canWrite} onClick={onEarlier} aria-label={`Number ${step.number} earlier`}>
+          <Button
+            look="quiet"
+            className="min-w-11 justify-center"
+            disabled={!canWrite}
+            onClick={onEarlier}
+            aria-label={`Number ${step.number} earlier`}
+          >
             ↑
           </Button>
         )}
         {onLater && (
-          <Button look="quiet" disabled={!canWrite} onClick={onLater} aria-label={`Number ${step.number} later`}>
+          <Button
+            look="quiet"
+            className="min-w-11 justify-center"
+            disabled={!canWrite}
+            onClick={onLater}
+            aria-label={`Number ${step.number} later`}
+          >
             ↓
           </Button>
         )}
         {onFirst && (
-          <Button look="quiet" disabled={!canWrite} onClick={onFirst} aria-label={`Number ${step.number} first of all`}>
+          <Button
+            look="quiet"
+            className="min-w-11 justify-center"
+            disabled={!canWrite}
+            onClick={onFirst}
+            aria-label={`Number ${step.number} first of all`}
+          >
             first
           </Button>
         )}

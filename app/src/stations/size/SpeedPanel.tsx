@@ -107,7 +107,7 @@ export function SpeedPanel({
     <>
       {!speed && (
         <div className="grid justify-items-start gap-2 py-3">
-          <p className="text-soft">A tray does not care; a spindle, a turntable or a tape does.</p>
+          <p className="text-soft">A loading belt does not care; a spindle, a turntable or a tape does.</p>
           <Button disabled={!canWrite} onClick={() => set(FIRST)}>
             Speed matters on this drive
           </Button>

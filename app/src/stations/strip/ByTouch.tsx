@@ -1,6 +1,8 @@
 import { FilePicker } from '../../parts/ui/FilePicker';
 import { useState } from 'react';
+import { forLoader } from '@loose-pulley/core/loaders';
 import { blankStep } from '@loose-pulley/core/strip';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { addPictures } from '../../parts/pictures/addPictures';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -26,6 +28,7 @@ const THINGS = [
 
 /** Steps by touch, and a picture that is the step: words can come later. */
 export function ByTouch() {
+  const { ticket } = useTicket();
   const { doLine, addStep } = useStripLine();
   const dispatch = useAppDispatch();
   const [refused, setRefused] = useState('');
@@ -49,7 +52,7 @@ export function ByTouch() {
             {count} {count === 1 ? 'screw' : 'screws'}
           </Button>
         ))}
-        {THINGS.map((thing) => (
+        {THINGS.map((one) => forLoader(one, ticket.loader)).map((thing) => (
           <Button key={thing} onClick={() => doLine(thing)}>
             {thing}
           </Button>

@@ -8,12 +8,15 @@ import {
   type TemporaryChangeKind,
   TEMPORARY_CHANGE,
 } from '@loose-pulley/core/strip';
+import { forLoader, type Loader } from '@loose-pulley/core/loaders';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { useStripLine } from '../../parts/strip/useStripLine';
 import { CloseChange } from '../../parts/strip/CloseChange';
+
+const TRAYLESS: ReadonlySet<Loader> = new Set(['slot', 'diskDrive']);
 
 /** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
 export function Changes() {
@@ -52,7 +55,7 @@ export function Changes() {
                 {LIMIT_WORDS[change.before]}.
               </p>
               {TEMPORARY_CHANGES[change.kind].caution && (
-                <p className="text-sm text-soft">{TEMPORARY_CHANGES[change.kind].caution}</p>
+                <p className="text-sm text-soft">{forLoader(TEMPORARY_CHANGES[change.kind].caution, ticket.loader)}</p>
               )}
               {never && (
                 <p role="alert" className="border-l-4 border-live pl-3">
@@ -98,9 +101,11 @@ export function Changes() {
         <details>
           <summary className="flex min-h-11 cursor-pointer items-center">Note a {TEMPORARY_CHANGE}</summary>
           <div className="grid gap-2">
-            {TEMPORARY_CHANGE_KINDS.filter((kind) => kind !== 'own').map((kind) => (
+            {TEMPORARY_CHANGE_KINDS.filter(
+              (kind) => kind !== 'own' && !(TRAYLESS.has(ticket.loader) && kind === 'trayLeftOut'),
+            ).map((kind) => (
               <Button key={kind} onClick={() => choose(kind)}>
-                {TEMPORARY_CHANGES[kind].name}
+                {forLoader(TEMPORARY_CHANGES[kind].name, ticket.loader)}
               </Button>
             ))}
             <div className="flex gap-2">

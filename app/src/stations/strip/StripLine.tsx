@@ -105,7 +105,7 @@ export function StripLine({
         ) : (
           <span className="text-soft">
             Such as “2 hex8 pinned rear corners, one short”, “lens cover, 2 screws”, “motor plug pulled”, “leave the
-            gold screws”, “found spring under the tray”, “sludge in the groove”, “laser bridged”, “again 3”, “power”.
+            gold screws”, “found spring under the gear”, “sludge in the groove”, “laser bridged”, “again 3”, “power”.
           </span>
         )}
       </div>

@@ -1,4 +1,4 @@
-import { TEMPORARY_CHANGE } from '../../strip';
+import { FATES_KNOWN, goesBack, TEMPORARY_CHANGE } from '../../strip';
 import type { Descriptions, EventPlace } from '../module';
 import type { stripEvents } from './schema';
 
@@ -6,10 +6,10 @@ const place = (): EventPlace => ({ station: 'strip' });
 
 export const stripDescriptions: Descriptions<typeof stripEvents> = {
   stepPut: {
-    says: ({ step: { number, what, removals } }) => {
-      const last = removals[removals.length - 1];
-      const how = last ? (last.back === null ? 'off' : 'back') : 'noted';
-      return number === 0 ? `note “${what}”` : `${number} ${what}, ${how}`;
+    says: ({ step }) => {
+      const last = step.removals[step.removals.length - 1];
+      const how = !last || !goesBack(step.fate) || last.back === null ? FATES_KNOWN[step.fate].name : 'back';
+      return `${step.number === 0 ? 'note' : step.number} ${step.what}, ${how}`;
     },
     place: ({ step }) => ({ station: step.removals.some(({ back }) => back !== null) ? 'rebuild' : 'strip' }),
   },
