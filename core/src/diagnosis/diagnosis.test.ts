@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import {
   believe,
+  NO_BLUR,
   causeChances,
   checkKnowledge,
   evidenceOn,
@@ -11,6 +12,8 @@ import {
   KNOWLEDGE,
   LEAST,
   machineOf,
+  nextStep,
+  seenCause,
   outcomeChances,
   rankCauses,
   suggest,
@@ -246,5 +249,84 @@ describe('the adviser at work', () => {
     expect(fit.doubt.length).toBeGreaterThan(1);
     const plain = given([saw('sound', 'runsFree'), saw('beltFeel', 'slack'), saw('tapped', 'helps')]);
     expect(fitOf(machine, plain, believe(machine, plain)).fits).toBe(true);
+  });
+});
+
+describe('how sure it may be', () => {
+  const machine = machineOf(KNOWLEDGE, 'tray');
+  const chanceOf = (list: Observation[], id: string, blurs?: typeof NO_BLUR) =>
+    rankCauses(machine, believe(machine, given(list), blurs)).find(({ causeId }) => causeId === id)?.chance ?? 0;
+  test('the odds are integrated over tables: less sure than the table at its word, and what was seen with the eye is not blurred', () => {
+    const felt = [saw('sound', 'runsFree'), saw('beltFeel', 'slack'), saw('holdEject', 'slips')];
+    expect(chanceOf(felt, 'beltSlack')).toBeLessThan(chanceOf(felt, 'beltSlack', NO_BLUR));
+    const seen = [saw('lock', 'on')];
+    expect(chanceOf(seen, 'transportLock')).toBeCloseTo(chanceOf(seen, 'transportLock', NO_BLUR), 9);
+  });
+  test('an answer is the sight of a cause where it hardly ever comes with another', () => {
+    expect(seenCause(machineOf(KNOWLEDGE, 'slot'), 'link', 'off')).toBe('rollerLink');
+    expect(seenCause(machine, 'beltLook', 'broken')).toBe('beltBroken');
+    expect(seenCause(machine, 'sound', 'runsFree')).toBeUndefined();
+    expect(seenCause(machine, 'link', 'home')).toBeUndefined();
+  });
+  test('a firm and dull belt never makes “broken” lead', () => {
+    for (const loader of LOADERS) {
+      const own = machineOf(KNOWLEDGE, loader);
+      const first = (list: Observation[]) => rankCauses(own, believe(own, given(list, { loader })))[0]?.causeId;
+      expect(first([saw('beltFeel', 'firm')])).not.toMatch(/beltBroken|beltDissolved|beltOff/);
+    }
+  });
+});
+
+describe('when to stop asking', () => {
+  const step = (loader: Case['loader'], list: Observation[], more: Partial<Case> = {}, seen: string[] = []) => {
+    const machine = machineOf(KNOWLEDGE, loader);
+    const one = given(list, { loader, ...more });
+    const belief = believe(machine, one);
+    return nextStep(machine, belief, one.opened, suggest(machine, belief, one), seen);
+  };
+  test('nothing known: it asks; once whatever the answer it comes open, it says so', () => {
+    expect(step('tray', []).do).toBe('ask');
+    expect(step('tray', [saw('sound', 'runsFree'), saw('behaviour', 'nothing'), saw('pull', 'comes')])).toMatchObject({
+      do: 'open',
+    });
+  });
+  test('what was seen is gone to, without six questions that lead to the same', () => {
+    expect(step('slot', [saw('link', 'off')], { opened: 'lidOff' }, ['rollerLink'])).toMatchObject({
+      do: 'go',
+      causeId: 'rollerLink',
+      lead: 'rebuild',
+    });
+  });
+  test('no test is asked none of whose answers would change what is done (a law)', () => {
+    const machine = machineOf(KNOWLEDGE, 'slot');
+    fc.assert(
+      fc.property(answers('slot'), fc.constantFrom('lidOn' as const, 'lidOff' as const), (list, opened) => {
+        const one = given(list, { loader: 'slot', opened });
+        const belief = believe(machine, one);
+        const next = nextStep(machine, belief, opened, suggest(machine, belief, one));
+        if (next.do !== 'ask') return;
+        const lead = (causeId: string) => machine.causes.find(({ id }) => id === causeId)?.leads ?? '';
+        const outside = (one: string) => one === 'none' || one === 'complaints';
+        const plan = (causeId: string) => (opened === 'lidOn' && !outside(lead(causeId)) ? 'open' : lead(causeId));
+        const now = plan(rankCauses(machine, belief)[0]?.causeId ?? '');
+        expect(wouldLead(machine, belief, next.testId).some(({ causeId }) => plan(causeId) !== now)).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  test('what the state of the machine makes impossible is not proposed', () => {
+    const machine = machineOf(KNOWLEDGE, 'tray');
+    const one = given([], { opened: 'lidOff', impossible: ['beltFeel', 'turnHand'] });
+    const proposed = suggest(machine, believe(machine, one), one).map(({ testId }) => testId);
+    expect(proposed).not.toContain('beltFeel');
+    expect(proposed).toContain('beltLook');
+  });
+  test('the most for each test is another order than the most for each minute', () => {
+    const machine = machineOf(KNOWLEDGE, 'tray');
+    const one = given([]);
+    const belief = believe(machine, one);
+    const [perTest] = suggest(machine, belief, one, 'test');
+    const bits = suggest(machine, belief, one).map((each) => each.bits);
+    expect(perTest?.bits).toBe(Math.max(...bits));
   });
 });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { cycle, opening, recordOf, step, tried } from '../../fixtures/sample';
 import type { EventBody } from '../ticket';
-import { machineView } from '.';
+import { chosenBelt, countingNow, driveOfBelt, fittingOf, machineView } from '.';
 
 const viewOf = (...bodies: EventBody[]) => machineView(recordOf([opening, ...bodies]));
 const beltOf = (...bodies: EventBody[]) => viewOf(...bodies).drives.map(({ belt }) => belt.kind);
@@ -130,5 +130,49 @@ describe('the machine as it stands', () => {
   test('undoing takes the view back with it', () => {
     const record = recordOf([opening, fit('drive-a', 't1'), { type: 'undone', eventId: 'e2' }]);
     expect(machineView(record).drives[0]?.belt.kind).toBe('asItCame');
+  });
+});
+
+describe('one fact, said once', () => {
+  const noBelt: EventBody = {
+    type: 'temporaryChangePut',
+    change: {
+      id: 'nb',
+      kind: 'noBelt',
+      words: 'no belt fitted',
+      closes: 'fit the belt',
+      before: 'power',
+      openedAt: at(2),
+      closedAt: null,
+      afterStepId: null,
+      afterChangeId: null,
+      beforeStepId: null,
+    },
+  };
+  test('fitting a belt ends “no belt fitted” and brings its step back', () => {
+    const bodies = [opening, beltStep('st1', 1, 'belt', 1), noBelt];
+    const { ticket } = recordOf(bodies);
+    const fitted = fittingOf(ticket, 'drive-a', tried('t1', 116), at(9));
+    expect(fitted.map(({ type }) => type)).toEqual(['tryLogged', 'temporaryChangePut', 'stepPut']);
+    const after = recordOf([...bodies, ...fitted]);
+    expect(machineView(after).drives[0]?.belt.kind).toBe('fitted');
+    expect(machineView(after).off).toEqual([]);
+    expect(machineView(after).changes.power).toEqual([]);
+    expect(chosenBelt(after.ticket.drives[0] ?? { tries: [] })?.id).toBe('t1');
+  });
+  test('a belt step belongs to the drive that it names, and to none where it names none of several', () => {
+    const { ticket } = recordOf([opening, { type: 'driveAdded', driveId: 'drive-b', name: 'B' }]);
+    const words = (what: string) => driveOfBelt(ticket, { what, where: '', line: what })?.name;
+    expect([words('belt drive B'), words('belt')]).toEqual(['B', undefined]);
+  });
+  test('nothing is counted unplugged, and with a plug or a belt out only as a trial; screws and covers may be off', () => {
+    const plug: EventBody = { type: 'stepPut', step: step('p1', 1, 'connector', 'motor plug') };
+    const lid: EventBody = { type: 'stepPut', step: step('c1', 1, 'cover', 'lid') };
+    const unplugged: EventBody = { type: 'mainsSaid', mains: { state: 'unplugged', since: at(3) } };
+    expect(countingNow(viewOf())).toEqual({ may: 'yes' });
+    expect(countingNow(viewOf(lid))).toEqual({ may: 'yes' });
+    expect(countingNow(viewOf(plug))).toEqual({ may: 'trial', because: 'number 1, motor plug, is out' });
+    expect(countingNow(viewOf(noBelt))).toEqual({ may: 'trial', because: 'drive A has no belt' });
+    expect(countingNow(viewOf(plug, unplugged)).may).toBe('no');
   });
 });

@@ -4,6 +4,13 @@ import {
   addOrder,
   applyStrip,
   bookedIn,
+  cannotEnd,
+  cautionFor,
+  coveringStep,
+  leftOverOf,
+  lidNow,
+  placedLate,
+  withFate,
   countsOf,
   EMPTY_STRIP,
   forbidding,
@@ -315,4 +322,97 @@ test('a step put in late stands where it came off, under the next number', () =>
     ['late', 3],
     ['s1', 2],
   ]);
+});
+
+describe('temporary changes under what covers them, and in chains', () => {
+  const change = (id: string, more: Partial<TemporaryChange> = {}): TemporaryChange => ({
+    id,
+    kind: 'own',
+    words: id,
+    closes: '',
+    before: 'handBack',
+    openedAt: AT,
+    closedAt: null,
+    afterStepId: null,
+    afterChangeId: null,
+    beforeStepId: null,
+    ...more,
+  });
+  const wayOf = (strip: Strip): string[] =>
+    rebuildOf(strip).map((item) =>
+      item.type === 'step' ? item.step.what : item.type === 'change' ? item.change.words : 'TRY',
+    );
+  test('bridged pads stop before the mechanism that covers them goes back, not only before the lid', () => {
+    const strip = typed('lid', 'mechanism out', 'laser pads bridged');
+    const covers = coveringStep('laserBridged', strip.steps);
+    expect(covers?.what).toBe('mechanism');
+    const pads = strip.temporaryChanges[0] as TemporaryChange;
+    const held = apply(strip, { type: 'temporaryChangePut', change: { ...pads, beforeStepId: covers?.id ?? null } });
+    expect(wayOf(held)).toEqual(['laser pads bridged', 'mechanism', 'TRY', 'lid']);
+    // The lid asks for itself, and a stop pin lies covered by nothing.
+    expect(coveringStep('laserBridged', typed('lid').steps)).toBeUndefined();
+    expect(coveringStep('stopPinOut', strip.steps)).toBeUndefined();
+  });
+  test('three in a row end in their order, whatever order they were said in, and wait together for a step', () => {
+    const chain = [
+      change('a', { afterChangeId: 'b' }),
+      change('b', { afterChangeId: 'c' }),
+      change('c', { afterStepId: 's1' }),
+    ];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(chain, { minLength: 3 }), (list) => {
+        const strip = { ...typed('lid', 'plug 6 grey'), temporaryChanges: list };
+        const way = wayOf(strip);
+        expect(way.filter((words) => 'abc'.includes(words))).toEqual(['c', 'b', 'a']);
+        expect(way.indexOf('c')).toBeGreaterThan(way.indexOf('plug 6 grey'));
+      }),
+    );
+  });
+  test('one that can only end after what it forbids is named, through a chain too', () => {
+    const pin = change('pin', { kind: 'stopPinOut', before: 'lid' });
+    const levers = change('levers', { kind: 'switchLeversOff', before: 'power', afterChangeId: 'pin' });
+    expect(cannotEnd(pin, [])).toBeUndefined();
+    expect(cannotEnd(levers, [pin])).toBe(
+      '“levers” must end before power, and “pin”, which must end first, can end only after power. Say another order, or another limit.',
+    );
+    expect(cannotEnd({ ...levers, before: 'handBack' }, [pin])).toBeUndefined();
+  });
+});
+
+describe('what is said once', () => {
+  test('the lid is off while its step is, on once that is back, and the later word wins', () => {
+    const strip = typed('4 ph1 case', 'lid');
+    expect(lidNow(null, strip.steps)).toEqual({ state: 'off', since: AT });
+    expect(lidNow({ state: 'on', since: '2026-01-12T10:00:00Z' }, strip.steps)?.state).toBe('on');
+    const back = strip.steps.map((step) => goneBack(step, 1, '2026-01-12T11:00:00Z'));
+    expect(lidNow({ state: 'off', since: '2026-01-12T10:00:00Z' }, back)).toEqual({
+      state: 'on',
+      since: '2026-01-12T11:00:00Z',
+    });
+    // A cover of something within is no lid.
+    expect(lidNow(null, typed('lens cover').steps)).toBeNull();
+  });
+  test('what is left over is carried until it is placed or explained', () => {
+    let step = goneBack(typed('4 ph1 case').steps[0] as Step, 3, AT);
+    expect(leftOverOf(step)).toBe(1);
+    const again = offAgain({ opening: 2 }, step, AT);
+    if (!again.ok) throw new Error(again.problem);
+    expect(leftOverOf(again.value)).toBe(1);
+    step = goneBack(again.value, 3, AT);
+    expect(leftOverOf(step)).toBe(1);
+    expect(leftOverOf(placedLate(step, 1))).toBe(0);
+    expect(leftOverOf({ ...step, explained: 'thread stripped' })).toBe(0);
+  });
+  test('another fate is another place: left alone it never came off, off it is counted', () => {
+    const strip = typed('4 ph1 case');
+    const left = withFate(strip, strip.steps[0] as Step, 'leftAlone', AT);
+    expect(countsOf({ steps: [left] }).out).toBe(0);
+    expect(countsOf({ steps: [withFate(strip, left, 'off', AT)] }).out).toBe(4);
+  });
+  test('a caution is said once for each kind of step', () => {
+    const plug = { kind: 'connector', fate: 'pulled' } as const;
+    expect(cautionFor(plug, [], 'tray')).toContain('By its body');
+    expect(cautionFor(plug, [plug], 'tray')).toBe('');
+    expect(cautionFor({ kind: 'part', fate: 'off' }, [], 'diskDrive')).not.toMatch(/tray/i);
+  });
 });

@@ -167,7 +167,7 @@ test('the summary carries what the Bench shows, and is searchable', () => {
       { type: 'stationMarked', station: 'takeIn', mark: 'done' },
     ]),
   );
-  expect(summary.next).toBe('find');
+  expect(summary.next).toBe('size');
   expect(summary.marks).toBe('doodooooo');
   expect(summary.sketch).toMatchObject({ motorMm: 6, driveMm: 24.8, centreMm: 38.2 });
   expect(summary.searchText).toContain('listening booth');
