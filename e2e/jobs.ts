@@ -96,18 +96,13 @@ async function rebuilt(hands: Hands): Promise<void> {
   await page.getByRole('heading', { name: 'Rebuild', exact: true }).waitFor();
   for (let guard = 0; guard < 60; guard++) {
     if ((await page.getByText(/Everything is back/).count()) > 0) return;
-    const first = page.getByRole('list', { name: 'Rebuild order' }).getByRole('listitem').first();
-    const words = await first.innerText();
-    if (/Try it before the lid/.test(words)) {
-      // Tried at Prove in its time: what stands after it goes back.
-      await hands.press(
-        page.getByRole('list', { name: 'Rebuild order' }).getByRole('listitem').nth(1).getByRole('button').last(),
-      );
-    } else if ((await byName(page, /^All of this layer back/).count()) > 0) await hands.key('w', ALONE_MS);
-    else if (/All seven/.test(words)) {
-      await first.getByRole('button', { name: /the belt is on/ }).waitFor({ timeout: 20_000 });
+    const next = page.locator('[data-first-back]');
+    if ((await byName(page, /^All of this layer back/).count()) > 0) await hands.key('w', ALONE_MS);
+    else {
+      if ((await next.getByRole('checkbox').count()) > 0)
+        await next.getByRole('button', { name: /the belt is on/ }).waitFor({ timeout: 20_000 });
       await hands.key('v', ALONE_MS);
-    } else await hands.key('v', ALONE_MS);
+    }
     await page.waitForTimeout(120);
   }
 }
@@ -123,9 +118,7 @@ export async function ringJob(page: Page): Promise<Hands> {
   await hands.key('y', ALONE_MS);
   await stripped(hands, ['lid, 4 ph1 underside', 'front panel, two claws', 'belt missing, only tar left ?1']);
   await hands.key('Alt+4');
-  await hands.press(
-    page.getByLabel('Path by string', { exact: true }),
-  );
+  await hands.press(page.getByLabel('Path by string', { exact: true }));
   await hands.line('121');
   await hands.key('Alt+5');
   await hands.press(page.getByRole('radio', { name: 'rings', exact: true }));

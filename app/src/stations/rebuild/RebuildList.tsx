@@ -45,9 +45,11 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
   const steps = items.flatMap((item) => (item.type === 'step' ? [item.step] : []));
   const { steps: all, temporaryChanges } = ticket.strip;
   const lid = lidStep(all);
-  const [first] = items;
+  // The try stands there until the lid is on its way: what comes after it is what hands do next.
+  const ahead = items[0]?.type === 'try' ? items.slice(1) : items;
+  const [first] = ahead;
   /** The head of the list that belongs to one layer, as far as one press may take it. */
-  const layer = layerAtHead(items, all, (step) => step === lid && forbidding(temporaryChanges, 'lid').length > 0);
+  const layer = layerAtHead(ahead, all, (step) => step === lid && forbidding(temporaryChanges, 'lid').length > 0);
   const putBack = (step: Step, many: number): void => {
     // The lid's return is asked about, and said once.
     if (step === lid) dispatch(sayMoment('lid'));
@@ -91,7 +93,8 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
         </Button>
       )}
       <LongList items={items} keyOf={keyOf} usualPx={61} label="Rebuild order">
-        {(item, index) => {
+        {(item) => {
+          const next = item === first;
           if (item.type === 'try') {
             return (
               <div className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-3">
@@ -132,13 +135,13 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
                 if (dragged) before(dragged, item.step.id);
                 setDragged(null);
               }}
-              data-first-back={index === 0 ? '' : undefined}
-              className={index === 0 ? 'border-b border-hair bg-zone1' : 'border-b border-hair'}
+              data-first-back={next ? '' : undefined}
+              className={next ? 'border-b border-hair bg-zone1' : 'border-b border-hair'}
             >
               <BackStep
                 step={item.step}
-                next={index === 0}
-                keyCap={index === 0 ? keys?.stepBack : undefined}
+                next={next}
+                keyCap={next ? keys?.stepBack : undefined}
                 back={(many) => putBack(item.step, many)}
                 onEarlier={earlier && (() => before(item.step.id, earlier.id))}
                 onLater={later && (() => before(later.id, item.step.id))}
