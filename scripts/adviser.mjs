@@ -16,7 +16,18 @@ export async function playAdviser(machines) {
   const { simulate, KNOWLEDGE, POLICIES, WORLDS, NO_BLUR } = await core.room('diagnosis');
   const { LOADERS } = await core.room('loaders');
   const asking = [
-    ['loader', 'policy', 'player', 'first, after 5', 'minutes by then', 'after 10', 'tests', 'minutes', 'certain', 'of ceiling, after 5'],
+    [
+      'loader',
+      'policy',
+      'player',
+      'first, after 5',
+      'minutes by then',
+      'after 10',
+      'tests',
+      'minutes',
+      'certain',
+      'of ceiling, after 5',
+    ],
   ];
   const trust = [['world', 'table taken', 'certain', 'stated', 'right', 'apart, points']];
   const sums = new Map();
@@ -50,8 +61,12 @@ export async function playAdviser(machines) {
       }
     }
     for (const world of WORLDS) {
-      if (world === 'structure') add('structure, as judgement', simulate(KNOWLEDGE, loader, machines, SEED, { world }).players.adviser);
-      add(`${world}, at its word`, simulate(KNOWLEDGE, loader, machines, SEED, { world, blurs: NO_BLUR }).players.adviser);
+      if (world === 'structure')
+        add('structure, as judgement', simulate(KNOWLEDGE, loader, machines, SEED, { world }).players.adviser);
+      add(
+        `${world}, at its word`,
+        simulate(KNOWLEDGE, loader, machines, SEED, { world, blurs: NO_BLUR }).players.adviser,
+      );
     }
   }
   for (const [key, sum] of sums) {

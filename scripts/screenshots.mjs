@@ -15,6 +15,7 @@ const SHOTS = [
   { file: 'size', path: '/t/demo-0147/size' },
   { file: 'size-dark', path: '/t/demo-0147/size', dark: true },
   { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
+  { file: 'swap', path: '/t/demo-0147/swap' },
   { file: 'why', path: '/why', height: 1000, wait: 8000 },
   { file: 'slip', path: '/t/demo-0147/slip' },
   { file: 'takein', path: '/t/demo-0147/takeIn' },

@@ -27,7 +27,11 @@ export async function bench(): Promise<void> {
     );
   }
   for (const [world, taken, certain, stated, right, apart] of trust.slice(1))
-    row(`adviser, ${world}, ${taken}: certain, stated, right`, `${certain}, ${stated}, ${right}`, `${apart} points apart`);
+    row(
+      `adviser, ${world}, ${taken}: certain, stated, right`,
+      `${certain}, ${stated}, ${right}`,
+      `${apart} points apart`,
+    );
   print(stage.browser.version());
   await stage.close();
 }

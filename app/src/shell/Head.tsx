@@ -32,7 +32,11 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
     );
   return (
     <header className="flex flex-wrap items-center gap-x-4 border-b border-ink px-5 max-sm:gap-x-1.5 max-sm:px-3 print:hidden">
-      <NavLink to="/" className="flex min-h-12 items-center gap-2.5" aria-label="Loose Pulley, to the Bench">
+      <NavLink
+        to="/"
+        className={cx('flex min-h-12 items-center gap-2.5', ticket.status === 'open' && 'max-sm:hidden')}
+        aria-label="Loose Pulley, to the Bench"
+      >
         <Logo />
         <span className="wide text-[17px] font-bold whitespace-nowrap max-sm:hidden">Loose Pulley</span>
       </NavLink>

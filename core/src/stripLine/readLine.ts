@@ -531,8 +531,13 @@ function variants(thing: Thing, line: string): Array<readonly Deed[]> {
       thing.clause.where.split(' ').find((word) => nounOf(word)?.kind === two);
     const late = thing.tells.find((text) => readClause(text).kind === two);
     const name = late ?? other ?? two;
+    // The thing is a step of its own then, and no place.
+    const alone: Deed =
+      deed.type === 'step' && asRead(deed.step.where) === asRead(name)
+        ? { ...deed, step: { ...deed.step, where: '' } }
+        : deed;
     return [
-      deed,
+      alone,
       {
         type: 'step',
         step: blankStep(two as StepDraft['kind'], line, {

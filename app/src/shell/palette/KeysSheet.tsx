@@ -1,5 +1,6 @@
+import { useDark } from '../../parts/ui/useDark';
 import { useState, type KeyboardEvent } from 'react';
-import { DEFAULT_KEYS, keyBound, singleKeysSwitched, type KeyAction } from '../../state/store/settings';
+import { DEFAULT_KEYS, keyBound, singleKeysSwitched, themeChosen, type KeyAction } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Sheet } from '../../parts/ui/Sheet';
@@ -48,6 +49,7 @@ const FIXED = [
 export default function KeysSheet({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch();
   const { keys, singleKeys } = useAppSelector(({ settings }) => settings);
+  const dark = useDark();
   const taken = (action: KeyAction, key: string) =>
     (Object.keys(keys) as KeyAction[]).find((other) => other !== action && keys[other] === key);
   /** The action whose key is being changed: only then does a press bind one. */
@@ -115,6 +117,13 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
           }
         >
           Restore defaults
+        </Button>
+        <Button
+          className="sm:hidden"
+          aria-pressed={dark}
+          onClick={() => dispatch(themeChosen(dark ? 'light' : 'dark'))}
+        >
+          Dark
         </Button>
         <Button look="strong" onClick={onClose}>
           Close

@@ -49,7 +49,7 @@ export function SwapPage() {
     );
   };
   return (
-    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-4">
         <h2 className="sr-only">Swap the belt</h2>
         <ComplaintAnswers />
@@ -63,15 +63,36 @@ export function SwapPage() {
           labels={drawingFields({ drive, facts, canWrite })}
           onMove={onMove}
         />
+      </div>
+      <div className="order-1 grid grid-cols-1 content-start gap-6 bg-sheet px-5 pb-6 lg:col-start-1">
         {situation.ok && (
           <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation.value} />
         )}
         <CycleLog key={running ?? 'new'} cleanRunId={running} begins />
         <FilledArea field="done" label="What was done" />
+        <div className="grid gap-3 md:grid-cols-2 md:items-start">
+          <Closing />
+          <div className="grid gap-3 md:pt-3">
+            <ButtonLink to={`/t/${ticket.id}/letter`} className="min-h-12">
+              Letter to the owner
+            </ButtonLink>
+            <p className="text-soft">
+              Opened up, or no belt at all?{' '}
+              <Link className="underline" to={`/t/${ticket.id}/find`}>
+                Find the fault
+              </Link>{' '}
+              or{' '}
+              <Link className="underline" to={`/t/${ticket.id}/strip`}>
+                strip it
+              </Link>
+              : nothing is typed twice.
+            </p>
+          </div>
+        </div>
       </div>
       <aside
         aria-label="Readings"
-        className="grid content-start gap-4 border-hair px-5 py-4 max-lg:border-t lg:border-l"
+        className="grid content-start gap-4 border-hair px-5 py-4 max-lg:border-t lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
       >
         {field('oldBelt', 'Old belt')}
         {field('section', 'Belt section')}
@@ -80,21 +101,6 @@ export function SwapPage() {
         ) : (
           <p className={facts.driveProblem ? 'text-live' : undefined}>{situation.problem}</p>
         )}
-        <ButtonLink to={`/t/${ticket.id}/letter`} className="min-h-12">
-          Letter to the owner
-        </ButtonLink>
-        <Closing />
-        <p className="text-soft">
-          Opened up, or no belt at all?{' '}
-          <Link className="underline" to={`/t/${ticket.id}/find`}>
-            Find the fault
-          </Link>{' '}
-          or{' '}
-          <Link className="underline" to={`/t/${ticket.id}/strip`}>
-            strip it
-          </Link>
-          : nothing is typed twice.
-        </p>
       </aside>
     </div>
   );

@@ -57,8 +57,9 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
   useEffect(() => {
     const here = list.current?.querySelector<HTMLElement>('[aria-current=page]');
     const nav = list.current?.parentElement;
-    if (here && nav && nav.scrollWidth > nav.clientWidth)
-      nav.scrollLeft = here.offsetLeft - (nav.clientWidth - here.offsetWidth) / 2;
+    if (!here || !nav || nav.scrollWidth <= nav.clientWidth) return;
+    const [at, frame] = [here.getBoundingClientRect(), nav.getBoundingClientRect()];
+    nav.scrollLeft += at.left - frame.left - (frame.width - at.width) / 2;
   }, [pathname]);
   return (
     <nav
@@ -70,7 +71,7 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
           const mark = marks[station];
           const words = wordsOf(ticket, station, drive, unit);
           return (
-            <li key={station} className="relative shrink-0 border-hair max-lg:border-r lg:border-b">
+            <li key={station} className="shrink-0 border-hair max-lg:border-r lg:border-b">
               <NavLink
                 to={{ pathname: `/t/${ticket.id}/${station}`, search: drive ? `?drive=${drive}` : '' }}
                 aria-label={`${index + 1} ${STATION_NAMES[station]}, ${MARK_NAMES[mark]}`}
