@@ -512,6 +512,7 @@ function headOf(
 /** Whether a clause only tells how: the latch is slid, a tool is used. */
 export const isInstruction = (clause: Clause): boolean =>
   (INSTRUCTION.test(clause.text) && (clause.kind === undefined || clause.guessed || HANDLES.test(clause.noun))) ||
+  /^(?:off|out of) (?:the|its|their)\b/.test(clause.text) ||
   /^(?:mind|careful|watch|beware|note|see|no|clear|without|using|by|before|after|it|they|goes|runs?|looks?|same|like|marks?|arrow|stripe|as)\b/.test(
     clause.text,
   ) ||

@@ -50,7 +50,7 @@ const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<Deed, { type: 'moment' }>
     'It is plugged in now.',
   ],
   [
-    /^(?:unplug(?:ged)?(?: it)?|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/i,
+    /^(?:unplug(?:ged)?(?: it)?(?: now| again)?|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/i,
     'unplugged',
     'It is unplugged now.',
   ],
@@ -87,7 +87,7 @@ const OBSERVED = new RegExp(
   String.raw`\b(?:${[...CONDITIONS].join('|')}|missing|off its|jumped|slipped off|crooked|misaligned|out of line)\b`,
 );
 
-const splitAt = /(?<!\d),|,(?!\d)|;|\.\s+(?=\S)|:\s|\s[–—-]\s|\s(?:and|then|&|\+|plus|with|but)\s/gi;
+const splitAt = /(?<!\d),|,(?!\d)|;|\.\s+(?=\S)|:\s|\s[–—-]\s|\s(?:and|then|&|\+|plus|with|but|(?:held|fixed|secured) by)\s/gi;
 
 interface Piece {
   readonly sep: string;
@@ -106,7 +106,8 @@ function pieces(typed: string): Piece[] {
   let sep = '';
   for (const match of line.matchAll(splitAt)) {
     out.push({ sep, text: line.slice(at, match.index).trim() });
-    sep = match[0].trim().toLowerCase();
+    const said = match[0].trim().toLowerCase();
+    sep = said.endsWith(' by') ? 'with' : said;
     at = match.index + match[0].length;
   }
   out.push({ sep, text: line.slice(at).trim() });
@@ -182,7 +183,7 @@ function startsThing(clause: Clause, sep: string, last: Thing): 'yes' | 'maybe' 
         : 'no';
   }
   if (sep === 'and' || sep === '&' || sep === '+' || sep === 'plus' || sep === 'then')
-    return last.clause.kind === undefined ? 'no' : 'yes';
+    return last.clause.kind === undefined || /\bbetween\b[^,]*$/.test(last.clause.text) ? 'no' : 'yes';
   if (clause.guessed && !said) return 'no';
   if (said || clause.figures.driverType !== '' || clause.fate !== undefined || clause.leave) return 'yes';
   if (clause.plural && clause.bare) return 'maybe';

@@ -27,7 +27,7 @@ const NOUN_WORDS: ReadonlyArray<readonly [NounKind, string]> = [
   [
     'part',
     'tray drawer motor board pcb card mechanism mech clamp bridge transport roller link bracket brkt fan foot carriage ' +
-      'pickup sled magnet slider drive tensioner puck lever switch guide rod shaft pin washer spacer bushing pulley ' +
+      'pickup sled magnet slider drive tensioner puck lever switch guide rod shaft pin washer shim spacer bushing pulley ' +
       'knob button rail rack chassis loader lens_assembly holder damper grommet mount arm lock stop stylus table ' +
       'turntable platter heat_sink speaker display transformer battery cable_tie cassette deck_unit cam idler hub ' +
       'unit assembly assy block frame subframe cage door flap cap strut sleeve',
@@ -156,7 +156,7 @@ export const verbOf = (word: string): Fate | 'lift' | 'aside' | 'free' | 'come' 
 export const CONDITIONS: ReadonlySet<string> = new Set(
   words(
     'worn cracked broken bent stripped stuck seized rusty dirty oily torn melted brittle sticky shiny glazed dry damaged ' +
-      'snapped chewed rounded perished hard hardened split scratched dusty greasy fine ok good original new old loose slack',
+      'snapped chewed rounded perished hard hardened split scratched dusty greasy fine ok good original new old loose slack rotten leaked leaking mouldy corroded burnt swollen faded',
   ),
 );
 /** Conditions that only describe, whatever stands after them. */
