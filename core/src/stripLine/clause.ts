@@ -1,7 +1,9 @@
 import { blankStep, severalOf, type Fate, type Facts, type StepDraft } from '../strip';
 import { figuresOf, type Figures } from './figures';
 import {
+  BELT_OF,
   CONDITIONS,
+  FASTENER_KINDS,
   HEADS,
   NUMBER_WORDS,
   PHRASES,
@@ -15,14 +17,9 @@ import {
   verbOf,
   type NounKind,
 } from './vocabulary';
-
-/** Why a clause is not taken without asking. */
-export type Doubt =
-  | { readonly about: 'count'; readonly counts: readonly number[] }
-  | { readonly about: 'fate'; readonly fates: readonly Fate[] }
-  | { readonly about: 'kind'; readonly kinds: readonly NounKind[] }
-  | { readonly about: 'slip'; readonly meant: string }
-  | { readonly about: 'both'; readonly thing: NounKind };
+import { fateOf } from './fate';
+import { headOf } from './head';
+import type { Doubt } from './types';
 
 /** What one clause of a line says. */
 export interface Clause {
@@ -48,7 +45,6 @@ export interface Clause {
   readonly doubts: readonly Doubt[];
 }
 
-const FASTENERS: ReadonlySet<NounKind> = new Set(['screws', 'nuts', 'clips']);
 /** Things small enough that a front, top or bottom beside them is a place. */
 const ONLY_PLACED: ReadonlySet<NounKind> = new Set([
   'screws',
@@ -61,16 +57,8 @@ const ONLY_PLACED: ReadonlySet<NounKind> = new Set([
 ]);
 /** Kinds of which a word after them makes something else. */
 const TOLD_APART: ReadonlySet<NounKind> = new Set(['belt', 'gear', 'springs', 'wire', 'cable']);
-/** What a belt is called by: a belt of the tray is no tray. */
-const BELT_OF =
-  /^(?:loading|inner|outer|upper|lower|eject|tray|drawer|table|lift|carriage|spindle|loader|turntable|platter|mechanism|transport|disc|disk|front|top|bottom|deck_unit)$/;
 /** What things sit on: “off two pulleys” tells from where. */
 const POSTS = /^(?:the |its |their )?\w+ (?:pulleys?|posts?|shafts?|drums?|wheels?)$/;
-/** Things that are named first, and after which comes what they belong to. */
-const NAMED_FIRST: ReadonlySet<NounKind> = new Set(['connector']);
-const NOT_NAMED_FIRST =
-  /^(?:cover|plate|board|pcb|bracket|clip|c_clip|screw|holder|frame|cap|clamp|guide|strut|mount|block|lever|latch|catch)$/;
-
 const LEAVE =
   /\b(?:leave|leaving)\b|\bleft (?:alone|in place|untouched|fitted|attached|plugged|as (?:is|it is)|where|be)\b|\b(?:do not|not to be|never|no need to|need not|needn[’']?t|must not|mustn[’']?t|should not|shouldn[’']?t)\b|\bnot (?:touched|removed|undone|taken|off|out|unplugged|loosened|disturbed|needed)\b|\bun?touched\b|\b(?:stays?|staying|stayed|remains?)\b|\bkept (?:on|in place|fitted|where)\b|\bin place\b|\bstill (?:on|in|fitted|attached|plugged|there)\b|\balone\b/;
 const ONLY_LEAVE =
@@ -114,54 +102,6 @@ export const asRead = (text: string): string =>
     .replace(/[‘’]/g, '’')
     .replace(/\s+/g, ' ')
     .trim();
-
-interface FateRead {
-  readonly fate: Fate | undefined;
-  readonly doubt?: readonly Fate[];
-}
-
-/** What the verbs of a clause say was done. */
-function fateOf(
-  verbs: ReadonlyArray<ReturnType<typeof verbOf> & string>,
-  kind: NounKind | undefined,
-  text: string,
-): FateRead {
-  const has = (verb: string): boolean => (verbs as readonly string[]).includes(verb);
-  const away = has('off') || /\boff\b|\bout\b|\baway\b/.test(text);
-  if (has('unsoldered')) return { fate: 'unsoldered' };
-  if (has('cut')) return { fate: 'cut' };
-  if (has('unhooked')) return { fate: 'unhooked' };
-  if (/\bhalfway\b/.test(text)) return { fate: kind !== undefined && FASTENERS.has(kind) ? 'loosened' : 'movedAside' };
-  if (has('pulled')) {
-    if (kind === 'connector') return { fate: 'pulled' };
-    if (kind === 'part' && /\b(?:tray|drawer)\b/.test(text)) return { fate: 'off', doubt: ['off', 'movedAside'] };
-    return { fate: away ? 'off' : 'pulled' };
-  }
-  if (has('aside'))
-    return away && !/\baside\b/.test(text) ? { fate: 'off' } : { fate: 'off', doubt: ['off', 'movedAside'] };
-  if (has('foldedBack')) return { fate: 'foldedBack' };
-  if (has('turned')) return { fate: 'turned' };
-  if (has('movedAside') && (!/\bbent\b/.test(text) || /\b(?:up|aside|back|over|down)\b/.test(text)))
-    return { fate: 'movedAside' };
-  if (has('lift')) {
-    if (away || kind === 'adhesive') return { fate: 'off' };
-    return /\b(?:aside|over|up|clear|back)\b/.test(text)
-      ? { fate: 'movedAside' }
-      : { fate: 'off', doubt: ['off', 'movedAside'] };
-  }
-  if (away && /\bturns?\b/.test(text) && kind !== undefined && FASTENERS.has(kind)) return { fate: 'loosened' };
-  if (away) return { fate: 'off' };
-  if (has('loosened')) return { fate: 'loosened' };
-  if (has('free')) {
-    if (kind === 'cable' || kind === 'wire') return { fate: 'loosened' };
-    if (kind === 'tabs' || kind === 'clips' || kind === 'belt') return { fate: 'off' };
-    return { fate: 'off', doubt: ['off', 'loosened'] };
-  }
-  if (has('come')) return { fate: 'off', doubt: ['off', 'noted'] };
-  if (has('marked')) return { fate: 'marked' };
-  if (has('noted')) return { fate: 'noted' };
-  return has('movedAside') ? { fate: 'off', doubt: ['noted', 'off'] } : { fate: undefined };
-}
 
 /**
  * Reads one clause: what it is about, how many, what was done, where.
@@ -310,7 +250,7 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
   let noun = head?.word ?? '';
   const driven =
     figures.driverType !== '' || (figures.thread !== '' && (counts.length > 0 || figures.lengthMm !== null));
-  if (driven && (kind === undefined || !FASTENERS.has(kind)) && !/\bdriver\b/.test(text)) {
+  if (driven && (kind === undefined || !FASTENER_KINDS.has(kind)) && !/\bdriver\b/.test(text)) {
     kind = 'screws';
     noun = 'screw';
   }
@@ -425,7 +365,7 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
     !leave &&
     !looked;
   const named = np.filter((word, at) => at === np.findIndex((one) => one === word) || nounOf(word) === undefined);
-  const fastener = kind !== undefined && FASTENERS.has(kind);
+  const fastener = kind !== undefined && FASTENER_KINDS.has(kind);
   const idle = (word: string): boolean =>
     leave &&
     /^(?:leave|leaving|left|alone|do|not|never|touch|touched|undo|undone|remove|removed|untouched|stays?|remains?|place|kept|please|no|need|move|disturb|pull|loosen|must|should)$/.test(
@@ -460,54 +400,6 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
 
 const inPlaceOnly = (words: readonly string[]): boolean =>
   words.every((word) => PLACES.has(word) || HEADS.has(word) || CONDITIONS.has(word));
-
-/** Which of the nouns of a clause it is about. */
-function headOf(
-  nouns: ReadonlyArray<{
-    readonly kind: NounKind;
-    readonly word: string;
-    readonly plural: boolean;
-    readonly at: number;
-  }>,
-  counts: ReadonlyArray<{ readonly count: number; readonly at: number }>,
-  driven: boolean,
-  doubts: Doubt[],
-): (typeof nouns)[number] | undefined {
-  const [first] = nouns;
-  const last = nouns[nouns.length - 1];
-  if (!first || !last || nouns.length === 1) return first;
-  const fastener = nouns.find(({ kind }) => FASTENERS.has(kind));
-  if (fastener) {
-    const later = nouns.filter(({ at }) => at > fastener.at);
-    const covers = later.find(({ kind }) => kind === 'cover' || kind === 'part');
-    const counted = counts.length > 0 || fastener.plural || driven;
-    // “screw cover” is a cover; “2 screws cover” are screws of one.
-    if (later.length > 0 && !counted && covers) {
-      if (fastener.kind === 'clips' || fastener.kind === 'nuts')
-        doubts.push({ about: 'kind', kinds: [fastener.kind, covers.kind] });
-      else if (!/^(?:cover|cap|plate)$/.test(covers.word))
-        doubts.push({ about: 'kind', kinds: ['screws', covers.kind] });
-      return covers;
-    }
-    // “lid 4 screws”: the screws of the lid, or the lid and four screws.
-    const before = nouns.find(({ at, kind }) => at < fastener.at && (kind === 'cover' || kind === 'part'));
-    if (before && counts.some(({ at }) => at > before.at && at < fastener.at))
-      doubts.push({ about: 'both', thing: before.kind });
-    return fastener;
-  }
-  if (first.kind === 'belt' && first.word === 'belt') {
-    if (last.word === 'clamp') doubts.push({ about: 'kind', kinds: ['belt', 'part'] });
-    if (last.word === 'clamp' || nouns.slice(1).every(({ word }) => BELT_OF.test(word))) return first;
-    return last;
-  }
-  if (NAMED_FIRST.has(first.kind) && !NOT_NAMED_FIRST.test(last.word) && last.kind !== 'connector') return first;
-  if ((first.kind === 'gear' || first.kind === 'springs' || first.kind === 'wire') && last.kind === 'part') {
-    if (!NOT_NAMED_FIRST.test(last.word)) doubts.push({ about: 'kind', kinds: [first.kind, last.kind] });
-  }
-  if (first.kind === 'dirt')
-    return last.kind === 'cover' || last.kind === 'part' || last.kind === 'springs' ? last : first;
-  return last;
-}
 
 /** Whether a clause only tells how: the latch is slid, a tool is used. */
 export const isInstruction = (clause: Clause): boolean =>

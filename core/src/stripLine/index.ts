@@ -1,2 +1,3 @@
-export { LINE_MAX, readLine } from './readLine';
+export { LINE_MAX } from './deeds';
+export { readLine } from './readLine';
 export type { Deed, ReadLine, Way } from './types';

@@ -1,4 +1,5 @@
-import type { ChangeLimit, StepDraft, TemporaryChangeKind } from '../strip';
+import type { ChangeLimit, Fate, StepDraft, TemporaryChangeKind } from '../strip';
+import type { NounKind } from './vocabulary';
 
 /** One thing that a typed line makes happen. */
 export type Deed =
@@ -25,3 +26,11 @@ export interface ReadLine {
   /** Kept as typed, since nothing was read in it. */
   readonly unread: boolean;
 }
+
+/** Why a clause is not taken without asking. */
+export type Doubt =
+  | { readonly about: 'count'; readonly counts: readonly number[] }
+  | { readonly about: 'fate'; readonly fates: readonly Fate[] }
+  | { readonly about: 'kind'; readonly kinds: readonly NounKind[] }
+  | { readonly about: 'slip'; readonly meant: string }
+  | { readonly about: 'both'; readonly thing: NounKind };

@@ -215,3 +215,9 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
 export const VAGUE: ReadonlySet<string> = new Set(
   words('some several few couple all every various more rest remaining many'),
 );
+
+/** Kinds that hold something else, and are counted. */
+export const FASTENER_KINDS: ReadonlySet<NounKind> = new Set(['screws', 'nuts', 'clips']);
+/** What a belt is called by: a belt of the tray is no tray. */
+export const BELT_OF =
+  /^(?:loading|inner|outer|upper|lower|eject|tray|drawer|table|lift|carriage|spindle|loader|turntable|platter|mechanism|transport|disc|disk|front|top|bottom|deck_unit)$/;
