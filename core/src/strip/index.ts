@@ -1,6 +1,6 @@
 export * from './schema';
 export { COUNTED, driveWords, FATES_KNOWN, goesBack, isAway, severalOf, stepWords, TEMPORARY_CHANGE } from './words';
-export { cannotEnd, coveringStep, forbidding, isOpen, LIMIT_WORDS, openChanges } from './temporaryChanges';
+export { cannotEnd, coveringStep, forbidding, isOpen, LIMIT_WORDS, newChange, openChanges } from './temporaryChanges';
 export { changeNamed, TEMPORARY_CHANGES } from './temporaryChangeKinds';
 export { blankStep, type StepDraft } from './blank';
 export { lidNow, lidStep } from './lid';

@@ -1,7 +1,14 @@
 import { TEMPORARY_CHANGES } from './temporaryChangeKinds';
 import { lidStep } from './lid';
 import { openRemoval } from './removals';
-import { CHANGE_LIMITS, type TemporaryChange, type ChangeLimit, type Step, type TemporaryChangeKind } from './schema';
+import {
+  CHANGE_LIMITS,
+  type TemporaryChange,
+  type ChangeLimit,
+  type Step,
+  type Strip,
+  type TemporaryChangeKind,
+} from './schema';
 import { isAway } from './words';
 
 export const isOpen = ({ closedAt }: Pick<TemporaryChange, 'closedAt'>): boolean => closedAt === null;
@@ -42,6 +49,34 @@ export const coveringStep = (kind: TemporaryChangeKind, steps: readonly Step[]):
       isAway(step.fate) &&
       openRemoval(step) !== undefined,
   );
+
+/**
+ * A temporary change of a kind as it begins, with what its kind says of its end and of what covers it.
+ *
+ * @param words the bench's own; empty for the kind's name
+ * @example newChange('stopPinOut', '', strip, 'c1', at).before // 'lid'
+ */
+export function newChange(
+  kind: TemporaryChangeKind,
+  words: string,
+  { steps }: Pick<Strip, 'steps'>,
+  id: string,
+  at: string,
+): TemporaryChange {
+  const { name, closes, before } = TEMPORARY_CHANGES[kind];
+  return {
+    id,
+    kind,
+    words: words || name,
+    closes,
+    before,
+    openedAt: at,
+    closedAt: null,
+    afterStepId: null,
+    afterChangeId: null,
+    beforeStepId: coveringStep(kind, steps)?.id ?? null,
+  };
+}
 
 /** The limits of temporary changes in words. */
 export const LIMIT_WORDS: Readonly<Record<ChangeLimit, string>> = {

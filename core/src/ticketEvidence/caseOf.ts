@@ -85,11 +85,14 @@ const MOVING = [
  */
 export function impossibleTests(ticket: Ticket): readonly string[] {
   const { drives, off } = machineView({ ticket, events: [] });
-  const answers = answersOf(ticket);
-  const gone = answers.some(
-    ({ testId, outcome }) =>
-      testId === 'beltLook' && outcome !== 'inPlace' && outcome !== 'unclear' && outcome !== 'notTried',
-  );
+  const cures = ticket.verdicts.filter(({ state }) => state === 'cured').length;
+  // A belt that is in since is another than the one that was seen broken.
+  const gone =
+    drives[0]?.belt.kind !== 'fitted' &&
+    answersOf(ticket).some(
+      ({ testId, outcome, cured }) =>
+        testId === 'beltLook' && cured === cures && !['inPlace', 'unclear', 'notTried'].includes(outcome),
+    );
   const beltOut = drives[0]?.belt.kind === 'none';
   const mover = off.some(
     ({ kind, what, fate }) =>

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { complaint, cycle, opening, reading, recordOf } from '../../fixtures/sample';
+import { complaint, cycle, opening, reading, recordOf, tried } from '../../fixtures/sample';
 import { KNOWLEDGE } from '../diagnosis';
 import type { EventBody } from '../ticket';
 import { answersOf, caseOf, impossibleTests, offeredAnswers, sameTestElsewhere, takenFrom } from '.';
@@ -76,6 +76,9 @@ describe('what other stations saw counts at once', () => {
     // Nobody presses a belt that is broken.
     expect(impossibleTests(ticketOf([broken]))).toEqual(['beltFeel', 'holdEject', 'turnHand']);
     expect(impossibleTests(ticketOf(typed('belt off')))).toContain('beltFeel');
+    // The one that is in since can be.
+    const fitted: EventBody = { type: 'tryLogged', driveId: 'drive-a', try: tried('t1', 116) };
+    expect(impossibleTests(ticketOf([broken, fitted]))).toEqual([]);
   });
   test('counted cycles answer by direction and by what helped; trials answer nothing', () => {
     const run = (n: number, changes: Partial<ReturnType<typeof cycle>>): EventBody[] =>

@@ -1,5 +1,5 @@
 import type { EventBody } from '@loose-pulley/core/ticket';
-import { TEMPORARY_CHANGES, newStep, type TemporaryChange } from '@loose-pulley/core/strip';
+import { newChange, newStep, type TemporaryChange } from '@loose-pulley/core/strip';
 import { readLine } from '@loose-pulley/core/stripLine';
 import { driveId } from './build';
 import type { ComplaintState, Try } from '@loose-pulley/core/stations';
@@ -148,19 +148,7 @@ export function stripped(number: string, ...lines: readonly string[]): EventBody
         ];
       }
       if (deed.type !== 'change') throw new Error(`Demo ticket ${number}: “${line}” is neither a step nor a change.`);
-      const { closes, before } = TEMPORARY_CHANGES[deed.kind];
-      const change: TemporaryChange = {
-        id: `demo-${number}-lo${index}`,
-        kind: deed.kind,
-        words: deed.words,
-        closes,
-        before,
-        openedAt: at,
-        closedAt: null,
-        afterStepId: null,
-        afterChangeId: null,
-        beforeStepId: null,
-      };
+      const change = newChange(deed.kind, deed.words, { steps: [] }, `demo-${number}-lo${index}`, at);
       if (deed.kind === 'laserBridged') pads = change;
       return [{ type: 'temporaryChangePut', change }];
     });

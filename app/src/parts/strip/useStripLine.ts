@@ -3,16 +3,14 @@ import { useNavigate } from 'react-router';
 import {
   applyStrip,
   cannotEnd,
-  coveringStep,
   goneBack,
   isOpen,
+  newChange,
   newStep,
   offAgain,
   openRemoval,
   TEMPORARY_CHANGES,
-  type Strip,
   type StepDraft,
-  type TemporaryChange,
   type TemporaryChangeKind,
 } from '@loose-pulley/core/strip';
 import { readLine, type Deed, type Way } from '@loose-pulley/core/stripLine';
@@ -22,23 +20,6 @@ import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
-
-/** A temporary change of a kind, as it begins now. */
-function newChange(strip: Strip, kind: TemporaryChangeKind, words: string, at: string): TemporaryChange {
-  const { name, closes, before } = TEMPORARY_CHANGES[kind];
-  return {
-    id: nanoid(10),
-    kind,
-    words: words || name,
-    closes,
-    before,
-    openedAt: at,
-    closedAt: null,
-    afterStepId: null,
-    afterChangeId: null,
-    beforeStepId: coveringStep(kind, strip.steps)?.id ?? null,
-  };
-}
 
 /** Does what a typed line says, all of it or nothing. A refusal is said in the strip below. */
 export function useStripLine() {
@@ -78,7 +59,7 @@ export function useStripLine() {
           break;
         }
         case 'change':
-          put({ type: 'temporaryChangePut', change: newChange(strip, deed.kind, deed.words, at) });
+          put({ type: 'temporaryChangePut', change: newChange(deed.kind, deed.words, strip, nanoid(10), at) });
           break;
         case 'changeEnds': {
           const change = strip.temporaryChanges.findLast((one) => one.kind === deed.kind && isOpen(one));
@@ -150,7 +131,7 @@ export function useStripLine() {
     return typeof bodies === 'string' ? refuse(bodies) : dispatch(recordEvents(bodies));
   };
   const putChange = (kind: TemporaryChangeKind, words: string): boolean => {
-    const change = newChange(ticket.strip, kind, words, new Date().toISOString());
+    const change = newChange(kind, words, ticket.strip, nanoid(10), new Date().toISOString());
     const done = dispatch(recordEvents([{ type: 'temporaryChangePut', change }]));
     const never = done && cannotEnd(change, ticket.strip.temporaryChanges);
     if (never) refuse(never);
