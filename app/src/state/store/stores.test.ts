@@ -18,6 +18,7 @@ import {
   keyBound,
   priorsSet,
   requirementsSet,
+  askBySet,
   toBeHadSet,
   printScaleSet,
   settingsLoaded,
@@ -64,6 +65,7 @@ describe('settings', () => {
       priorsSet({ ...DEFAULT_PRIORS, bushFriction: 0.2 }),
       requirementsSet({ ...DEFAULT_REQUIREMENTS, motorMin: 1.4 }),
       toBeHadSet('rings'),
+      askBySet('test'),
     ].reduce(settingsReducer, first);
     expect(after).toEqual({
       unit: 'in',
@@ -74,6 +76,7 @@ describe('settings', () => {
       priors: { ...DEFAULT_PRIORS, bushFriction: 0.2 },
       requirements: { ...DEFAULT_REQUIREMENTS, motorMin: 1.4 },
       toBeHad: 'rings',
+      askBy: 'test',
     });
   });
   test('no two actions share a key as it comes', () => {
