@@ -355,6 +355,9 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
   }
   if (compound !== undefined && compound === kind && !/ing$/.test(np[np.length - 1] ?? ''))
     doubts.push({ about: 'kind', kinds: [compound, 'part'] });
+  // “2 screws each side” are two, or four.
+  if (/\b(?:each|per|apiece|either)\b/.test(text) && count !== undefined && elsewhere === 0)
+    doubts.push({ about: 'count', counts: [2 * count, count] });
   if (elsewhere > 0) doubts.push({ about: 'count', counts: [(count ?? 1) + elsewhere, count ?? 1] });
   const bare =
     kind !== undefined &&

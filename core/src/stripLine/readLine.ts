@@ -129,6 +129,8 @@ export function readLine(typed: string): ReadLine | undefined {
   ) {
     return kept(line, 'noted', 'Noted, as what to mind: nothing came off.', false);
   }
+  if (/^no (?!belt\b)\w+ (?:on|in|here|under|left|at|behind|there)\b/.test(text))
+    return kept(line, 'noted', 'Noted: nothing came off.', false);
   const kind = NO_CHANGE.test(text) ? undefined : changeNamed(text);
   const head = readClause(pieces(line)[0]?.text ?? line);
   if (
