@@ -49,7 +49,7 @@ function take(text: string, pattern: RegExp): readonly [RegExpExecArray | null, 
 
 const MM_PER_INCH = 25.4;
 const NAMED =
-  /\b(deck|slot|drive|no\.?|number|nr|bag|step|pin|cn|item|hole|position|track|side|layer|belt|gear|plug|connector|ffc|flat_cable|motor|board|channel|tray|switch) ?#?(\d{1,4})\b(?! ?(?:x|screws?|nuts?|clips?|ph\d|off (?:ph|t)\d|of ))/g;
+  /\b(deck|place|spot|slot|drive|no\.?|number|nr|bag|step|pin|cn|item|hole|position|track|side|layer|belt|gear|plug|connector|ffc|flat_cable|motor|board|channel|tray|switch) ?#?(\d{1,4})\b(?! ?(?:x|screws?|nuts?|clips?|ph\d|off (?:ph|t)\d|of ))/g;
 
 /**
  * Takes the figures out of a clause in lower case.
