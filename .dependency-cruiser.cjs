@@ -30,7 +30,11 @@ const rooms = {
   diagnosis: ['loaders', 'schema', 'statistics', 'units'],
   strip: ['loaders', 'schema', 'units'],
   stripLine: ['strip', 'units'],
-  stations: ['drive', 'loaders', 'measuring', 'proving', 'schema', 'strip', 'timers', 'units'],
+  compatibility: ['schema', 'units'],
+  jams: ['loaders', 'strip', 'units'],
+  cleaning: ['compatibility', 'drive', 'jams', 'loaders', 'schema', 'strip', 'timers', 'units'],
+  treatmentLine: ['cleaning', 'compatibility', 'units'],
+  stations: ['cleaning', 'compatibility', 'drive', 'loaders', 'measuring', 'proving', 'schema', 'strip', 'timers', 'units'],
   ticket: ['drive', 'loaders', 'measuring', 'proving', 'schema', 'sizing', 'stations', 'strip', 'units'],
   machine: ['drive', 'proving', 'stations', 'strip', 'ticket'],
   driveView: [

@@ -34,6 +34,7 @@ export function questionOf(view: DriveView): ProbabilityQuestion | undefined {
     belts: stockOf(view),
     tries: triesOf(view),
     ...(view.facts.oldBelt && { oldBelt: view.facts.oldBelt }),
+    ...(view.facts.warmedBelt && { warmedBelt: view.facts.warmedBelt }),
     seed: SEED,
   };
   questions.set(view, question);

@@ -15,7 +15,8 @@ export type NewTry = Omit<Try, 'id'>;
  * @example oldBeltTry(view, 'the old belt, cleaned')?.innerLengthMm // 128
  */
 export function oldBeltTry({ drive, facts }: Pick<DriveView, 'drive' | 'facts'>, source: string): NewTry | undefined {
-  const { oldBelt, section, width } = facts;
+  const { section, width } = facts;
+  const oldBelt = facts.warmedBelt ?? facts.oldBelt;
   if (!oldBelt || !section || isGone(drive.oldState)) return undefined;
   return {
     shape: drive.oldShape,

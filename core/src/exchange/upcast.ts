@@ -176,6 +176,15 @@ function step6(step: Fields): Fields {
     fate: left ? 'leftAlone' : kind === 'moved' ? 'movedAside' : kind === 'note' ? 'noted' : 'off',
   };
 }
+const CLEANING_7 = {
+  places: [],
+  treatments: [],
+  slipTests: [],
+  feelTests: [],
+  shrinks: [],
+  crumbs: [],
+  jam: null,
+};
 const found6 = (found: Fields): Fields => ({ kind: 'object', ...found });
 const change6 = (change: Fields): Fields => ({ beforeStepId: null, ...change });
 const OWN_6 = ['found', 'done', 'left'];
@@ -214,6 +223,12 @@ function toVersion6(document: Fields): Fields {
   };
 }
 
+/** Version 7 knows what was cleaned: places, treatments, tests before and after, what was in the way. */
+function toVersion7(document: Fields): Fields {
+  const ticket = document.ticket as Fields;
+  return { ...document, ticket: { ...ticket, cleaning: CLEANING_7 } };
+}
+
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
 const UPCASTERS: Readonly<Record<number, Upcaster>> = {
   1: toVersion2,
@@ -221,6 +236,7 @@ const UPCASTERS: Readonly<Record<number, Upcaster>> = {
   3: toVersion4,
   4: toVersion5,
   5: toVersion6,
+  6: toVersion7,
 };
 
 /**

@@ -37,6 +37,8 @@ export interface DriveFacts {
   readonly centreDistance?: Combined;
   readonly trayTravel?: Combined;
   readonly trayPull?: Combined;
+  /** The pull as it was before the latest treatment, where it was read then as well. */
+  readonly trayPullBefore?: Combined;
   /** What holds the tray while the motor stands. */
   readonly stallPull?: Combined;
   /** What held it while the belt slipped: the motor has at least that. */
@@ -51,8 +53,10 @@ export interface DriveFacts {
   readonly stringWraps?: Wraps;
   /** The inner path from all that is known of it. */
   readonly path?: Combined;
-  /** The old belt as it is now, relaxed: inner length. */
+  /** The old belt as it came, relaxed: inner length. */
   readonly oldBelt?: Combined;
+  /** The same belt after it was warmed to shrink, where it was. */
+  readonly warmedBelt?: Combined;
   /** The least it can have been, from pieces. */
   readonly oldBeltAtLeastMm?: number;
 }
@@ -61,6 +65,25 @@ export interface DriveFacts {
 const GROOVE_PLAY_MM = 0.2;
 const ABOVE_RIM = 1.15;
 const GROOVE_SECTION_STD_MM = 0.15;
+
+/* What a treatment changes: of these only the readings of one state of the machine are put together. */
+const CHANGED_BY_TREATMENT: ReadonlySet<Measurand> = new Set(['trayPull', 'stallPull']);
+/** Those, and the old belt, which may be warmed. */
+const MANY_ROUNDS: ReadonlySet<Measurand> = new Set(['trayPull', 'stallPull', 'oldBelt']);
+const roundOf = ({ round = 0 }: Pick<Reading, 'round'>): number => round;
+
+/**
+ * The round of a measurand that counts: the latest of a pull, the first of an old belt, which tells of the path only as
+ * it came.
+ */
+function rounds(readings: readonly Reading[], measurand: Measurand): { readonly counts: number; readonly other?: number } {
+  const all = [...new Set(readings.filter((one) => one.measurand === measurand).map(roundOf))].sort((a, b) => a - b);
+  const [first = 0] = all;
+  const last = all[all.length - 1] ?? 0;
+  const before = all[all.length - 2];
+  if (CHANGED_BY_TREATMENT.has(measurand)) return { counts: last, ...(before !== undefined && { other: before }) };
+  return { counts: first, ...(last > first && { other: last }) };
+}
 
 /** The thickness of belt that a groove is made for: what fits between its flanks, and stands about level with its rim. */
 function sectionOfGroove(width: Combined | undefined, depth: Combined | undefined): Combined | undefined {
@@ -158,10 +181,12 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     else problems.set(reading.id, read.problem);
   }
   const odd = new Set<string>();
-  const combine = (measurand: Measurand): Combined | undefined => {
-    const usable = readings.filter(
-      ({ id, measurand: m }) => m === measurand && reads.has(id) && !reads.get(id)?.lowerBound,
-    );
+  const inRound = (measurand: Measurand, round: number | undefined): readonly Reading[] =>
+    MANY_ROUNDS.has(measurand)
+      ? readings.filter((one) => one.measurand === measurand && roundOf(one) === round)
+      : readings.filter((one) => one.measurand === measurand);
+  const combine = (measurand: Measurand, round = rounds(readings, measurand).counts): Combined | undefined => {
+    const usable = inRound(measurand, round).filter(({ id }) => reads.has(id) && !reads.get(id)?.lowerBound);
     const estimates: Estimate[] = usable.flatMap(({ id }) => reads.get(id)?.estimate ?? []);
     oddOnesOut(estimates).forEach((index) => odd.add(usable[index]?.id ?? ''));
     return combineEstimates(estimates);
@@ -208,12 +233,18 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
   const paths = [geometric.path, stringPath].flatMap((p) => (p ? [{ value: p.value, ownStd: p.std, shared: {} }] : []));
   const path = combineEstimates(paths);
   const atLeast = (measurand: Measurand): number | undefined => {
-    const bounds = readings.flatMap(({ id, measurand: of }) => {
+    const bounds = inRound(measurand, rounds(readings, measurand).counts).flatMap(({ id }) => {
       const read = reads.get(id);
-      return of === measurand && read?.lowerBound ? [read.value] : [];
+      return read?.lowerBound ? [read.value] : [];
     });
     return bounds.length > 0 ? Math.max(...bounds) : undefined;
   };
+  const otherRound = (measurand: Measurand): Combined | undefined => {
+    const { other } = rounds(readings, measurand);
+    return other === undefined ? undefined : combine(measurand, other);
+  };
+  const trayPullBefore = otherRound('trayPull');
+  const warmedBelt = otherRound('oldBelt');
   const grooveSection = sectionOfGroove(known.grooveWidth, known.grooveDepth);
   const oldBeltAtLeastMm = atLeast('oldBelt');
   const stallPullAtLeastN = atLeast('stallPull');
@@ -225,6 +256,8 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
       return { reading, ...(read && { read }), ...(problem && { problem }), odd: odd.has(reading.id) };
     }),
     ...known,
+    ...(trayPullBefore && { trayPullBefore }),
+    ...(warmedBelt && { warmedBelt }),
     ...(grooveSection && { grooveSection }),
     ...(stringPath && { stringPath }),
     ...(wraps && { stringWraps: wraps }),

@@ -30,7 +30,7 @@ const OTHER_MM = 1.8;
 export function inHand(results: readonly ReadingResult[], belt: NewBelt): InHand {
   const old = results.find(({ reading, read }) => {
     const method = findMethod(reading.method);
-    return reading.measurand === 'oldBelt' && read && !read.lowerBound && method?.comparable === true;
+    return reading.measurand === 'oldBelt' && !reading.round && read && !read.lowerBound && method?.comparable === true;
   });
   const method = findMethod(old?.reading.method ?? 'doubledOuter');
   if (!method) throw new Error('There is always the belt doubled flat.');

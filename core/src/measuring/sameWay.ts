@@ -23,7 +23,7 @@ export function sameWay(
 ): SameWay[] {
   return results.flatMap(({ reading, read }): SameWay[] => {
     const method = findMethod(reading.method);
-    if (reading.measurand !== 'oldBelt' || !read || read.lowerBound || !method?.comparable) return [];
+    if (reading.measurand !== 'oldBelt' || reading.round || !read || read.lowerBound || !method?.comparable) return [];
     const aux = { ...reading.aux, ...(method.aux.includes('sectionMm') && { sectionMm: belt.thicknessMm }) };
     return [{ label: method.label, oldMm: reading.amount, newMm: method.invert(belt.innerLengthMm, aux) }];
   });

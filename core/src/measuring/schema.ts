@@ -50,5 +50,10 @@ export const reading = shape({
   ownStd: nullable(number(0, 1000)),
   /** The number of the ticket it was carried over from, where it was not taken on this machine. */
   from: optional(text(20)),
+  /**
+   * How often the machine had been treated when it was read; missing is never. A pull is of the state that it was read
+   * in, and the latest state counts; a belt that was warmed is another belt.
+   */
+  round: optional(number(0, 10_000)),
 });
 export interface Reading extends ValueOf<typeof reading> {}

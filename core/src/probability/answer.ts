@@ -21,6 +21,8 @@ export interface ProbabilityQuestion {
   readonly tries: readonly TriedBelt[];
   /** The old belt as it is now. */
   readonly oldBelt?: Combined | undefined;
+  /** The same after it was warmed to shrink: what it is kept at. */
+  readonly warmedBelt?: Combined | undefined;
   readonly seed: number;
 }
 
@@ -84,7 +86,7 @@ const stated = (one: SuccessProbability): SuccessProbability => ({ ...one, works
  * @example answerProbability({ situation, belts: CATALOGUE, tries: [], seed: 1 }, 4000).belts['square-1.2-116']?.works // 0.93
  */
 export function answerProbability(question: ProbabilityQuestion, draws: number, quick = false): ProbabilityAnswer {
-  const { situation, belts, tries, oldBelt, seed } = question;
+  const { situation, belts, tries, oldBelt, warmedBelt, seed } = question;
   const { value: samples, weights, effective } = believe(situation, tries, draws, seed);
   const outcomes = playOutcomes(samples, situation, belts);
   const chances = probabilitiesOf(outcomes, weights).map(stated);
@@ -93,7 +95,7 @@ export function answerProbability(question: ProbabilityQuestion, draws: number, 
   const kept = new Uint8Array(hopeful.length * draws);
   hopeful.forEach((belt, row) => kept.set(outcomes.subarray(belt * draws, (belt + 1) * draws), row * draws));
   const best = order[0] === undefined ? undefined : belts[order[0]];
-  const remedies = quick ? [] : remedyBelts(samples, situation, oldBelt, best, seed);
+  const remedies = quick ? [] : remedyBelts(samples, situation, { oldBelt, warmedBelt }, best, seed);
   const remedyChances = probabilitiesOf(
     // A remedy comes with cleaning: it is judged as if that were done.
     playOutcomes(

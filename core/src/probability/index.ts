@@ -20,6 +20,6 @@ export {
   type Wanted,
 } from './answer';
 export { willDo, type WillDo } from './willDo';
-export { REMEDIES, REMEDY_IDS, type RemedyId, type RemedyKnown } from './remedies';
+export { REMEDIES, REMEDY_IDS, warmedRange, type RemedyId, type RemedyKnown, type WarmedRange } from './remedies';
 export { explainedWords, inHundred, measurableName, wouldTell } from './words';
 export { type Explained, type Explanation } from './explain';

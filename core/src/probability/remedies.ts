@@ -80,6 +80,22 @@ export function stretchedBelt(best: CatalogueBelt | undefined): CatalogueBelt | 
   return best && nextInSeries(siblings, best.innerLengthMm).down;
 }
 
+/** What warming may leave a belt at, from least to most, where its path is known; it never comes below its moulded length. */
+export interface WarmedRange {
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/**
+ * The inner length that may be hoped for of a belt that is warmed: a fifth to three fifths of its set comes back.
+ *
+ * @example warmedRange(128, 127).fromMm // 122.1
+ */
+export function warmedRange(nowMm: number, pathMm: number): WarmedRange {
+  const set = Math.max(0, nowMm - pathMm / (1 + MADE_STRETCH));
+  return { fromMm: nowMm - BACK_MAX * set, toMm: nowMm - BACK_MIN * set };
+}
+
 /**
  * The belts that the remedies would leave on the pulleys, with their lengths in each world.
  *
@@ -88,7 +104,7 @@ export function stretchedBelt(best: CatalogueBelt | undefined): CatalogueBelt | 
 export function remedyBelts(
   samples: Samples,
   situation: Situation,
-  oldBelt: Combined | undefined,
+  { oldBelt, warmedBelt }: { readonly oldBelt?: Combined | undefined; readonly warmedBelt?: Combined | undefined },
   best: CatalogueBelt | undefined,
   seed: number,
 ): Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> {
@@ -109,10 +125,15 @@ export function remedyBelts(
       const set = Math.max(0, (nowMm[i] ?? 0) - madeMm);
       return (nowMm[i] ?? 0) - between(BACK_MIN, BACK_MAX) * set;
     });
-    found.push(
-      { id: 'keep', belt: { ...old, lengthsMm: nowMm } },
-      { id: 'warm', belt: { ...old, lengthsMm: warmedMm } },
-    );
+    // Warmed and measured cold, it is kept at what it measures; what warming might do is no question any more.
+    if (warmedBelt) {
+      const coldMm = perWorld(() => warmedBelt.value + warmedBelt.std * bell());
+      found.push({ id: 'keep', belt: { ...old, innerLengthMm: warmedBelt.value, lengthsMm: coldMm } });
+    } else
+      found.push(
+        { id: 'keep', belt: { ...old, lengthsMm: nowMm } },
+        { id: 'warm', belt: { ...old, lengthsMm: warmedMm } },
+      );
   }
   const down = stretchedBelt(best);
   if (down) {

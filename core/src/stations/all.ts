@@ -7,6 +7,8 @@ import { findDescriptions } from './find/describe';
 import { findReducers } from './find/reduce';
 import { stripDescriptions } from './strip/describe';
 import { stripReducers } from './strip/reduce';
+import { cleanDescriptions } from './clean/describe';
+import { cleanReducers } from './clean/reduce';
 import { measureDescriptions } from './measure/describe';
 import { measureReducers } from './measure/reduce';
 import { sizeDescriptions } from './size/describe';
@@ -17,6 +19,7 @@ import { proveDescriptions } from './prove/describe';
 import { proveReducers } from './prove/reduce';
 import { handBackDescriptions } from './handBack/describe';
 import { handBackReducers } from './handBack/reduce';
+import { cleanEvents, cleanState } from './clean/schema';
 import { deskEvents, deskState } from './desk/schema';
 import { drivesState } from './drives/schema';
 import { findEvents, findState } from './find/schema';
@@ -34,6 +37,7 @@ export const stationsState = {
   ...takeInState,
   ...findState,
   ...stripState,
+  ...cleanState,
   ...drivesState,
   ...proveState,
   ...handBackState,
@@ -44,6 +48,7 @@ export const stationEvents = {
   ...takeInEvents,
   ...findEvents,
   ...stripEvents,
+  ...cleanEvents,
   ...measureEvents,
   ...sizeEvents,
   ...rebuildEvents,
@@ -56,6 +61,7 @@ export const stationReducers = {
   ...takeInReducers,
   ...findReducers,
   ...stripReducers,
+  ...cleanReducers,
   ...measureReducers,
   ...sizeReducers,
   ...rebuildReducers,
@@ -68,6 +74,7 @@ export const stationDescriptions = {
   ...takeInDescriptions,
   ...findDescriptions,
   ...stripDescriptions,
+  ...cleanDescriptions,
   ...measureDescriptions,
   ...sizeDescriptions,
   ...rebuildDescriptions,

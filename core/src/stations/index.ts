@@ -20,6 +20,7 @@ export { AFTER_UNPLUGGING_NAMES, COMPLAINT_STATE_NAMES, EVIDENCE_NAMES, SOUND_NA
 export * from './find/schema';
 export { VERDICT_STATE_NAMES } from './find/words';
 export * from './strip/schema';
+export * from './clean/schema';
 export * from './drives/schema';
 export { newDrive } from './drives/newDrive';
 export * from './measure/schema';

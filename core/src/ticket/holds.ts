@@ -9,7 +9,7 @@ const HOLDS: Readonly<Record<StationId, (ticket: Ticket) => boolean>> = {
   strip: ({ strip }) => strip.steps.length > 0 || strip.found.length > 0,
   measure: ({ drives }) => drives.some(({ readings }) => readings.length > 0),
   size: ({ drives }) => drives.some(({ tries }) => tries.length > 0),
-  clean: () => false,
+  clean: ({ cleaning }) => cleaning.treatments.length > 0 || cleaning.places.length > 0 || cleaning.jam !== null,
   rebuild: ({ strip }) => strip.steps.length > 0 && !strip.steps.some((step) => openRemoval(step)),
   prove: ({ cycles, checks }) =>
     checks.some(({ state }) => state !== 'notDone') || cycles.some(({ cleanRunId }) => cleanRunId !== null),
@@ -46,6 +46,6 @@ export function nextStation(ticket: Ticket): StationId {
   if (off && fitted) return 'rebuild';
   const last = STATIONS.findLastIndex((station) => marks[station] === 'done');
   const later = STATIONS.slice(last + 1).filter((station) => marks[station] === 'open');
-  // Cleaning is not built yet, and what was never taken apart is not rebuilt.
-  return later.find((station) => station !== 'clean' && (station !== 'rebuild' || off)) ?? 'handBack';
+  // What was never taken apart is not rebuilt, and a belt is measured without a wash where nothing asks for one.
+  return later.find((station) => (station !== 'clean' || off) && (station !== 'rebuild' || off)) ?? 'handBack';
 }

@@ -7,7 +7,7 @@ import { headline } from './headline';
 import { marksOf, nextStation } from './holds';
 
 /** Raised whenever a summary says more or otherwise: older ones are made anew. */
-export const SUMMARY_VERSION = 2;
+export const SUMMARY_VERSION = 3;
 
 /** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
 export interface TicketSummary {

@@ -1,0 +1,43 @@
+export * from './schema';
+export { PLACE_KNOWN, type KindKnown, type LubricationPoint } from './kinds';
+export { STARTING_MAP } from './startingMap';
+export {
+  newPlace,
+  nextPlaceNumber,
+  numbered,
+  placesOf,
+  surfaceAt,
+  type MapOf,
+  type MapPlace,
+  type MappedDrive,
+} from './places';
+export { kindNamed, PLACE_WORDS } from './placeWords';
+export { CLEAN_SWABS, placeState, SURFACE_OF, surfaceOf, type PlaceState } from './state';
+export { mayTreat, type Leave } from './mayTreat';
+export { beltInReach, dryMinutesOf, dryWords, handsDirty, heldBelt, heldPower, type Held, type HeldBy } from './drying';
+export { feelChange, lastOf, pullChange, pullChangeWords, slipChange, type Change } from './compare';
+export { crumbsFinding, crumbsWords, type CrumbsFinding } from './crumbs';
+export {
+  DROP_DIAMETER_MM,
+  dropMl,
+  dropsFor,
+  FILM_MM,
+  filmOnRodMl,
+  LUBRICANT_SCHOOLS,
+  lubricantFor,
+  nextLubrication,
+  SCHOOL_WORDS,
+  type LubricantSchool,
+  type LubricationStep,
+} from './lubrication';
+export {
+  DEED_NAMES,
+  FEEL_NAMES,
+  isCure,
+  OUTCOME_NAMES,
+  SLIP_NAMES,
+  SWAB_NAMES,
+  treatmentSaid,
+  treatmentWords,
+} from './words';
+export { applyCleaning, EMPTY_CLEANING } from './reduce';

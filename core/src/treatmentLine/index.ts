@@ -1,0 +1,2 @@
+export { readTreatment, TREATMENT_LINE_MAX, type ReadAgainst } from './readTreatment';
+export type { PlaceNamed, TreatmentDeed, TreatmentRead, TreatmentTold, TreatmentWay } from './types';
