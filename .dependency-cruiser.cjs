@@ -36,6 +36,7 @@ const rooms = {
   treatmentLine: ['cleaning', 'compatibility', 'units'],
   stations: ['cleaning', 'compatibility', 'drive', 'loaders', 'measuring', 'proving', 'schema', 'strip', 'timers', 'units'],
   ticket: ['drive', 'loaders', 'measuring', 'proving', 'schema', 'sizing', 'stations', 'strip', 'units'],
+  cleanView: ['cleaning', 'compatibility', 'drive', 'strip', 'ticket', 'timers', 'treatmentLine'],
   machine: ['drive', 'proving', 'stations', 'strip', 'ticket'],
   driveView: [
     'catalogue',

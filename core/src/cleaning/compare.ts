@@ -18,7 +18,10 @@ const COVERAGE = 2;
  *
  * @example pullChange({ value: 3.1, std: 0.2 }, { value: 1.2, std: 0.2 }).change // 'better'
  */
-export function pullChange(before: Figure, after: Figure): { readonly change: Change; readonly differenceN: number; readonly withinN: number } {
+export function pullChange(
+  before: Figure,
+  after: Figure,
+): { readonly change: Change; readonly differenceN: number; readonly withinN: number } {
   const differenceN = before.value - after.value;
   const withinN = COVERAGE * Math.hypot(before.std, after.std);
   return {
@@ -32,7 +35,8 @@ export function pullChange(before: Figure, after: Figure): { readonly change: Ch
 export function pullChangeWords(before: Figure, after: Figure): string {
   const { change, differenceN, withinN } = pullChange(before, after);
   const figures = `${formatNewton(before.value)} before, ${formatNewton(after.value)} after`;
-  if (change === 'notToldApart') return `${figures}: not told apart, the readings are ± ${formatNewton(withinN)} uncertain`;
+  if (change === 'notToldApart')
+    return `${figures}: not told apart, the readings are ± ${formatNewton(withinN)} uncertain`;
   return `${figures}: ${change} by ${Math.abs(differenceN).toFixed(1)} ± ${withinN.toFixed(1)} N`;
 }
 

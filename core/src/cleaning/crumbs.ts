@@ -7,7 +7,12 @@ const MADE_STRETCH_MAX = 0.13;
 const PIECE_MM = 1;
 
 export type CrumbsFinding =
-  | { readonly kind: 'all' | 'missing' | 'tooMuch'; readonly foundMm: number; readonly fewestMm: number; readonly mostMm: number }
+  | {
+      readonly kind: 'all' | 'missing' | 'tooMuch';
+      readonly foundMm: number;
+      readonly fewestMm: number;
+      readonly mostMm: number;
+    }
   | { readonly kind: 'noPath'; readonly foundMm: number }
   | { readonly kind: 'dissolved' };
 
@@ -17,7 +22,10 @@ export type CrumbsFinding =
  * @param pathMm the length of the path; undefined until it is measured
  * @example crumbsFinding({ piecesMm: [60, 58], dissolved: false }, 127).kind // 'all'
  */
-export function crumbsFinding({ piecesMm, dissolved }: Pick<Crumbs, 'piecesMm' | 'dissolved'>, pathMm: number | undefined): CrumbsFinding {
+export function crumbsFinding(
+  { piecesMm, dissolved }: Pick<Crumbs, 'piecesMm' | 'dissolved'>,
+  pathMm: number | undefined,
+): CrumbsFinding {
   if (dissolved) return { kind: 'dissolved' };
   const foundMm = piecesMm.reduce((sum, piece) => sum + piece, 0);
   if (pathMm === undefined) return { kind: 'noPath', foundMm };

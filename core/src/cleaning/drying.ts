@@ -86,7 +86,9 @@ export function heldBelt(by: HeldBy, driveId: string | null, nowMs: number): rea
   return [
     ...wet.map(({ words, placeId, timerId, ends }) => ({ words, placeId, ends, ...(timerId && { timerId }) })),
     ...unwiped,
-    ...(handsDirty(by.cleaning) ? [{ placeId: null, ends: 'hands' as const, words: 'your hands: wash the grease off first' }] : []),
+    ...(handsDirty(by.cleaning)
+      ? [{ placeId: null, ends: 'hands' as const, words: 'your hands: wash the grease off first' }]
+      : []),
   ];
 }
 

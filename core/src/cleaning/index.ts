@@ -40,4 +40,5 @@ export {
   treatmentSaid,
   treatmentWords,
 } from './words';
+export { pullRound } from './round';
 export { applyCleaning, EMPTY_CLEANING } from './reduce';

@@ -45,7 +45,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'motor pulley',
     materials: ['copperAlloy', 'acetal', 'steel', 'abs'],
     dirts: ['residue', 'sludge', 'oily', 'glazed'],
-    manner: 'A flattened swab down into the groove, turned round with the pulley; hardened rubber is picked out with wood, not with metal.',
+    manner:
+      'A flattened swab down into the groove, turned round with the pulley; hardened rubber is picked out with wood, not with metal.',
     worn: ['groove worn', 'loose on its shaft'],
   },
   drivenPulley: {
@@ -63,7 +64,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'idler',
     materials: ['acetal', 'nylon', 'copperAlloy', 'abs'],
     dirts: ['residue', 'oily', 'glazed'],
-    manner: 'As the other pulleys: the groove first, then its flanks. Its pin gets a drop only if it is dry, and the excess is wiped.',
+    manner:
+      'As the other pulleys: the groove first, then its flanks. Its pin gets a drop only if it is dry, and the excess is wiped.',
     worn: ['groove worn'],
   },
   belt: {
@@ -72,7 +74,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'belt',
     materials: ['chloroprene', 'ethylenePropylene', 'nitrile', 'polyurethane', 'naturalRubber', 'siliconeRubber'],
     dirts: ['oily', 'glazed', 'fluff', 'sticky'],
-    manner: 'Washed between the fingers in warm soapy water, rinsed, laid on a clean cloth until dry. A new one as well. Never soaked in a solvent.',
+    manner:
+      'Washed between the fingers in warm soapy water, rinsed, laid on a clean cloth until dry. A new one as well. Never soaked in a solvent.',
     worn: ['cracked', 'glazed through', 'stretched'],
   },
   bushing: {
@@ -80,7 +83,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'motor bushing',
     materials: ['copperAlloy', 'steel'],
     dirts: ['dry', 'hardenedGrease'],
-    manner: 'Wipe the shaft first, then one drop where shaft and bushing meet; turn it some twenty times; wipe what comes out.',
+    manner:
+      'Wipe the shaft first, then one drop where shaft and bushing meet; turn it some twenty times; wipe what comes out.',
     lubrication: { agreed: 'oil', amount: 'one drop, 0.03 ml', workedIn: 'turned some twenty times by hand' },
     nearBelt: true,
     worn: ['play in it'],
@@ -100,7 +104,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'rods',
     materials: ['steel'],
     dirts: ['hardenedGrease', 'dry', 'fluff'],
-    manner: 'Old grease off the whole length, both rods alike, until a swab comes away clean; then the new film, run end to end three times.',
+    manner:
+      'Old grease off the whole length, both rods alike, until a swab comes away clean; then the new film, run end to end three times.',
     lubrication: { agreed: null, amount: 'a film', workedIn: 'run from end to end three times' },
     worn: ['scored', 'bent'],
   },
@@ -118,7 +123,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'rack',
     materials: ['acetal', 'abs', 'nylon'],
     dirts: ['hardenedGrease', 'fluff', 'dry'],
-    manner: 'A stiff brush across the teeth, to their roots; then a film, not a bead: what is too much is thrown onto the belt.',
+    manner:
+      'A stiff brush across the teeth, to their roots; then a film, not a bead: what is too much is thrown onto the belt.',
     lubrication: { agreed: 'grease', amount: 'a film on the teeth', workedIn: 'run from end to end' },
     worn: ['tooth broken', 'tooth worn'],
   },
@@ -139,7 +145,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['glazed', 'fluff', 'sticky', 'oily'],
     keepFreeOfOil: true,
     driesBefore: 'power',
-    manner: 'Hold the swab still and turn the roller against it, end to end, until it comes away clean and the rubber feels faintly tacky.',
+    manner:
+      'Hold the swab still and turn the roller against it, end to end, until it comes away clean and the rubber feels faintly tacky.',
     worn: ['nicked', 'worn in the middle', 'hard'],
   },
   clamp: {
@@ -148,7 +155,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     materials: ['abs', 'acetal', 'polycarbonate'],
     dirts: ['fluff', 'sticky'],
     keepFreeOfOil: true,
-    manner: 'The pad that holds the disc: a dry swab, then alcohol where it is sticky. Nothing on it that lets a disc slip.',
+    manner:
+      'The pad that holds the disc: a dry swab, then alcohol where it is sticky. Nothing on it that lets a disc slip.',
     worn: ['pad loose'],
   },
   switch: {
@@ -158,7 +166,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['corroded', 'fluff', 'oily'],
     keepFreeOfOil: true,
     driesBefore: 'power',
-    manner: 'Levers out, cleaner on the contacts, worked twenty times, levers in again. Out, they stand under what must be reversed.',
+    manner:
+      'Levers out, cleaner on the contacts, worked twenty times, levers in again. Out, they stand under what must be reversed.',
     worn: ['lever bent', 'lever torn off'],
   },
   lens: {
@@ -168,7 +177,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['fluff', 'sticky', 'oily'],
     keepFreeOfOil: true,
     driesBefore: 'power',
-    manner: 'Swab moist, never dripping; the lightest pressure, in circles from the middle out; a fresh side each time. Left alone where it reads: say why.',
+    manner:
+      'Swab moist, never dripping; the lightest pressure, in circles from the middle out; a fresh side each time. Left alone where it reads: say why.',
     worn: ['scratched', 'hazed'],
   },
   head: {
@@ -178,7 +188,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['fluff', 'sticky', 'oily'],
     keepFreeOfOil: true,
     driesBefore: 'power',
-    manner: 'Alcohol on a lint-free swab along the track, never across; both faces; never lift the upper head further than it goes by itself.',
+    manner:
+      'Alcohol on a lint-free swab along the track, never across; both faces; never lift the upper head further than it goes by itself.',
     worn: ['worn', 'chipped'],
   },
   pot: {
@@ -198,7 +209,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['sticky', 'fluff'],
     keepFreeOfOil: true,
     driesBefore: 'power',
-    manner: 'Off the board, soaked in lukewarm soapy water, rinsed, a whole day to dry. The board itself is never soaked.',
+    manner:
+      'Off the board, soaked in lukewarm soapy water, rinsed, a whole day to dry. The board itself is never soaked.',
     worn: ['print gone', 'contact pad gone'],
   },
   contact: {
@@ -208,7 +220,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['corroded', 'fluff'],
     keepFreeOfOil: true,
     driesBefore: 'power',
-    manner: 'Cleaner on a swab, then plugged and unplugged ten times. Green or white growth: eraser along the contact, never across.',
+    manner:
+      'Cleaner on a swab, then plugged and unplugged ten times. Green or white growth: eraser along the contact, never across.',
     worn: ['plating gone'],
   },
   spindle: {
@@ -216,7 +229,8 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     name: 'spindle',
     materials: ['copperAlloy', 'steel'],
     dirts: ['dry', 'hardenedGrease'],
-    manner: 'One drop where it turns, no more: what is thrown off lands on the disc. Wipe, and let it run before a disc goes in.',
+    manner:
+      'One drop where it turns, no more: what is thrown off lands on the disc. Wipe, and let it run before a disc goes in.',
     lubrication: { agreed: 'oil', amount: 'one drop, 0.03 ml', workedIn: 'turned some twenty times by hand' },
     nearBelt: true,
     worn: ['play in it'],
@@ -228,5 +242,11 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
     dirts: ['fluff', 'residue', 'sludge'],
     manner: 'A brush and a lamp, then tip it over a white cloth: every crumb of a belt is counted.',
   },
-  part: { ...plain, name: 'part', materials: ['unknown'], dirts: ['fluff', 'sticky'], manner: 'Gentlest first, and tried where it does not show.' },
+  part: {
+    ...plain,
+    name: 'part',
+    materials: ['unknown'],
+    dirts: ['fluff', 'sticky'],
+    manner: 'Gentlest first, and tried where it does not show.',
+  },
 };

@@ -9,7 +9,8 @@ export type LubricantSchool = (typeof LUBRICANT_SCHOOLS)[number];
 /** What each school says for itself, where they differ. Common practice, no source. */
 export const SCHOOL_WORDS: Readonly<Record<Exclude<LubricantSchool, 'unknown'>, string>> = {
   oil: 'Fine oil on guides and rods: it runs freest, creeps into every pair, and nothing hardens. It also creeps away, towards the belt, and has to be renewed.',
-  grease: 'Light grease on guides and rods: it stays where it is put and damps the tray. Too much drags, and in ten years it is the next hardened grease.',
+  grease:
+    'Light grease on guides and rods: it stays where it is put and damps the tray. Too much drags, and in ten years it is the next hardened grease.',
 };
 
 /** A drop from a fine needle is about a ball of this diameter. From memory, no source. */

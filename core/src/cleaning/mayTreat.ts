@@ -48,14 +48,23 @@ export function mayTreat(
       why: `Nothing that lubricates goes on the ${place.name}. What got there is taken off: say “${place.name} oily”.`,
     };
   if (spots[agent] === 'black')
-    return { may: false, ask: null, why: `The spot test of ${name} on the ${place.name} took colour: stop. Take another agent.` };
+    return {
+      may: false,
+      ask: null,
+      why: `The spot test of ${name} on the ${place.name} took colour: stop. Take another agent.`,
+    };
   const spotted = spots[agent] === 'clean';
   if (place.material === 'unknown') {
-    const harmed = known.materials.filter((one): one is KnownMaterial => one !== 'unknown' && gradeOf(table, agent, one) === 'no');
+    const harmed = known.materials.filter(
+      (one): one is KnownMaterial => one !== 'unknown' && gradeOf(table, agent, one) === 'no',
+    );
     const unnamed = known.materials.includes('unknown') && agent !== 'dry' && agent !== 'water';
     if (spotted || (harmed.length === 0 && !unnamed)) return yes(spotted ? '' : '');
     if (harmed.length === 0) return yes(`What the ${place.name} is of is not known: try it where it does not show.`);
-    const why = `${capital(name)} harms ${listed(harmed.map((one) => MATERIAL_NAMES[one]), 'or')}, of which the ${place.name} may be.`;
+    const why = `${capital(name)} harms ${listed(
+      harmed.map((one) => MATERIAL_NAMES[one]),
+      'or',
+    )}, of which the ${place.name} may be.`;
     return materialAsked
       ? { may: false, ask: 'spotTest', why: `${why} Try it where it does not show, and look at the swab.` }
       : { may: false, ask: 'material', why, likely: known.materials.filter((one) => one !== 'unknown') };
@@ -72,7 +81,9 @@ export function mayTreat(
       return yes(spotted ? '' : `${capital(name)} on ${material} is unknown${effect}. Try it where it does not show.`);
     case 'no':
       return spotted
-        ? yes(`The spot test came away clean; all the same, wipe briefly and never soak: ${name} on ${material}${effect}.`)
+        ? yes(
+            `The spot test came away clean; all the same, wipe briefly and never soak: ${name} on ${material}${effect}.`,
+          )
         : { may: false, ask: 'spotTest', why: `${capital(name)} on ${material}${effect}.` };
   }
 }

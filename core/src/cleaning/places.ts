@@ -115,7 +115,8 @@ export const nextPlaceNumber = ({ cleaning, strip }: Pick<MapOf, 'cleaning' | 's
   Math.max(strip.lastNumber, ...cleaning.places.map(({ number }) => number)) + 1;
 
 /** A place as it is kept once something is said of it: with its number. */
-export const numbered = (place: Place, next: number): Place => (place.number === 0 ? { ...place, number: next } : place);
+export const numbered = (place: Place, next: number): Place =>
+  place.number === 0 ? { ...place, number: next } : place;
 
 /** The surface of a pulley at a place; null where it is none, or nobody said. */
 export function surfaceAt(place: Place, drives: readonly MappedDrive[]): Surface | null {

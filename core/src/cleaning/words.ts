@@ -67,6 +67,9 @@ export function treatmentSaid(done: PlaceTreatment, placeName: string): string {
   return `${capital(placeName)} ${deed === 'wash' || deed === 'soak' ? 'washed' : 'cleaned'}`;
 }
 
-/** Deeds after which a fault may be gone: what a new proof may answer. Hands, spot tests and drying are none. */
-export const isCure = ({ deed, outcome }: Pick<PlaceTreatment, 'deed' | 'outcome'>): boolean =>
-  !['spotTest', 'handsClean', 'dried', 'excessWiped', 'workedIn'].includes(deed) && outcome !== 'harmed';
+/** Deeds after which a fault may be gone: what a new proof may answer. Hands, spot tests, drying and notes are none. */
+export const isCure = ({ deed, agent, outcome }: Pick<PlaceTreatment, 'deed' | 'agent' | 'outcome'>): boolean =>
+  !['spotTest', 'handsClean', 'dried', 'excessWiped', 'workedIn', 'other'].includes(deed) &&
+  outcome !== 'harmed' &&
+  // “Rods no better” tells of a treatment, and is none.
+  !(agent === null && (outcome === 'same' || outcome === 'stillDirty'));

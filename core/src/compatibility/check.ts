@@ -28,7 +28,8 @@ export function checkCompatibility(given: Compatibility): Result<Compatibility> 
     }
   }
   for (const [agent, minutes] of Object.entries(given.dryMinutes)) {
-    if (!(AGENTS as readonly string[]).includes(agent)) return refuse(`drying: “${agent}” is no agent that is known here.`);
+    if (!(AGENTS as readonly string[]).includes(agent))
+      return refuse(`drying: “${agent}” is no agent that is known here.`);
     if (!(minutes >= 0 && minutes <= DRY_MINUTES_MAX))
       return refuse(`drying of ${agent}: ${minutes} minutes. Allowed are 0 to ${DRY_MINUTES_MAX}, a week.`);
   }

@@ -35,7 +35,9 @@ export function chooseAgents(table: Compatibility, material: Material, dirts: re
     effect: effectOn(table, agent, dirts),
     happens: whatHappens(table, agent, material),
   }))
-    .filter(({ agent, effect }) => (dirts.length === 0 ? !isLubricant(agent) && agent !== 'abrasive' : effect !== 'nothing'))
+    .filter(({ agent, effect }) =>
+      dirts.length === 0 ? !isLubricant(agent) && agent !== 'abrasive' : effect !== 'nothing',
+    )
     .sort(
       (a, b) =>
         Number(a.grade === 'no') - Number(b.grade === 'no') ||

@@ -23,7 +23,10 @@ interface Statement {
 /** What each statement means at a bench. */
 export const STATEMENTS = {
   H222: { pictogram: 'GHS02', caution: 'the spray burns: no flame, no hot iron, nothing live' },
-  H225: { pictogram: 'GHS02', caution: 'its vapour catches fire from across the bench: no flame, no hot iron, unplugged' },
+  H225: {
+    pictogram: 'GHS02',
+    caution: 'its vapour catches fire from across the bench: no flame, no hot iron, unplugged',
+  },
   H304: { pictogram: 'GHS08', caution: 'may kill if swallowed and breathed in: never by mouth' },
   H315: { pictogram: 'GHS07', caution: 'irritates skin: gloves' },
   H319: { pictogram: 'GHS07', caution: 'irritates eyes: keep it off them' },

@@ -1,4 +1,13 @@
-import { AGENTS, DIRTS, type Agent, type Compatibility, type Dirt, type Effect, type Grade, type KnownMaterial } from './schema';
+import {
+  AGENTS,
+  DIRTS,
+  type Agent,
+  type Compatibility,
+  type Dirt,
+  type Effect,
+  type Grade,
+  type KnownMaterial,
+} from './schema';
 
 /*
  * What may touch what. Grades are read off general chemical-resistance tables, from memory: for plastics “Chemical
@@ -59,9 +68,15 @@ const grades = Object.fromEntries(
 /** What takes a dirt off, and what only loosens it. Common practice, no source. */
 const TAKEN: Readonly<Record<Dirt, { readonly takes: readonly Agent[]; readonly loosens: readonly Agent[] }>> = {
   fluff: { takes: ['dry', 'isopropanol', 'soapyWater'], loosens: ['water'] },
-  oily: { takes: ['soapyWater', 'isopropanol', 'ethanol', 'petroleumSpirit', 'acetone'], loosens: ['dry', 'glassCleaner', 'contactCleaner'] },
+  oily: {
+    takes: ['soapyWater', 'isopropanol', 'ethanol', 'petroleumSpirit', 'acetone'],
+    loosens: ['dry', 'glassCleaner', 'contactCleaner'],
+  },
   glazed: { takes: ['abrasive', 'acetone'], loosens: ['soapyWater', 'isopropanol', 'ethanol', 'petroleumSpirit'] },
-  hardenedGrease: { takes: ['petroleumSpirit', 'acetone'], loosens: ['dry', 'isopropanol', 'ethanol', 'contactCleaner', 'soapyWater'] },
+  hardenedGrease: {
+    takes: ['petroleumSpirit', 'acetone'],
+    loosens: ['dry', 'isopropanol', 'ethanol', 'contactCleaner', 'soapyWater'],
+  },
   residue: { takes: ['acetone', 'petroleumSpirit'], loosens: ['dry', 'isopropanol', 'ethanol'] },
   sludge: { takes: ['isopropanol', 'ethanol', 'petroleumSpirit', 'acetone'], loosens: ['dry'] },
   corroded: { takes: ['abrasive'], loosens: ['contactCleaner', 'isopropanol'] },

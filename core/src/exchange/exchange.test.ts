@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import Ajv from 'ajv';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import { arbitraryFields } from '../../fixtures/arbitrary';
-import { everything, opening, reading, recordOf, stamp } from '../../fixtures/sample';
+import { everything, opening, reading, recordOf, stamp, place } from '../../fixtures/sample';
 import { METHODS } from '../measuring';
 import {
   appendAny,
@@ -34,6 +34,7 @@ import {
 } from '.';
 import { sha256OfAll } from './sha256';
 import { unzip, zipEntries } from './zip';
+import { EMPTY_CLEANING } from '../cleaning';
 
 const record = recordOf(everything);
 const file = (name: string) => readFileSync(new URL(`../../${name}`, import.meta.url), 'utf8');
@@ -75,6 +76,12 @@ describe('a ticket as a file', () => {
     expect(strip.found.map(({ kind }) => kind)).toEqual(strip.found.map(() => 'object'));
     expect(handBack).toMatchObject({ found: 'Belt slack.', own: ['found', 'done'] });
   });
+  test('of version 6 too: nothing was cleaned yet, and its note on Clean is still there', () => {
+    const frozen = readTicketFile(file('fixtures/ticket-v6.json'), 'ticket-v6.json');
+    if (!frozen.ok) throw new Error(frozen.problem);
+    expect(frozen.value.ticket.cleaning).toEqual(EMPTY_CLEANING);
+    expect(frozen.value.ticket.stations.clean).toBe('notNeeded');
+  });
   test('of version 4 too: nothing said of how the old belt was found, no belt measured in the hand', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v4.json'), 'ticket-v4.json');
     if (!frozen.ok) throw new Error(frozen.problem);
@@ -107,7 +114,7 @@ describe('a ticket as a file', () => {
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 6)'],
+    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 7)'],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),
@@ -145,11 +152,20 @@ describe('whatever the app can write, its own import reads back', () => {
       fc.property(anyBodies, (bodies) => {
         // Half of them speak of the drive that is there, so that they are not all refused.
         const aimed = bodies.map((body, i) =>
-          'driveId' in body && i % 2 === 0 ? { ...body, driveId: 'drive-a' } : body,
+          i % 2 !== 0
+            ? body
+            : body.type === 'placeRemoved'
+              ? { ...body, placeId: 'pl1' }
+              : body.type === 'treated'
+                ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
+                : 'driveId' in body
+                  ? { ...body, driveId: 'drive-a' }
+                  : body,
         );
+        const there: EventBody = { type: 'placePut', place: place('pl1', 9, 'rod', 'rods') };
         // A second drive, so that the first can go.
         const two: EventBody = { type: 'driveAdded', driveId: 'drive-b', name: 'B' };
-        const written = stamp([opening, two, ...aimed]).reduce<TicketRecord | undefined>((record, event) => {
+        const written = stamp([opening, two, there, ...aimed]).reduce<TicketRecord | undefined>((record, event) => {
           const next = record ? appendAny(record, event) : openRecord(event);
           if (next.ok && record) seen.add(event.type);
           return next.ok ? next.value : record;

@@ -26,7 +26,11 @@ export interface HandTurns {
  * @returns a sentence where the figures cannot be
  * @example handTurns({ travelLeftMm: 80, travelPerTurnMm: { value: 2, std: 0.1 } }).value.turns // 40
  */
-export function handTurns({ travelLeftMm, travelPerTurnMm: { value, std }, creep = 0 }: HandTurnsOf): Result<HandTurns> {
+export function handTurns({
+  travelLeftMm,
+  travelPerTurnMm: { value, std },
+  creep = 0,
+}: HandTurnsOf): Result<HandTurns> {
   if (!(travelLeftMm > 0)) return refuse('Type how far it still has to come, in millimetres: 80.');
   if (!(value > 0)) return refuse('The travel per turn is not known: count ten turns at Measure.');
   const turnsAt = (perTurnMm: number): number => travelLeftMm / (perTurnMm * (1 - creep));

@@ -76,7 +76,10 @@ const roundOf = ({ round = 0 }: Pick<Reading, 'round'>): number => round;
  * The round of a measurand that counts: the latest of a pull, the first of an old belt, which tells of the path only as
  * it came.
  */
-function rounds(readings: readonly Reading[], measurand: Measurand): { readonly counts: number; readonly other?: number } {
+function rounds(
+  readings: readonly Reading[],
+  measurand: Measurand,
+): { readonly counts: number; readonly other?: number } {
   const all = [...new Set(readings.filter((one) => one.measurand === measurand).map(roundOf))].sort((a, b) => a - b);
   const [first = 0] = all;
   const last = all[all.length - 1] ?? 0;

@@ -168,7 +168,7 @@ test('the summary carries what the Bench shows, and is searchable', () => {
     ]),
   );
   expect(summary.next).toBe('size');
-  expect(summary.marks).toBe('doodooooo');
+  expect(summary.marks).toBe('dooodoooo');
   expect(summary.sketch).toMatchObject({ motorMm: 6, driveMm: 24.8, centreMm: 38.2 });
   expect(summary.searchText).toContain('listening booth');
 });

@@ -23,7 +23,13 @@ const byDrive = (text: string, place: Place): boolean => {
 };
 
 /** The places of the map that one word of a kind means. */
-function ofKind(kind: PlaceKind, word: string, text: string, map: readonly MapPlace[], choose: Choose): readonly PlaceNamed[] {
+function ofKind(
+  kind: PlaceKind,
+  word: string,
+  text: string,
+  map: readonly MapPlace[],
+  choose: Choose,
+): readonly PlaceNamed[] {
   const all = map.map(({ place }) => place).filter((place) => place.kind === kind);
   const [only] = all;
   if (!only) return [{ id: null, kind, name: word.trim() || PLACE_KNOWN[kind].name }];
@@ -39,7 +45,8 @@ function ofKind(kind: PlaceKind, word: string, text: string, map: readonly MapPl
 /** The place that a clause begins with by its number on the map, as in “4: acetone”. */
 export function numberedPlace(clause: string, map: readonly MapPlace[]): PlacesRead | undefined {
   const numbered = NUMBER.exec(clause);
-  const at = numbered && map.find(({ place }) => place.number > 0 && place.number === Number(numbered[1] ?? numbered[2]));
+  const at =
+    numbered && map.find(({ place }) => place.number > 0 && place.number === Number(numbered[1] ?? numbered[2]));
   return numbered && at ? { places: [named(at.place)], rest: clause.slice(numbered[0].length).trim() } : undefined;
 }
 
@@ -52,12 +59,16 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
   let rest = clause;
   const places: PlaceNamed[] = [];
   const add = (found: readonly PlaceNamed[]): void => {
-    for (const one of found) if (!places.some(({ id, name }) => (id ?? name) === (one.id ?? one.name))) places.push(one);
+    for (const one of found)
+      if (!places.some(({ id, name }) => (id ?? name) === (one.id ?? one.name))) places.push(one);
   };
   // A place by its own name, the longest first: “following roller” before “roller”.
   const own = map
     .map(({ place }) => place)
-    .filter(({ name, kind }) => name !== '' && (kindNamed(name) === undefined || name.toLowerCase() !== PLACE_KNOWN[kind].name))
+    .filter(
+      ({ name, kind }) =>
+        name !== '' && (kindNamed(name) === undefined || name.toLowerCase() !== PLACE_KNOWN[kind].name),
+    )
     .sort((a, b) => b.name.length - a.name.length);
   for (const place of own) {
     const at = rest.indexOf(place.name.toLowerCase());
@@ -66,7 +77,9 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     rest = `${rest.slice(0, at)} ${rest.slice(at + place.name.length)}`;
   }
   const pulleys = /\b(?:(?:both|all|the|two) )*pulleys\b/.exec(rest);
-  const single = pulleys ? null : /(?<!\b(?:motor|drive|driven|big|large|loading|lift|table|spindle|gear|guide|tension) )\bpulley\b/.exec(rest);
+  const single = pulleys
+    ? null
+    : /(?<!\b(?:motor|drive|driven|big|large|loading|lift|table|spindle|gear|guide|tension) )\bpulley\b/.exec(rest);
   if (pulleys && !/\b(?:motor|drive|driven|idler|guide|tension) pulleys\b/.test(rest)) {
     const all = map.map(({ place }) => place).filter(({ kind }) => kind === 'motorPulley' || kind === 'drivenPulley');
     const told = all.filter((place) => byDrive(rest, place));
@@ -74,7 +87,8 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     rest = rest.replace(pulleys[0], ' ');
   } else if (single) {
     const all = map.map(({ place }) => place).filter(({ kind }) => kind === 'motorPulley' || kind === 'drivenPulley');
-    if (all.length > 0) add(choose('Which pulley?', [...all.slice(0, 3).map((place) => [named(place)]), all.map(named)].slice(0, 4)));
+    if (all.length > 0)
+      add(choose('Which pulley?', [...all.slice(0, 3).map((place) => [named(place)]), all.map(named)].slice(0, 4)));
     rest = rest.replace(single[0], ' ');
   }
   for (const [pattern, kind] of PLACE_WORDS) {
@@ -91,4 +105,5 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
 }
 
 /** Places as an echo names them. @example placesWords([{ id: null, kind: 'rod', name: 'rods' }]) // 'Rods' */
-export const placesWords = (places: readonly PlaceNamed[]): string => capital(places.map(({ name }) => name).join(', '));
+export const placesWords = (places: readonly PlaceNamed[]): string =>
+  capital(places.map(({ name }) => name).join(', '));

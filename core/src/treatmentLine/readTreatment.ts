@@ -1,4 +1,13 @@
-import { DEED_NAMES, OUTCOME_NAMES, PLACE_KNOWN, type CleanDeed, type MapPlace, type Outcome, type PlaceKind, type Swab } from '../cleaning';
+import {
+  DEED_NAMES,
+  OUTCOME_NAMES,
+  PLACE_KNOWN,
+  type CleanDeed,
+  type MapPlace,
+  type Outcome,
+  type PlaceKind,
+  type Swab,
+} from '../cleaning';
 import { AGENT_NAMES, DIRT_NAMES, isLubricant, type Agent, type Dirt } from '../compatibility';
 import { capital, counted } from '../units';
 import { everyReading, type Choose } from './choices';
@@ -45,7 +54,15 @@ export interface ReadAgainst {
   readonly chosenId: string | null;
 }
 
-const NOTHING: TreatmentTold = { deed: 'other', agent: null, way: '', strokes: 0, amount: '', swabs: [], outcome: 'unknown' };
+const NOTHING: TreatmentTold = {
+  deed: 'other',
+  agent: null,
+  way: '',
+  strokes: 0,
+  amount: '',
+  swabs: [],
+  outcome: 'unknown',
+};
 
 const kept = (line: string, echo: string, unread: boolean): TreatmentRead => ({
   ways: [{ echo, does: [{ type: 'treat', place: null, told: NOTHING }] }],
@@ -82,14 +99,23 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
     return kept(line, 'Kept as a note: nothing counts as done.', false);
   const all = everyReading((choose) => readOnce(text, against, choose));
   if (!all)
-    return { ways: [], asks: 'This may be too many things. Say it in two lines, or name the place by its number.', unread: false };
-  const nothing: TreatmentWay = { echo: 'Kept as typed: nothing counts as done.', does: [{ type: 'treat', place: null, told: NOTHING }] };
-  const isNote = ({ type, ...deed }: TreatmentDeed): boolean => type === 'treat' && 'told' in deed && deed.told === NOTHING;
+    return {
+      ways: [],
+      asks: 'This may be too many things. Say it in two lines, or name the place by its number.',
+      unread: false,
+    };
+  const nothing: TreatmentWay = {
+    echo: 'Kept as typed: nothing counts as done.',
+    does: [{ type: 'treat', place: null, told: NOTHING }],
+  };
+  const isNote = ({ type, ...deed }: TreatmentDeed): boolean =>
+    type === 'treat' && 'told' in deed && deed.told === NOTHING;
   const ways = all.readings.map((does): TreatmentWay =>
     does.length === 0 || does.every(isNote) ? nothing : { echo: echoOf(does), does },
   );
   const distinct = ways.filter(({ echo }, at) => ways.findIndex((one) => one.echo === echo) === at);
-  if (distinct.every((one) => one === nothing)) return kept(line, 'Not read: kept as typed, and on the papers as it stands.', true);
+  if (distinct.every((one) => one === nothing))
+    return kept(line, 'Not read: kept as typed, and on the papers as it stands.', true);
   return { ways: distinct, asks: distinct.length > 1 ? all.asks : '', unread: false };
 }
 
@@ -177,14 +203,23 @@ function saidIn(clause: string, choose: Choose): Said {
   const amount = AMOUNT_WORDS.exec(rest)?.[0] ?? '';
   if (amount) rest = rest.replace(amount, ' ');
   let agent: Agent | null;
-  const sought = deed === 'lubricate' ? `${rest} ${/\boiled\b/.test(clause) ? 'oil' : /greased\b/.test(clause) && !/\b(?:lithium|silicone?|white)\b/.test(rest) ? 'grease' : ''}` : rest;
+  const sought =
+    deed === 'lubricate'
+      ? `${rest} ${/\boiled\b/.test(clause) ? 'oil' : /greased\b/.test(clause) && !/\b(?:lithium|silicone?|white)\b/.test(rest) ? 'grease' : ''}`
+      : rest;
   [agent, rest] = agentIn(sought, choose);
   const way = WAY_WORDS.exec(rest)?.[0] ?? '';
   if (way) rest = rest.replace(way, ' ');
   const dry = !dried && agent === null && DRY.test(rest) && !/\bdry (?:swab|brush|cloth)/.test(clause);
-  if (agent === null && (/\bdry (?:swab|brush|cloth)/.test(clause) || (deed === 'pick' && outcome === undefined))) agent = 'dry';
+  if (agent === null && (/\bdry (?:swab|brush|cloth)/.test(clause) || (deed === 'pick' && outcome === undefined)))
+    agent = 'dry';
   if (deed === 'spotTest' && swabs.length === 0)
-    swabs = /\bblack\b|\bcolou?r\b|\bdirty\b/.test(rest) || outcome === 'harmed' ? ['black'] : outcome === 'clean' ? ['clean'] : [];
+    swabs =
+      /\bblack\b|\bcolou?r\b|\bdirty\b/.test(rest) || outcome === 'harmed'
+        ? ['black']
+        : outcome === 'clean'
+          ? ['clean']
+          : [];
   const done = deed ?? (cleaned ? 'wipe' : undefined);
   return {
     rest,
@@ -234,12 +269,17 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     if (levers) {
       does.push({ type: 'levers', out: /out|off|away/.test(levers[1] ?? '') });
       if (placesIn(clause.replace(levers[0], ' '), map, choose).places.length > 0)
-        places = placesIn(clause.replace(levers[0], ' '), map, (_, options) => options[0] as (typeof options)[number]).places;
+        places = placesIn(
+          clause.replace(levers[0], ' '),
+          map,
+          (_, options) => options[0] as (typeof options)[number],
+        ).places;
       continue;
     }
     const number = numberedPlace(clause, map);
     const told = number ? number.rest : clause;
-    const plain = LEFT.test(told) || WORN.test(told) || WARM_CLAUSE.test(told) || SLIPPED.test(told) || HOLDS.test(told);
+    const plain =
+      LEFT.test(told) || WORN.test(told) || WARM_CLAUSE.test(told) || SLIPPED.test(told) || HOLDS.test(told);
     // Names of agents hold words of places: contact cleaner, lens fluid. They are taken first.
     const said = plain ? undefined : saidIn(told, choose);
     const found = number ?? placesIn(said ? said.rest : told, map, choose);
@@ -251,16 +291,16 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     if (places.length === 0) continue;
     const rest = fresh ? found.rest : told;
     const belts = places.filter(({ kind }) => kind === 'belt');
-    if (LEFT.test(rest) || WORN.test(rest)) {
+    if (plain && (LEFT.test(rest) || WORN.test(rest))) {
       const words = rest.replace(/^(?:is|are|was|were) /, '');
       for (const place of places) does.push({ type: 'left', place, words });
       continue;
     }
-    if (belts.length > 0 && WARM_CLAUSE.test(rest)) {
+    if (plain && belts.length > 0 && WARM_CLAUSE.test(rest)) {
       for (const place of belts) does.push({ type: 'warm', place });
       continue;
     }
-    if (belts.length > 0 && (HOLDS.test(rest) || SLIPPED.test(rest))) {
+    if (plain && belts.length > 0 && (HOLDS.test(rest) || SLIPPED.test(rest))) {
       const slip = HOLDS.test(rest) ? 'holds' : SLIPS_HARD.test(rest) ? 'slipsHard' : 'slips';
       for (const place of belts) does.push({ type: 'slip', place, slip });
       continue;
@@ -268,7 +308,8 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     const sure = said ?? saidIn(rest, choose);
     const before = does.length;
     does.push(...deedsOf(sure, places, does, fresh, choose));
-    if (fresh && rest === '' && does.length === before && !sure.says) for (const place of places) does.push({ type: 'place', place });
+    if (fresh && rest === '' && does.length === before && !sure.says)
+      for (const place of places) does.push({ type: 'place', place });
   }
   // Words about nothing that is named, with no place chosen, are no treatment.
   return namedHere || chosenId !== null || does.length > 0 ? does : [];
@@ -291,16 +332,33 @@ function deedsOf(
       : said.agent;
   if (washedAlready) return [];
   const acts = agent !== null || (deed !== undefined && deed !== 'other');
-  const tells = way !== '' || strokes > 0 || amount !== '' || swabs.length > 0 || outcome !== undefined || minutes !== undefined || dryMinutes !== undefined;
+  const tells =
+    way !== '' ||
+    strokes > 0 ||
+    amount !== '' ||
+    swabs.length > 0 ||
+    outcome !== undefined ||
+    minutes !== undefined ||
+    dryMinutes !== undefined;
   const out: TreatmentDeed[] = [];
   const oils = agent !== null && isLubricant(agent) && places.some(({ kind }) => PLACE_KNOWN[kind].keepFreeOfOil);
   const oily = oils && choose('Is that how it was found?', [true, false]);
   const runs = places.some(({ kind }) => PLACE_KNOWN[kind].lubrication);
-  const found = dry && !dirt && !acts && !tells && runs ? choose('Found dry, or dry again?', ['found', 'dried'] as const) : 'dried';
+  const found =
+    dry && !dirt && !acts && !tells && runs ? choose('Found dry, or dry again?', ['found', 'dried'] as const) : 'dried';
   for (const place of places) {
-    const last = before.findLast((one) => one.type === 'treat' && one.place !== null && (one.place.id ?? one.place.name) === (place.id ?? place.name));
+    const last = before.findLast(
+      (one) =>
+        one.type === 'treat' && one.place !== null && (one.place.id ?? one.place.name) === (place.id ?? place.name),
+    );
     // What only tells more of it, and the agent of a wipe that named none, belong to what was just done there.
-    const completes = acts && agent !== null && last?.type === 'treat' && last.told.agent === null && (last.told.deed === 'wipe' || last.told.deed === 'other') && !isLubricant(agent);
+    const completes =
+      acts &&
+      agent !== null &&
+      last?.type === 'treat' &&
+      last.told.agent === null &&
+      (last.told.deed === 'wipe' || last.told.deed === 'other') &&
+      !isLubricant(agent);
     if (((!acts && tells) || completes) && last?.type === 'treat' && !fresh) {
       before[before.indexOf(last)] = {
         ...last,
@@ -353,7 +411,8 @@ function deedsOf(
   return out;
 }
 
-const timeWords = (minutes: number): string => (minutes >= 120 ? `${Math.round(minutes / 6) / 10} h` : `${minutes} min`);
+const timeWords = (minutes: number): string =>
+  minutes >= 120 ? `${Math.round(minutes / 6) / 10} h` : `${minutes} min`;
 
 /** What was understood, in words. */
 function echoOf(does: readonly TreatmentDeed[]): string {
@@ -391,4 +450,3 @@ function echoOf(does: readonly TreatmentDeed[]): string {
   });
   return `${words.map(capital).join('. ')}.`;
 }
-

@@ -2,7 +2,9 @@ import type { CleanDeed, Outcome, PlaceKind, Slip, Swab } from '../cleaning';
 import type { Agent, Dirt } from '../compatibility';
 
 /** A place that a line speaks of: one of the map, or one that it adds. */
-export type PlaceNamed = { readonly id: string; readonly kind: PlaceKind; readonly name: string } | { readonly id: null; readonly kind: PlaceKind; readonly name: string };
+export type PlaceNamed =
+  | { readonly id: string; readonly kind: PlaceKind; readonly name: string }
+  | { readonly id: null; readonly kind: PlaceKind; readonly name: string };
 
 /** A treatment as a line tells it. */
 export interface TreatmentTold {

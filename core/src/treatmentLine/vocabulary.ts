@@ -7,16 +7,31 @@ import type { Agent, Dirt } from '../compatibility';
 export const AGENT_WORDS: ReadonlyArray<readonly [RegExp, readonly Agent[]]> = [
   [/\b(?:acetone?s?|propanone|2-propanone|dimethyl ketone)\b|\bnail (?:varnish|polish) remover\b/, ['acetone']],
   [/\b(?:ethanol|ethyl alcohol|methylated spirits?|meths|denatured alcohol|surgical spirits?)\b/, ['ethanol']],
-  [/\b(?:white spirits?|petroleum (?:spirits?|ether)|light petroleum|petrol|benzine|naphtha|lighter (?:fluid|fuel)|mineral spirits?|brake cleaner)\b/, ['petroleumSpirit']],
-  [/\b(?:ipa|isopropyl(?: alcohol)?|isopropanol|iso-?propanol|propan-?2-?ol|2-propanol|rubbing alcohol|alcohol|iso)\b/, ['isopropanol']],
+  [
+    /\b(?:white spirits?|petroleum (?:spirits?|ether)|light petroleum|petrol|benzine|naphtha|lighter (?:fluid|fuel)|mineral spirits?|brake cleaner)\b/,
+    ['petroleumSpirit'],
+  ],
+  [
+    /\b(?:ipa|isopropyl(?: alcohol)?|isopropanol|iso-?propanol|propan-?2-?ol|2-propanol|rubbing alcohol|alcohol|iso)\b/,
+    ['isopropanol'],
+  ],
   [/\bspirits?\b/, ['petroleumSpirit', 'ethanol']],
   [/\b(?:contact (?:cleaner|spray|fluid)|switch cleaner|electronics? cleaner|deoxidi[sz]er)\b/, ['contactCleaner']],
-  [/\bammonia-?free (?:glass |window )?cleaner\b|\bglass cleaner without ammonia\b|\blens (?:cleaner|fluid)\b/, ['glassCleaner']],
+  [
+    /\bammonia-?free (?:glass |window )?cleaner\b|\bglass cleaner without ammonia\b|\blens (?:cleaner|fluid)\b/,
+    ['glassCleaner'],
+  ],
   [/\b(?:glass|window) (?:cleaner|spray)\b/, ['glassCleaner', 'ammoniaCleaner']],
   [/\bammonia\b/, ['ammoniaCleaner']],
-  [/\b(?:soapy|soap|detergent|washing[- ]up (?:liquid|water)|dish ?soap|suds)(?: (?:and |in )?(?:warm |lukewarm )?water)?\b|\bwater (?:and|with) (?:a little )?(?:soap|detergent)\b/, ['soapyWater']],
+  [
+    /\b(?:soapy|soap|detergent|washing[- ]up (?:liquid|water)|dish ?soap|suds)(?: (?:and |in )?(?:warm |lukewarm )?water)?\b|\bwater (?:and|with) (?:a little )?(?:soap|detergent)\b/,
+    ['soapyWater'],
+  ],
   [/\b(?:distilled|deionised|deionized|plain|lukewarm|warm|clean)? ?water\b/, ['water']],
-  [/\b(?:glass[- ]?fib(?:re|er) (?:pen|pencil)|eraser|rubber pencil|emery|sandpaper|fine paper|abrasive|scouring \w+)\b/, ['abrasive']],
+  [
+    /\b(?:glass[- ]?fib(?:re|er) (?:pen|pencil)|eraser|rubber pencil|emery|sandpaper|fine paper|abrasive|scouring \w+)\b/,
+    ['abrasive'],
+  ],
   [/\bsilicon[e]? ?grease\b/, ['siliconeGrease']],
   [/\b(?:lithium|white|plastic-safe)(?: grease)?\b/, ['lithiumGrease']],
   [/\b(?:fine |light |machine |sewing machine |clock |watch )?oil(?:ed)?\b/, ['fineOil']],
@@ -36,9 +51,15 @@ export const SPELT: Readonly<Record<string, Agent>> = {
 };
 
 export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
-  [/\b(?:dried(?:[- ]up)?|hard(?:ened)?|old|caked|gummy|gummed|waxy|stiff|thick)(?:,? \w+)? (?:grease|lubricant)\b|\bgrease (?:is |has )?(?:dried|hard|hardened|caked|gone hard|gummed|gone)\b|\bgummed(?: up)?\b/, 'hardenedGrease'],
+  [
+    /\b(?:dried(?:[- ]up)?|hard(?:ened)?|old|caked|gummy|gummed|waxy|stiff|thick)(?:,? \w+)? (?:grease|lubricant)\b|\bgrease (?:is |has )?(?:dried|hard|hardened|caked|gone hard|gummed|gone)\b|\bgummed(?: up)?\b/,
+    'hardenedGrease',
+  ],
   [/\b(?:sludge|tar|tarry|goo|gooey|gunk|melted|dissolved(?: rubber| belt)?)\b/, 'sludge'],
-  [/\b(?:belt |rubber )?residue\b|\b(?:belt )?crumbs?\b|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it)\b/, 'residue'],
+  [
+    /\b(?:belt |rubber )?residue\b|\b(?:belt )?crumbs?\b|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it)\b/,
+    'residue',
+  ],
   [/\b(?:oily|greasy|oil[- ]soaked|soaked in oil|oil (?:on|in)(?= |$))\b/, 'oily'],
   [/\b(?:glazed|shiny|polished|slick)\b/, 'glazed'],
   [/\b(?:corroded|corrosion|verdigris|rust(?:y|ed)?|oxidi[sz]ed|oxide|tarnished|green)\b/, 'corroded'],
@@ -47,8 +68,14 @@ export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
 ];
 
 export const OUTCOME_WORDS: ReadonlyArray<readonly [RegExp, Outcome]> = [
-  [/\bstill (?:very |a bit |quite )?(?:dirty|black|grey|oily|sticky|greasy)\b|\bnot (?:yet |quite |really )?clean\b/, 'stillDirty'],
-  [/\bno better\b|\bnot (?:any )?better\b|\bno (?:change|difference)\b|\b(?:just )?the same\b|\bsame as before\b/, 'same'],
+  [
+    /\bstill (?:very |a bit |quite )?(?:dirty|black|grey|oily|sticky|greasy)\b|\bnot (?:yet |quite |really )?clean\b/,
+    'stillDirty',
+  ],
+  [
+    /\bno better\b|\bnot (?:any )?better\b|\bno (?:change|difference)\b|\b(?:just )?the same\b|\bsame as before\b/,
+    'same',
+  ],
   [/\b(?:harmed|dulled|went dull|crazed|clouded|cloudy|went soft|softened|attacked)\b/, 'harmed'],
   [/\b(?:faintly |slightly |nicely )?tacky\b/, 'tacky'],
   [/\b(?:came |comes? |come )?(?:away |up |off )?(?:clean(?:ed)?|spotless)\b/, 'clean'],
@@ -57,8 +84,14 @@ export const OUTCOME_WORDS: ReadonlyArray<readonly [RegExp, Outcome]> = [
 
 export const DEED_WORDS: ReadonlyArray<readonly [RegExp, CleanDeed]> = [
   [/\bspot[- ]?test(?:ed)?\b|\btest(?:ed)? spot\b|\b(?:tried|tested) where it does not show\b/, 'spotTest'],
-  [/\b(?:old|dried(?: up)?|hard(?:ened)?|caked) (?:grease|oil|lubricant)(?: (?:is|was|all))? (?:off|out|away|gone|removed|cleaned (?:off|out|away)|wiped (?:off|out|away))\b|\b(?:removed|took off|cleaned (?:off|out)|wiped off) (?:all )?(?:the )?old (?:grease|oil|lubricant)\b|\bdegreased\b/, 'oldGreaseOff'],
-  [/\b(?:wiped (?:off )?(?:the |all )?(?:excess|surplus)|(?:excess|surplus)(?: was| is)? (?:all )?(?:wiped|off|taken off|removed)(?: off| away)?)\b/, 'excessWiped'],
+  [
+    /\b(?:old|dried(?: up)?|hard(?:ened)?|caked) (?:grease|oil|lubricant)(?: (?:is|was|all))? (?:off|out|away|gone|removed|cleaned (?:off|out|away)|wiped (?:off|out|away))\b|\b(?:removed|took off|cleaned (?:off|out)|wiped off) (?:all )?(?:the )?old (?:grease|oil|lubricant)\b|\bdegreased\b/,
+    'oldGreaseOff',
+  ],
+  [
+    /\b(?:wiped (?:off )?(?:the |all )?(?:excess|surplus)|(?:excess|surplus)(?: was| is)? (?:all )?(?:wiped|off|taken off|removed)(?: off| away)?)\b/,
+    'excessWiped',
+  ],
   [/\b(?:worked in|run in|spread(?: out)?|worked (?:it )?(?:in|end to end))\b/, 'workedIn'],
   [/\b(?:re-?)?(?:lubricated|lubed|greased|oiled)\b/, 'lubricate'],
   [/\b(?:soaked|soaking|soak|steeped)\b/, 'soak'],
@@ -81,22 +114,29 @@ export const SWAB_ONE = /\bswabs? (?:is |was |came away |comes away )?(black|gr[
 export const SWABS_TWICE = /\b(?:swabs? )?clean (?:twice|two times)\b|\b(?:two|2) clean swabs\b/;
 export const swabOf = (word: string): Swab => (word === 'black' ? 'black' : word === 'clean' ? 'clean' : 'grey');
 
-export const HANDS = /\b(?:hands?|fingers)(?: are| were)? (?:all )?(?:washed|clean(?:ed)?|degreased)\b|\bwash(?:ed)? (?:my |your )?hands?\b/;
+export const HANDS =
+  /\b(?:hands?|fingers)(?: are| were)? (?:all )?(?:washed|clean(?:ed)?|degreased)\b|\bwash(?:ed)? (?:my |your )?hands?\b/;
 export const DRIED = /\b(?:has dried|dried(?: off)?|is dry(?: now| again)?|dry (?:now|again|already))\b/;
 export const DRY = /\b(?:bone |quite |rather |very |all )?dry\b|\bdried out\b|\bno (?:grease|oil|lubricant) left\b/;
 /** The levers of a switch, out of its way and in again. */
 export const LEVERS = /\blevers? (?:are )?(out|off|away|in|on|back)\b/;
 export const DRIES = /\b(?:dries|drying|(?:left |laid )?to dry|let dry)\b/;
-const WARM = /\bwarm(?:ed)?(?: it)?(?: to shrink)?\b|\b(?:hot|boil(?:ed|ing)?) water\b|\bboiled\b|\bhair ?dr[iy]er\b|\bheat ?gun\b|\bshr[iu]nk\b/;
+const WARM =
+  /\bwarm(?:ed)?(?: it)?(?: to shrink)?\b|\b(?:hot|boil(?:ed|ing)?) water\b|\bboiled\b|\bhair ?dr[iy]er\b|\bheat ?gun\b|\bshr[iu]nk\b/;
 /** Warmed to shrink; a wash in warm water is none. */
 export const WARM_CLAUSE = {
-  test: (text: string): boolean => WARM.test(text) && !/\b(?:warm|lukewarm) (?:soapy )?water\b|\bwash|\bsoap/.test(text),
+  test: (text: string): boolean =>
+    WARM.test(text) && !/\b(?:warm|lukewarm) (?:soapy )?water\b|\bwash|\bsoap/.test(text),
 };
-export const HOLDS = /\b(?:does ?n[o’']t|do not|no longer|will not|won[’']?t|cannot|can[’']?t be made to) slips?\b|\bholds?\b|\bgrips?\b/;
+export const HOLDS =
+  /\b(?:does ?n[o’']t|do not|no longer|will not|won[’']?t|cannot|can[’']?t be made to) slips?\b|\bholds?\b|\bgrips?\b/;
 export const SLIPS_HARD = /\bslips? (?:only )?(?:hard|when held hard|with (?:some )?effort|late|under load)\b/;
 export const SLIPPED = /\bslips?\b|\bslipping\b/;
 /** What cleaning does not mend: it goes to what is left. */
-export const WORN = /\b(?:nicked|nicks?|scored|scratched|worn(?: through| out| in the middle)?|torn|bent|cracked|chipped|broken|pitted|perished|hazed|print gone)\b/;
-export const LEFT = /\b(?:left alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is)\b/;
+export const WORN =
+  /\b(?:nicked|nicks?|scored|scratched|worn(?: through| out| in the middle)?|torn|bent|cracked|chipped|broken|pitted|perished|hazed|print gone)\b/;
+export const LEFT =
+  /\b(?:left alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is)\b/;
 /** Not done yet, or not to be done: nothing counts as done. */
-export const NOT_DONE = /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|don[’']?t|do not|never|avoid|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
+export const NOT_DONE =
+  /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|don[’']?t|do not|never|avoid|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;

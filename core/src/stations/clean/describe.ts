@@ -40,7 +40,13 @@ export const cleanDescriptions: Descriptions<typeof cleanEvents> = {
   jamPut: {
     says: ({ jam }) => {
       const last = jam?.tried[jam.tried.length - 1];
-      return !jam ? 'nothing is in the way' : jam.out ? 'what was in the way is out' : last ? `the way out, ${last.rung}` : 'something in the way';
+      return !jam
+        ? 'nothing is in the way'
+        : jam.out
+          ? 'what was in the way is out'
+          : last
+            ? `the way out, ${last.rung}`
+            : 'something in the way';
     },
     place,
   },
