@@ -74,6 +74,7 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
   const bodies: EventBody[] = [];
   const cautions: string[] = [];
   let now = ticket;
+  const addedIds = new Map<string, string>();
   let blocked: Blocked | undefined;
   let problem = '';
   const put = (body: EventBody): void => {
@@ -87,9 +88,12 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
   };
   /** The place as it is kept: put on the map with its number where nobody said anything of it yet. */
   const placed = (named: PlaceNamed): Place => {
-    const known = named.id === null ? undefined : cleanView(now).places.find(({ place }) => place.id === named.id);
+    // A place that this very line adds is one place, however often the line speaks of it.
+    const added = named.id ?? addedIds.get(`${named.kind} ${named.name}`);
+    const known = added === undefined ? undefined : cleanView(now).places.find(({ place }) => place.id === added);
     const fresh = known?.place ?? newPlace(by.newId(), named.kind, named.name);
     const place = { ...numbered(fresh, nextPlaceNumber(now)), material: by.materials?.[fresh.id] ?? fresh.material };
+    if (named.id === null) addedIds.set(`${named.kind} ${named.name}`, place.id);
     if (!known || known.suggested || place.material !== known.place.material) put({ type: 'placePut', place });
     return place;
   };

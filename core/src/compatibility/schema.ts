@@ -1,4 +1,4 @@
-import { dictionary, number, one, shape, text, type ValueOf } from '../schema';
+import { dictionary, number, one, text, type ShapeValue } from '../schema';
 
 /** What a place may be made of. Rubbers are named by their polymer. */
 export const MATERIALS = [
@@ -74,5 +74,5 @@ export const compatibilityFields = {
   /** Minutes until a place that was wetted by an agent is dry. */
   dryMinutes: dictionary(number(0, 10_080)),
 };
-const compatibility = shape(compatibilityFields);
-export interface Compatibility extends ValueOf<typeof compatibility> {}
+
+export interface Compatibility extends ShapeValue<typeof compatibilityFields> {}

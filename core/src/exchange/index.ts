@@ -17,4 +17,5 @@ export { recordJsonSchema } from './recordJsonSchema';
 export { upcast, type Upcaster } from './upcast';
 export { PICTURE_MAX_BYTES, pictureKind, pictureName, PICTURES_MAX, type PictureKind } from './pictureKind';
 export { ANSWERS_MAX_BYTES, readAnswersFile, type AnswersFile } from './answersFile';
-export { KNOWLEDGE_FORMAT, KNOWLEDGE_MAX_BYTES, readKnowledgeFile, writeKnowledgeFile } from './knowledgeFile';
+export { readKnowledgeFile, writeKnowledgeFile } from './knowledgeFile';
+export { readCompatibilityFile, writeCompatibilityFile } from './compatibilityFile';

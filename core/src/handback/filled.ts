@@ -1,6 +1,8 @@
+import { AGENT_NAMES, DIRT_NAMES, type Dirt } from '../compatibility';
+import { isCure, placeState, type Place } from '../cleaning';
 import type { FilledField } from '../stations';
 import { leftOverOf } from '../strip';
-import { capital, counted } from '../units';
+import { capital, counted, listed } from '../units';
 import type { Ticket } from '../ticket';
 
 const sentence = (words: string): string => {
@@ -16,6 +18,47 @@ const OLD_BELT: Readonly<Partial<Record<Ticket['drives'][number]['oldState'], st
   stopgap: 'was a stopgap',
 };
 
+/** A place as an owner reads it: the lift belt, and no letter of a drive. */
+function ownersName({ name }: Place): string {
+  const [, what = name, role = ''] = /^(.+?) [A-Z](?:, (.+))?$/.exec(name) ?? [];
+  return role === '' ? what : `${role} ${what}`;
+}
+const named = (places: readonly Place[]): string => listed([...new Set(places.map(ownersName))]);
+
+/** Dirt as an owner reads it. */
+const DIRT_SAID: Readonly<Record<Dirt, string>> = {
+  ...DIRT_NAMES,
+  oily: 'oil',
+  glazed: 'glazed',
+  corroded: 'corrosion',
+  sticky: 'something sticky',
+  dry: 'no lubricant left',
+};
+function dirtFound({ cleaning: { places } }: Ticket): string[] {
+  const dirts = [...new Set(places.flatMap(({ seen }) => seen.map(({ dirt }) => dirt)))];
+  return dirts.map((dirt) => {
+    const of = named(places.filter(({ seen }) => seen.some((one) => one.dirt === dirt)));
+    return sentence(dirt === 'glazed' ? `${of} glazed` : `${DIRT_SAID[dirt]} on ${of}`);
+  });
+}
+
+/** What was cleaned and lubricated, each said once however many swabs it took. */
+function cleanedSaid({ cleaning: { places, treatments } }: Ticket): string[] {
+  const cures = treatments.filter(isCure);
+  const treated = (is: (one: (typeof cures)[number]) => boolean): readonly Place[] =>
+    places.filter(({ id }) => cures.some((one) => one.placeId === id && is(one)));
+  const cleaned = treated(({ deed }) => deed !== 'lubricate');
+  const lubricants = [...new Set(cures.flatMap(({ deed, agent }) => (deed === 'lubricate' && agent ? [agent] : [])))];
+  return [
+    ...(cleaned.length > 0 ? [sentence(`${named(cleaned)} cleaned`)] : []),
+    ...lubricants.map((agent) =>
+      sentence(
+        `new ${AGENT_NAMES[agent]} on ${named(treated((one) => one.deed === 'lubricate' && one.agent === agent))}`,
+      ),
+    ),
+  ];
+}
+
 /** What was found: verdicts, the old belts, what lay in it. */
 function found(ticket: Ticket): string[] {
   return [
@@ -24,6 +67,10 @@ function found(ticket: Ticket): string[] {
       const how = OLD_BELT[oldState];
       return how ? [sentence(`the ${role === '' ? '' : `${role} `}belt ${how}`)] : [];
     }),
+    ...dirtFound(ticket),
+    ...(ticket.cleaning.jam && ticket.cleaning.jam.what !== ''
+      ? [sentence(`in the way: ${ticket.cleaning.jam.what}${at(ticket.cleaning.jam.lay)}`)]
+      : []),
     ...ticket.strip.found.map(({ kind, what, where }) =>
       sentence(kind === 'dirt' ? what : `loose in it: ${what}${at(where)}`),
     ),
@@ -44,16 +91,29 @@ function done(ticket: Ticket): string[] {
         ? [sentence(`new ${role === '' ? '' : `${role} `}belt fitted`)]
         : [],
     ),
-    ...ticket.treatments.map(({ what }) => sentence(what)),
+    ...cleanedSaid(ticket),
+    ...ticket.cleaning.shrinks.flatMap(({ afterMm }) =>
+      afterMm === null ? [] : [sentence('old belt warmed to shrink')],
+    ),
+    ...(ticket.cleaning.jam?.out ? [sentence(`taken out: ${ticket.cleaning.jam.what}`)] : []),
+    // What Clean did is said above, together.
+    ...ticket.treatments
+      .filter(({ id }) => !ticket.cleaning.treatments.some((one) => one.id === id))
+      .map(({ what }) => sentence(what)),
     ...ticket.strip.found
       .filter(({ kind, homed }) => kind === 'object' && homed)
       .map(({ what }) => sentence(`put where it belongs: ${what}`)),
   ];
 }
 
-/** What was noticed and left: what stays out, or has no place. */
+/** What was noticed and left: what stays out, has no place, or cleaning does not mend. */
 function left(ticket: Ticket): string[] {
+  const { places, treatments } = ticket.cleaning;
   return [
+    ...places.filter((place) => place.left !== '').map((place) => sentence(`${ownersName(place)}: ${place.left}`)),
+    ...places
+      .filter((place) => placeState(place, treatments, null).harmed)
+      .map((place) => sentence(`${ownersName(place)}: marked by the cleaning`)),
     ...ticket.strip.found
       .filter(({ kind, homed }) => kind === 'object' && !homed)
       .map(({ what, guess }) =>

@@ -75,6 +75,9 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   const tell = add(false);
   const lid = lidNow(ticket.lid, ticket.strip.steps);
   if (lid?.state === 'off') end('The lid is off.', 'rebuild');
+  const { jam, crumbs } = ticket.cleaning;
+  if (jam && !jam.out && jam.what.trim() !== '') end(`Still in the way: ${jam.what}.`, 'clean');
+  for (const { allOut } of crumbs) if (!allOut) tell('Not every crumb of the old belt is accounted for.', 'clean');
   for (const { whose, returned } of ticket.discs) {
     if (!returned) end(`A disc is not accounted for: ${whose || 'nobody knows whose'}.`, 'takeIn');
   }

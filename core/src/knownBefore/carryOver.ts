@@ -70,7 +70,13 @@ export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): Ev
       }),
     };
     const have = new Set(here?.readings.map(({ measurand }) => measurand));
-    const readings = known.readings.filter(({ measurand }) => CARRIED.includes(measurand) && !have.has(measurand));
+    const latest = (of: Measurand): number =>
+      Math.max(...known.readings.filter((one) => one.measurand === of).map(({ round = 0 }) => round));
+    // A pull is carried as it was last, and is of this machine's own first state.
+    const readings = known.readings
+      .filter(({ measurand }) => CARRIED.includes(measurand) && !have.has(measurand))
+      .filter(({ measurand, round = 0 }) => measurand !== 'trayPull' || round === latest('trayPull'))
+      .map(({ round: _, ...reading }) => reading);
     return [
       ...(here ? [] : [{ type: 'driveAdded' as const, driveId, name: letterFor(known.name) }]),
       ...(Object.keys(changes).length > 0 ? [{ type: 'driveChanged' as const, driveId, changes }] : []),

@@ -1,1 +1,2 @@
 export { carryOver, knownFrom, type KnownFrom } from './carryOver';
+export { workedBefore, type WorkedBefore } from './worked';

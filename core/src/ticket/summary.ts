@@ -1,3 +1,4 @@
+import { AGENT_NAMES } from '../compatibility';
 import { driveFacts, type DriveFacts } from '../measuring';
 import type { Groove } from '../drive';
 import { oldBeltFinding } from '../sizing';
@@ -31,6 +32,8 @@ export interface TicketSummary {
   readonly parked: { readonly lies: string; readonly awaited: string } | null;
   /** Temporary states that are still open. */
   readonly temporaryChanges: readonly string[];
+  /** What was cleaned with, and the minutes of it that were said; empty where nothing was. */
+  readonly cleaned: string;
   /** Every picture that the ticket ever named: what the picture store keeps for it. */
   readonly pictures: readonly string[];
   /** First drive, for its small drawing; absent while not measured. */
@@ -77,6 +80,18 @@ export const picturesNamed = ({ events }: Pick<TicketRecord, 'events'>): string[
   ...new Set(events.flatMap((event) => (event.type === 'picturePut' ? [event.picture.id] : []))),
 ];
 
+/** Agents and minutes of a ticket's cleaning, in a few words. */
+function cleanedWords({ cleaning: { treatments } }: Ticket): string {
+  const agents = [
+    ...new Set(treatments.flatMap(({ agent }) => (agent && agent !== 'dry' ? [AGENT_NAMES[agent]] : []))),
+  ];
+  const minutes = treatments.reduce((sum, { deed, minutes: own = 0 }) => sum + (deed === 'soak' ? 0 : own), 0);
+  return [
+    ...(agents.length > 0 ? [agents.join(', ')] : []),
+    ...(minutes > 0 ? [`${Math.round(minutes)} min`] : []),
+  ].join(' · ');
+}
+
 /** The summary of a record. Cost: that of the first drive's facts. */
 export function summarise(record: TicketRecord): TicketSummary {
   const { ticket, events } = record;
@@ -112,6 +127,7 @@ export function summarise(record: TicketRecord): TicketSummary {
     temporaryChanges: ticket.strip.temporaryChanges
       .filter(({ closedAt }) => closedAt === null)
       .map(({ words }) => words),
+    cleaned: cleanedWords(ticket),
     pictures: picturesNamed(record),
     ...(drive && {
       sketch: {
@@ -129,6 +145,7 @@ export function summarise(record: TicketRecord): TicketSummary {
       ticket.serial,
       ...ticket.complaints.map(({ words }) => words),
       ...ticket.drives.map((d) => d.mechanism),
+      cleanedWords(ticket),
     ]
       .join(' ')
       .toLowerCase(),

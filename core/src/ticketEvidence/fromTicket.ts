@@ -112,7 +112,8 @@ function measured(ticket: Ticket): Taken[] {
   const felt = surfaces.includes('oily') ? 'oily' : surfaces.includes('glazed') ? 'shiny' : undefined;
   const facts = factsOf(drive);
   const finding = oldBeltFinding(facts);
-  const pullN = facts.trayPull?.value;
+  // As it came: what a treatment made of it is no evidence of the fault.
+  const pullN = (facts.trayPullBefore ?? facts.trayPull)?.value;
   const found = OLD_STATE[drive.oldState];
   const at = `drive ${drive.name} at Measure`;
   return [
@@ -125,6 +126,46 @@ function measured(ticket: Ticket): Taken[] {
     ...(!finding && drive.oldState === 'hanging' ? [{ testId: 'beltFeel', outcome: 'slack', cured: 0, from: at }] : []),
     ...(pullN !== undefined && (pullN >= STIFF_N || pullN <= FREE_N)
       ? [{ testId: 'beltOffStiff', outcome: pullN >= STIFF_N ? 'stiff' : 'free', cured: 0, from: at }]
+      : []),
+  ];
+}
+
+/** What was seen at a place of Clean, and what was felt before anything was done, as it answers a test. */
+function seenAtClean(ticket: Ticket): Taken[] {
+  const { places, feelTests, jam } = ticket.cleaning;
+  const [drive] = ticket.drives;
+  const answer = (testId: string, outcome: string, from: string): Taken => ({ testId, outcome, cured: 0, from });
+  const felt = feelTests.find(({ stage, driveId }) => stage === 'before' && driveId === drive?.id);
+  return [
+    ...places.flatMap(({ kind, driveId, seen, left, name, number }): Taken[] => {
+      const from = `number ${number}, ${name}, at Clean`;
+      const was = (...dirts: readonly string[]): boolean => seen.some(({ dirt }) => dirts.includes(dirt));
+      const first = driveId === drive?.id;
+      if (kind === 'belt' || kind === 'motorPulley' || kind === 'drivenPulley') {
+        if (!first) return [];
+        return was('oily')
+          ? [answer('beltFeel', 'oily', from)]
+          : was('glazed')
+            ? [answer('beltFeel', 'shiny', from)]
+            : [];
+      }
+      if (kind === 'roller')
+        return /\b(?:nick|worn|torn|crack)/.test(left)
+          ? [answer('rollers', 'worn', from)]
+          : was('glazed', 'fluff', 'sticky', 'oily')
+            ? [answer('rollers', 'shiny', from)]
+            : [];
+      if (kind === 'switch')
+        return /\b(?:bent|torn|broken)/.test(left)
+          ? [answer('switch', 'torn', from)]
+          : was('corroded', 'fluff', 'oily')
+            ? [answer('switch', 'dirty', from)]
+            : [];
+      return [];
+    }),
+    ...(felt && felt.feel !== 'middling' ? [answer('beltOffStiff', felt.feel, 'felt by hand at Clean')] : []),
+    ...(jam && jam.what.trim() !== ''
+      ? [answer('path', /\bdis[ck]s?\b/i.test(jam.what) ? 'disc' : 'part', `in the way: ${jam.what}`)]
       : []),
   ];
 }
@@ -172,6 +213,7 @@ export function takenFrom(ticket: Ticket): Taken[] {
       return answer ? [{ testId: answer[0], outcome: answer[1], cured: 0, from: 'how it arrived' }] : [];
     }),
     ...stripped(ticket),
+    ...seenAtClean(ticket),
     ...counted(ticket),
     ...emptyAgainstLoaded(ticket),
     ...measured(ticket),

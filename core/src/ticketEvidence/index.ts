@@ -2,3 +2,4 @@ export { answersOf, caseOf, impossibleTests, type Answer } from './caseOf';
 export { offeredAnswers, type OfferedAnswer } from './offers';
 export { takenFrom, type Taken } from './fromTicket';
 export { sameTestElsewhere } from './sameTest';
+export { putRight, type PutRight } from './putRight';

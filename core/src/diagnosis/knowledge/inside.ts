@@ -51,7 +51,7 @@ export const INSIDE: readonly BenchTest[] = [
     },
   }),
   test('beltMeasured', 'The belt, measured against its path', {
-    how: 'Measure belt and pulleys at station 4. The longer belt is the slack one.',
+    how: 'Measure belt and pulleys at Measure. The longer belt is the slack one.',
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 5,
