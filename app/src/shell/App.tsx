@@ -3,6 +3,7 @@ import { Link, Outlet, Route, Routes, useLocation } from 'react-router';
 import { useKeys } from '../parts/keys/useKeys';
 import {
   BenchPage,
+  CompatibilityPage,
   KnowledgePage,
   LabelsPage,
   LetterPage,
@@ -81,6 +82,7 @@ export function App() {
         <Route index element={<BenchPage />} />
         <Route path="log" element={<LogPage />} />
         <Route path="knowledge" element={<KnowledgePage />} />
+        <Route path="compatibility" element={<CompatibilityPage />} />
         <Route path="why" element={<WhyPage />} />
         <Route path="t/:id" element={<TicketPage />}>
           <Route index element={<StationPage />} />

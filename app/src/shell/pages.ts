@@ -5,6 +5,9 @@ import { page, type Page } from '../parts/ui/page';
 export const BenchPage = page(async () => (await import('../pages/bench/BenchPage')).BenchPage);
 export const LogPage = page(async () => (await import('../pages/log/LogPage')).LogPage);
 export const KnowledgePage = page(async () => (await import('../pages/knowledge/KnowledgePage')).KnowledgePage);
+export const CompatibilityPage = page(
+  async () => (await import('../pages/compatibility/CompatibilityPage')).CompatibilityPage,
+);
 export const StrobePage = page(async () => (await import('../pages/print/StrobePage')).StrobePage);
 export const TemplatePage = page(async () => (await import('../pages/print/TemplatePage')).TemplatePage);
 export const SlipPage = page(async () => (await import('../pages/print/SlipPage')).SlipPage);
@@ -37,7 +40,12 @@ const TICKET_PAGES: Readonly<Record<string, Page>> = {
   template: TemplatePage,
   slip: SlipPage,
 };
-const OTHER_PAGES: Readonly<Record<string, Page>> = { log: LogPage, knowledge: KnowledgePage, why: WhyPage };
+const OTHER_PAGES: Readonly<Record<string, Page>> = {
+  log: LogPage,
+  knowledge: KnowledgePage,
+  compatibility: CompatibilityPage,
+  why: WhyPage,
+};
 
 /** Fetches what an address will want, so that the first page is drawn in one go. A failed fetch is met again when shown. */
 export async function fetchAhead(path: string): Promise<void> {

@@ -10,6 +10,7 @@ import {
   placeState,
   surfaceOf,
   type Leave,
+  type Swab,
   type Place,
   type PlaceTreatment,
 } from '../cleaning';
@@ -46,6 +47,16 @@ export interface HappenBy {
   /** What was answered of the materials, by place. */
   readonly materials?: Readonly<Record<string, Material>>;
 }
+
+const BLANK = {
+  agent: null,
+  way: '',
+  strokes: 0,
+  amount: '',
+  swabs: [],
+  outcome: 'unknown',
+  line: '',
+} as const;
 
 /** The drive’s change that a pulley’s surface is; undefined where the place is no pulley, or nothing changes. */
 function surfaceChange(ticket: Ticket, place: Place, surface: Surface): EventBody | undefined {
@@ -172,6 +183,9 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
       case 'warm':
         warmed(placed(deed.place));
         break;
+      case 'swab':
+        swabbed(placed(deed.place), deed.swab);
+        break;
       case 'levers':
         levers(deed.out);
         break;
@@ -184,6 +198,20 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
   }
   return { kind: 'bodies', bodies, cautions: [...new Set(cautions)] };
 
+  /** One more swab of the treatment that is going on there, which wets it anew. */
+  function swabbed(place: Place, swab: Swab): void {
+    const last = now.cleaning.treatments.findLast((one) => one.placeId === place.id);
+    const going = last && ['wipe', 'wash', 'strokes', 'pick'].includes(last.deed) ? last : undefined;
+    put({
+      type: 'treated',
+      treatment: going
+        ? { ...going, at: by.at, swabs: [...going.swabs, swab].slice(-60) }
+        : { ...BLANK, id: by.newId(), at: by.at, placeId: place.id, deed: 'wipe', way: 'swab', swabs: [swab] },
+    });
+    const dry = dryMinutesOf(by.table, going?.agent ?? null, place.kind, 'wipe');
+    if (dry > 0) runTimer(place, dryWords(place.name), dry);
+    surfaced(place);
+  }
   function seen(place: Place, dirt: Dirt): void {
     change(place, { seen: [...place.seen, { dirt, at: by.at }].slice(-60) });
     surfaced(place);

@@ -428,6 +428,8 @@ function echoOf(does: readonly TreatmentDeed[]): string {
         return `${deed.place.name} to be warmed: its length first`;
       case 'levers':
         return deed.out ? 'switch levers out: to reverse before power' : 'switch levers in again';
+      case 'swab':
+        return `${deed.place.name}: a ${deed.swab} swab`;
       case 'place':
         return `${deed.place.name} on the map`;
       case 'treat': {

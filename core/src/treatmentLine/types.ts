@@ -28,6 +28,7 @@ export type TreatmentDeed =
   | { readonly type: 'left'; readonly place: PlaceNamed; readonly words: string }
   | { readonly type: 'slip'; readonly place: PlaceNamed; readonly slip: Slip }
   | { readonly type: 'warm'; readonly place: PlaceNamed }
+  | { readonly type: 'swab'; readonly place: PlaceNamed; readonly swab: Swab }
   | { readonly type: 'levers'; readonly out: boolean }
   | { readonly type: 'place'; readonly place: PlaceNamed };
 

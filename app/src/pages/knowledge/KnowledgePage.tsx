@@ -1,12 +1,10 @@
-import { FilePicker } from '../../parts/ui/FilePicker';
-import { useEffect, useRef, useState } from 'react';
-import { checkKnowledge, KNOWLEDGE, type Knowledge } from '@loose-pulley/core/diagnosis';
+import { useState } from 'react';
+import { checkKnowledge, KNOWLEDGE } from '@loose-pulley/core/diagnosis';
 import { readKnowledgeFile, writeKnowledgeFile } from '@loose-pulley/core/exchange';
 import { keepOwnKnowledge, loadOwnKnowledge } from '../../state/persistence/knowledge';
-import { storeProblem } from '../../state/persistence/storage';
-import { Button, CommitButton } from '../../parts/ui/Button';
+import { Keeping } from '../../parts/own/Keeping';
+import { useOwn } from '../../parts/own/useOwn';
 import { Choice } from '../../parts/ui/Choice';
-import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
 import { Shares } from './Shares';
 import { TestTable } from './TestTable';
@@ -15,57 +13,17 @@ import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
 /** What the adviser knows, every number of it: to read, to change, to keep as the bench's own, to hand on. */
 export function KnowledgePage() {
   useTitle('What the adviser knows');
-  const [knowledge, setKnowledge] = useState<Knowledge | null>(null);
-  const [own, setOwn] = useState(false);
-  const [said, setSaid] = useState('');
-  const [problem, setProblem] = useState('');
+  const own = useOwn({
+    defaults: KNOWLEDGE,
+    load: loadOwnKnowledge,
+    keep: keepOwnKnowledge,
+    check: checkKnowledge,
+    read: readKnowledgeFile,
+  });
   const [loader, setLoader] = useState<Loader>('tray');
   const [testId, setTestId] = useState(KNOWLEDGE.tests[0]?.id ?? '');
-  /** Counts what was asked to be kept. */
-  const turns = useRef(0);
-  useEffect(() => {
-    void loadOwnKnowledge().then((kept) => {
-      setKnowledge(kept ?? KNOWLEDGE);
-      setOwn(kept !== null);
-    });
-  }, []);
+  const { held: knowledge } = own;
   if (!knowledge) return <p className="p-5">One moment.</p>;
-
-  const keep = async (next: Knowledge | null, words: string): Promise<void> => {
-    const turn = ++turns.current;
-    setSaid('Keeping…');
-    try {
-      await keepOwnKnowledge(next);
-      // Something newer was typed while this was written: that one says when it is kept.
-      if (turn !== turns.current) return;
-      setKnowledge(next ?? KNOWLEDGE);
-      setOwn(next !== null);
-      setSaid(words);
-      setProblem('');
-    } catch (error) {
-      setSaid('');
-      setProblem(storeProblem(error).sentence);
-    }
-  };
-  /** Changed knowledge stays on the page as typed; it is kept only where it can be reasoned with. */
-  const change = (next: Knowledge): void => {
-    const named = { ...next, name: 'this bench’s own' };
-    const checked = checkKnowledge(named);
-    setKnowledge(named);
-    if (checked.ok) void keep(named, 'Saved as this bench’s own.');
-    else {
-      setSaid('');
-      setProblem(`${checked.problem} Not kept yet.`);
-    }
-  };
-  const take = async (file: File): Promise<void> => {
-    const read = readKnowledgeFile(await file.text(), file.name);
-    if (read.ok) await keep(read.value, `“${file.name}” is this bench’s own now.`);
-    else {
-      setSaid('');
-      setProblem(read.problem);
-    }
-  };
   const test = knowledge.tests.find(({ id }) => id === testId) ?? knowledge.tests[0];
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
@@ -81,7 +39,7 @@ export function KnowledgePage() {
             test={test}
             onTest={setTestId}
             onChange={(changed) =>
-              change({ ...knowledge, tests: knowledge.tests.map((one) => (one.id === changed.id ? changed : one)) })
+              own.change({ ...knowledge, tests: knowledge.tests.map((one) => (one.id === changed.id ? changed : one)) })
             }
           />
         )}
@@ -96,31 +54,10 @@ export function KnowledgePage() {
             options={LOADERS.map((one) => [one, LOADER_NAMES[one]] as const)}
             onChoose={setLoader}
           />
-          <Shares knowledge={knowledge} loader={loader} onChange={change} />
+          <Shares knowledge={knowledge} loader={loader} onChange={own.change} />
         </section>
       </div>
-      <aside
-        aria-label="Its keeping"
-        className="grid content-start gap-3 border-hair px-5 py-5 max-lg:border-t lg:border-l"
-      >
-        <h2 className="text-lg">{own ? 'This bench’s own' : 'The app’s defaults'}</h2>
-        <p role="status" className="empty:hidden">
-          {said}
-        </p>
-        {problem && (
-          <p role="alert" className="border-l-4 border-live pl-3 text-live">
-            {problem}
-          </p>
-        )}
-        <p className="text-soft">A change is kept at once, in this browser, as soon as everything adds up.</p>
-        <Button onClick={() => download('adviser-knowledge.json', writeKnowledgeFile(knowledge), 'application/json')}>
-          Export it as a file
-        </Button>
-        <FilePicker label="Import a file" accept=".json" onFiles={([file]) => file && void take(file)} />
-        <CommitButton disabled={!own} onClick={() => void keep(null, 'Defaults restored.')}>
-          Restore defaults
-        </CommitButton>
-      </aside>
+      <Keeping own={own} fileName="adviser-knowledge.json" write={writeKnowledgeFile} />
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { isOpen, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { useAppSelector } from '../../state/store/hooks';
 
+const HeldQuestion = lazy(() => import('../clean/HeldQuestion'));
 const ChangeQuestion = lazy(() => import('../strip/ChangeQuestion'));
 
 const BEFORE = { power: 'before power', lid: 'before the lid', handBack: 'before handing back' } as const;
@@ -12,12 +13,18 @@ const BEFORE = { power: 'before power', lid: 'before the lid', handBack: 'before
 /** The temporary changes of the ticket, on every page of it; and, when power or lid is said, the question that one asks. */
 export function ChangeStrip({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const asked = useAppSelector(({ openTicket }) => openTicket.asked);
+  const heldFit = useAppSelector(({ openTicket }) => openTicket.heldFit);
   const open = ticket.strip.temporaryChanges.filter(isOpen);
   return (
     <>
       {asked && (
         <Suspense fallback={null}>
           <ChangeQuestion ticket={ticket} canWrite={canWrite} asked={asked} />
+        </Suspense>
+      )}
+      {heldFit && (
+        <Suspense fallback={null}>
+          <HeldQuestion ticket={ticket} canWrite={canWrite} fit={heldFit} />
         </Suspense>
       )}
       {open.length > 0 && (

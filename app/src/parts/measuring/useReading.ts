@@ -18,6 +18,7 @@ import {
   type Reading,
 } from '@loose-pulley/core/measuring';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { pullRound } from '@loose-pulley/core/cleaning';
 import { recordEvent } from '../../state/persistence/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../../state/store/openTicket';
@@ -127,7 +128,12 @@ export function useReading(
         return refuse(text, doubt);
       }
     }
+    // A pull is of the state that the machine is in now; one that is corrected stays of its own.
+    const { ticket } = nowState().openTicket;
+    const round =
+      reading?.round ?? (isForce(measurand) && ticket.status === 'open' ? pullRound(ticket.record.ticket.cleaning) : 0);
     return put({
+      ...(round > 0 && { round }),
       id: reading?.id ?? nanoid(10),
       measurand,
       method: method.id,

@@ -1,9 +1,12 @@
 import { forbidding, lidNow } from '@loose-pulley/core/strip';
+import { powerHeld } from '@loose-pulley/core/cleanView';
 import type { Ticket } from '@loose-pulley/core/ticket';
 import { sayMoment } from '../../state/persistence/moments';
 import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button, CommitButton } from '../ui/Button';
+import { HeldList } from '../clean/HeldList';
+import { useNow } from '../clock/useNow';
 import { CloseChange } from './CloseChange';
 
 /** Power or the lid was said while temporary changes forbid it: which ones, what reverses them, and whether to go on all the same. */
@@ -18,10 +21,15 @@ export default function ChangeQuestion({
 }) {
   const dispatch = useAppDispatch();
   const against = forbidding(ticket.strip.temporaryChanges, asked === 'lid' ? 'lid' : 'power');
-  return against.length > 0 ? (
+  const wet = powerHeld(ticket, useNow()).filter(() => asked !== 'lid');
+  return against.length + wet.length > 0 ? (
     <div role="alert" className="w-full border-y-2 border-live py-2">
       <p className="font-semibold text-live">
-        {asked === 'lid' ? 'The lid, with this still open:' : 'Power, with this still open:'}
+        {asked === 'lid'
+          ? 'The lid, with this still open:'
+          : against.length > 0
+            ? 'Power, with this still open:'
+            : 'Power, while this is still wet:'}
       </p>
       {asked !== 'lid' && lidNow(ticket.lid, ticket.strip.steps)?.state === 'off' && (
         <p>The lid is off as well: mains are in reach, and laser light.</p>
@@ -36,6 +44,7 @@ export default function ChangeQuestion({
           </li>
         ))}
       </ul>
+      <HeldList ticket={ticket} held={wet} canWrite={canWrite} />
       <div className="flex flex-wrap gap-2 pt-2">
         <Button look="strong" onClick={() => dispatch(momentAsked(null))}>
           Not yet

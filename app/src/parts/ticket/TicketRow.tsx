@@ -57,6 +57,7 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
           <span className="block leading-snug sm:truncate font-semibold">{summary.machine || 'Unnamed machine'}</span>
           <span className="block text-sm text-pretty sm:truncate leading-snug text-soft">
             {summary.parked ? `parked in pieces, ${summary.parked.lies}` : summary.complaint}
+            {summary.closedAt !== null && summary.cleaned !== '' && ` · cleaned with ${summary.cleaned}`}
             {summary.temporaryChanges.length > 0 && summary.closedAt === null && (
               <span className="text-live"> ↺ {summary.temporaryChanges.join(', ')}</span>
             )}

@@ -59,6 +59,7 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
     { id: 'bench', name: 'Bench', note: 'what is open', run: go('/') },
     { id: 'new', name: 'New ticket', note: 'opens on the Bench', run: go('/?new') },
     { id: 'knowledge', name: 'What the adviser knows', note: 'causes and tests, every number', run: go('/knowledge') },
+    { id: 'compatibility', name: 'What may touch what', note: 'agents, materials, dirt', run: go('/compatibility') },
     { id: 'why', name: 'Why measure', note: 'every way of choosing, played', run: go('/why') },
     { id: 'log', name: 'Log', note: 'every ticket, files in and out', run: go('/log') },
     {

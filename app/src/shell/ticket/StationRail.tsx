@@ -31,6 +31,11 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
     const cycles = ticket.cycles.filter(({ cleanRunId }) => cleanRunId !== null).length;
     if (cycles > 0) return counted(cycles, 'cycle');
   }
+  if (station === 'clean') {
+    const { places, treatments, jam } = ticket.cleaning;
+    if (jam && !jam.out) return 'something in the way';
+    if (treatments.length > 0) return `${counted(places.length, 'place')}, ${counted(treatments.length, 'treatment')}`;
+  }
   if (station === 'measure' && drive) {
     const { path } = factsOf(drive);
     return path

@@ -9,16 +9,16 @@ const HandBackPage = page(async () => (await import('../../stations/handBack/Han
 const ProvePage = page(async () => (await import('../../stations/prove/ProvePage')).ProvePage);
 const StripPage = page(async () => (await import('../../stations/strip/StripPage')).StripPage);
 const RebuildPage = page(async () => (await import('../../stations/rebuild/RebuildPage')).RebuildPage);
-const NotePage = page(async () => (await import('../../stations/clean/NotePage')).NotePage);
+const CleanPage = page(async () => (await import('../../stations/clean/CleanPage')).CleanPage);
 
-/** The stations, each in a file of its own. Clean is not built yet and takes a note. */
+/** The stations, each in a file of its own. */
 export const STATION_PAGES: Readonly<Record<StationId, Page>> = {
   takeIn: TakeInPage,
   find: FindPage,
   strip: StripPage,
   measure: MeasurePage,
   size: SizePage,
-  clean: NotePage,
+  clean: CleanPage,
   rebuild: RebuildPage,
   prove: ProvePage,
   handBack: HandBackPage,

@@ -1,5 +1,6 @@
 import { forbidding, goneBack, lidStep, offAgain, openRemoval, type ChangeLimit } from '@loose-pulley/core/strip';
 import type { EventBody } from '@loose-pulley/core/ticket';
+import { timerState } from '@loose-pulley/core/timers';
 import { momentAsked } from '../store/openTicket';
 import type { AppDispatch, RootState } from '../store/types';
 import { recordEvent, recordEvents } from './actions';
@@ -20,8 +21,13 @@ export const sayMoment =
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open') return;
     const limit = LIMIT[moment];
+    const { timers } = ticket.record.ticket;
     const { temporaryChanges } = ticket.record.ticket.strip;
-    if (!anyway && limit && forbidding(temporaryChanges, limit).length > 0) {
+    // Whatever dries inside holds back the power.
+    const wet =
+      limit === 'power' &&
+      timers.some((timer) => timer.placeId !== undefined && timerState(timer, Date.now()).status === 'running');
+    if (!anyway && limit && (wet || forbidding(temporaryChanges, limit).length > 0)) {
       dispatch(momentAsked(moment));
       return;
     }

@@ -1,5 +1,5 @@
 import { createAction, createSlice, type PayloadAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { EventBody, TicketRecord } from '@loose-pulley/core/ticket';
 import type { StoreProblem } from '../persistence/storage';
 
 /** The ticket on screen. A union on `status`, so that no screen forgets a case. */
@@ -42,6 +42,8 @@ export interface OpenTicketState {
   readonly said: { readonly text: string; readonly to: string | null } | null;
   /** Power or lid that was said while an open temporary change forbids it: asked about before it is kept. */
   readonly asked: 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff' | null;
+  /** A belt that was to go on while something is wet, greasy or not wiped: asked about before it counts as fitted. */
+  readonly heldFit: { readonly driveId: string; readonly bodies: readonly EventBody[] } | null;
 }
 
 const initialState = {
@@ -52,6 +54,7 @@ const initialState = {
   stranded: [],
   said: null,
   asked: null,
+  heldFit: null,
 } as OpenTicketState;
 
 const slice = createSlice({
@@ -92,6 +95,9 @@ const slice = createSlice({
     momentAsked(state, { payload }: PayloadAction<OpenTicketState['asked']>) {
       state.asked = payload;
     },
+    fitHeld(state, { payload }: PayloadAction<OpenTicketState['heldFit']>) {
+      return { ...state, heldFit: payload };
+    },
     saidAloud(state, { payload }: PayloadAction<OpenTicketState['said']>) {
       state.said = payload;
     },
@@ -109,12 +115,14 @@ export const {
   recordStranded,
   strandedSettled,
   momentAsked,
+  fitHeld,
   saidAloud,
 } = slice.actions;
 
 /** A whole ticket goes in as it is: a draft would walk through every event of its history. */
 export function openTicketReducer(state: OpenTicketState | undefined, action: UnknownAction): OpenTicketState {
-  if (ticketStatus.match(action)) return { ...(state ?? initialState), ticket: action.payload, asked: null };
+  if (ticketStatus.match(action))
+    return { ...(state ?? initialState), ticket: action.payload, asked: null, heldFit: null };
   if (state?.ticket.status === 'open' && recordChanged.match(action))
     return { ...state, ticket: { ...state.ticket, record: action.payload } };
   return slice.reducer(state, action);

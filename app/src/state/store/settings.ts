@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ToBeHad } from '@loose-pulley/core/catalogue';
+import { LUBRICANT_SCHOOLS, type LubricantSchool } from '@loose-pulley/core/cleaning';
 import type { Requirements } from '@loose-pulley/core/evaluation';
 import {
   checkPriors,
@@ -64,6 +65,8 @@ export interface Settings {
   readonly toBeHad: ToBeHad;
   /** What the adviser asks by: the most information for each minute, or for each test. */
   readonly askBy: 'minute' | 'test';
+  /** What this bench puts on guides and rods; asked once. */
+  readonly lubricant: LubricantSchool;
   /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
   readonly printScale: number;
 }
@@ -77,6 +80,7 @@ export const DEFAULT_SETTINGS: Settings = {
   requirements: DEFAULT_REQUIREMENTS,
   toBeHad: 'both',
   askBy: 'minute',
+  lubricant: 'unknown',
   printScale: 1,
 };
 
@@ -105,6 +109,7 @@ export function checkSettings(kept: unknown): Settings {
     requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
     toBeHad: given.toBeHad === 'belts' || given.toBeHad === 'rings' ? given.toBeHad : 'both',
     askBy: given.askBy === 'test' ? 'test' : 'minute',
+    lubricant: LUBRICANT_SCHOOLS.find((one) => one === given.lubricant) ?? 'unknown',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
   };
 }
@@ -125,6 +130,7 @@ const slice = createSlice({
     },
     priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
     askBySet: (state, { payload }: PayloadAction<Settings['askBy']>) => ({ ...state, askBy: payload }),
+    lubricantSet: (state, { payload }: PayloadAction<LubricantSchool>) => ({ ...state, lubricant: payload }),
     toBeHadSet: (state, { payload }: PayloadAction<ToBeHad>) => ({ ...state, toBeHad: payload }),
     requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({
       ...state,
@@ -148,6 +154,7 @@ export const {
   priorsSet,
   requirementsSet,
   askBySet,
+  lubricantSet,
   toBeHadSet,
   printScaleSet,
 } = slice.actions;

@@ -6,7 +6,7 @@ import { chosenBelt, driveOfBelt, fittingOf } from '@loose-pulley/core/machine';
 import type { Step } from '@loose-pulley/core/strip';
 import { beltLabel } from '@loose-pulley/core/units';
 import type { Try } from '@loose-pulley/core/stations';
-import { recordEvents } from '../../state/persistence/actions';
+import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useBench, useUnit } from '../../state/store/hooks';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -113,7 +113,7 @@ function Chosen({
   const label = beltLabel(belt, unit);
   const fit = (): void => {
     const all = fittingOf(ticket, driveId, belt, new Date().toISOString());
-    dispatch(recordEvents(logged ? all.filter(({ type }) => type !== 'tryLogged') : all));
+    dispatch(fitBelt(ticket, driveId, logged ? all.filter(({ type }) => type !== 'tryLogged') : all));
   };
   return (
     <div className="grid gap-2">

@@ -23,7 +23,7 @@ import { Button, CommitButton } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { fittingOf } from '@loose-pulley/core/machine';
-import { recordEvents } from '../../state/persistence/actions';
+import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';
 import { Sisters } from './Sisters';
@@ -159,7 +159,11 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { drive, facts } = view;
   const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'>) =>
     dispatch(
-      recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt, ...UNTRIED }, new Date().toISOString())),
+      fitBelt(
+        ticket,
+        drive.id,
+        fittingOf(ticket, drive.id, { id: nanoid(10), ...belt, ...UNTRIED }, new Date().toISOString()),
+      ),
     );
   const fit = () => {
     if (!picked || !canWrite) return;

@@ -8,7 +8,8 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { fittingOf } from '@loose-pulley/core/machine';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/actions';
+import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 
 const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
@@ -37,7 +38,9 @@ export function Remedies({
   const commit = (id: RemedyId): void => {
     const tried = remedyTry(view, recommendation, id);
     if (tried)
-      dispatch(recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...tried }, new Date().toISOString())));
+      dispatch(
+        fitBelt(ticket, drive.id, fittingOf(ticket, drive.id, { id: nanoid(10), ...tried }, new Date().toISOString())),
+      );
     dispatch(
       recordEvent({
         type: 'handBackWritten',

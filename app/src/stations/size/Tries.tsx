@@ -10,7 +10,8 @@ import { nanoid } from 'nanoid';
 import { fittingOf } from '@loose-pulley/core/machine';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useTicket } from '../../parts/ticket/useTicket';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/actions';
+import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
@@ -37,7 +38,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const { ticket } = useTicket();
   const [typed, setTyped] = useState('');
   const fitted = (belt: Omit<Try, 'id'>) =>
-    recordEvents(fittingOf(ticket, drive.id, { id: nanoid(10), ...belt }, new Date().toISOString()));
+    fitBelt(ticket, drive.id, fittingOf(ticket, drive.id, { id: nanoid(10), ...belt }, new Date().toISOString()));
   const last = drive.tries[drive.tries.length - 1];
   usePageKey('ranRight', () => {
     if (!canWrite || !last) return;

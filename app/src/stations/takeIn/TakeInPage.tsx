@@ -10,7 +10,7 @@ import { Choice } from '../../parts/ui/Choice';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { Complaints } from './Complaints';
-import { Discs } from './Discs';
+import { Discs } from '../../parts/ticket/Discs';
 import { FarAway } from './FarAway';
 import { KnownBefore } from './KnownBefore';
 import { OnArrival } from './OnArrival';

@@ -1,9 +1,9 @@
 import { nanoid } from 'nanoid';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
-import { useTicket } from '../../parts/ticket/useTicket';
-import { Button } from '../../parts/ui/Button';
-import { TextLine } from '../../parts/ui/TextLine';
+import { useTicket } from './useTicket';
+import { Button } from '../ui/Button';
+import { TextLine } from '../ui/TextLine';
 import type { Disc } from '@loose-pulley/core/stations';
 
 /** Discs found in the machine or left with it: whose, where, in what condition, and whether they went back. */

@@ -1,0 +1,66 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { happen, type Blocked } from '@loose-pulley/core/cleanView';
+import type { Compatibility, Material } from '@loose-pulley/core/compatibility';
+import type { TreatmentDeed } from '@loose-pulley/core/treatmentLine';
+import { recordEvents } from '../../state/persistence/actions';
+import { saidAloud } from '../../state/store/openTicket';
+import { useAppDispatch } from '../../state/store/hooks';
+import { useTicket } from '../ticket/useTicket';
+
+/** What waits for an answer: what was to be done, and what is asked first. */
+export interface Waiting {
+  readonly blocked: Blocked;
+  readonly deeds: readonly TreatmentDeed[];
+  readonly line: string;
+  readonly materials: Readonly<Record<string, Material>>;
+  readonly materialAsked: boolean;
+}
+
+export interface Cleaner {
+  readonly table: Compatibility;
+  /** What is asked before the last thing said is done; null while nothing is. */
+  readonly waiting: Waiting | null;
+  /** What to mind of the last thing that was done. */
+  readonly cautions: readonly string[];
+  /** Does what was said, all of it or nothing; or asks first, or refuses in the foot of the page. */
+  say(deeds: readonly TreatmentDeed[], line?: string, more?: Partial<Waiting>): 'done' | 'asks' | 'refused';
+  /** Lets what waits be. */
+  letBe(): void;
+}
+
+/** Does what is said at Clean, by line or by touch; what may harm is asked about first, and nothing typed is lost. */
+export function useClean(table: Compatibility): Cleaner {
+  const { ticket } = useTicket();
+  const dispatch = useAppDispatch();
+  const [waiting, setWaiting] = useState<Waiting | null>(null);
+  const [cautions, setCautions] = useState<readonly string[]>([]);
+  return {
+    table,
+    waiting,
+    cautions,
+    say(deeds, line = '', { materials = {}, materialAsked = false } = {}) {
+      const done = happen(ticket, deeds, {
+        table,
+        newId: () => nanoid(10),
+        at: new Date().toISOString(),
+        line,
+        materials,
+        materialAsked,
+      });
+      if (done.kind === 'refused') {
+        dispatch(saidAloud({ text: done.problem, to: null }));
+        return 'refused';
+      }
+      if (done.kind === 'blocked') {
+        setWaiting({ blocked: done.blocked, deeds, line, materials, materialAsked });
+        setCautions([]);
+        return 'asks';
+      }
+      setWaiting(null);
+      setCautions(done.cautions);
+      return done.bodies.length === 0 || dispatch(recordEvents(done.bodies)) ? 'done' : 'refused';
+    },
+    letBe: () => setWaiting(null),
+  };
+}

@@ -1,0 +1,23 @@
+import type { EventBody, Ticket } from '@loose-pulley/core/ticket';
+import { fitHeld } from '../store/openTicket';
+import type { Thunk } from '../store/types';
+import { recordEvents } from './actions';
+
+/**
+ * Puts a belt on: at once where nothing was cleaned, else only once nothing is wet, greasy or unwiped near it. What holds
+ * it back is asked about first, at the foot of the page.
+ *
+ * @returns whether it was heard: it is on, or is asked about
+ */
+export const fitBelt =
+  (ticket: Ticket, driveId: string, bodies: readonly EventBody[]): Thunk<boolean> =>
+  (dispatch) => {
+    if (ticket.cleaning.treatments.length === 0 && !ticket.timers.some(({ placeId }) => placeId !== undefined)) {
+      return dispatch(recordEvents(bodies));
+    }
+    void import('@loose-pulley/core/cleanView').then(({ beltHeld }) => {
+      if (beltHeld(ticket, driveId, Date.now()).length > 0) dispatch(fitHeld({ driveId, bodies }));
+      else dispatch(recordEvents(bodies));
+    });
+    return true;
+  };

@@ -1,0 +1,156 @@
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { agentCaution } from '@loose-pulley/core/compatibility';
+import { cleanView } from '@loose-pulley/core/cleanView';
+import { readTreatment, type TreatmentRead, type TreatmentWay } from '@loose-pulley/core/treatmentLine';
+import type { Cleaner } from '../../parts/clean/useClean';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
+import { halfLineTyped } from '../../state/store/openTicket';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { AskFirst } from './AskFirst';
+
+/** One line of cleaning: place, agent, way, strokes, result. What is in doubt is asked; what may harm is asked first. */
+export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; readonly chosenId: string | null }) {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const key = `clean/${ticket.id}`;
+  const text = useAppSelector(({ openTicket }) => openTicket.halfLines[key] ?? '');
+  const setText = (now: string) => dispatch(halfLineTyped({ ticketId: key, text: now }));
+  const [asking, setAsking] = useState(false);
+  useUnsaved('enter', text.trim() !== '');
+  const id = useId();
+  const field = useRef<HTMLInputElement>(null);
+  const { places } = cleanView(ticket);
+  const read = useMemo(() => readTreatment(text, { map: places, chosenId }), [text, places, chosenId]);
+  const ways = read?.ways ?? [];
+  const chosen = places.find(({ place }) => place.id === chosenId)?.place;
+  const said = (way: TreatmentWay): void => {
+    setAsking(false);
+    // The line stays until it is done: what waits for an answer may be left, and is there to change.
+    const done = cleaner.say(way.does, text.trim());
+    if (done === 'done') setText('');
+    if (done !== 'asks') field.current?.focus();
+  };
+  const put = (): void => {
+    const [way] = ways;
+    if (ways.length > 1) setAsking(true);
+    else if (way) said(way);
+    else field.current?.focus();
+  };
+  return (
+    <section aria-label="What was done" className="grid gap-2">
+      <label htmlFor={`${id}-field`} className="text-sm text-soft">
+        What was found or done, and where{chosen && `: the ${chosen.name} unless the line says otherwise`}
+      </label>
+      <div className="flex gap-2">
+        <input
+          id={`${id}-field`}
+          ref={field}
+          value={text}
+          autoComplete="off"
+          disabled={!canWrite}
+          aria-describedby={`${id}-echo`}
+          placeholder="drive pulley groove acetone swab clean"
+          onChange={(event) => {
+            setAsking(false);
+            cleaner.letBe();
+            setText(event.target.value);
+          }}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            put();
+          }}
+          className="field w-full min-w-0 text-xl"
+        />
+        <Button look="strong" className="shrink-0" disabled={!canWrite || !read} onClick={put}>
+          Say it
+        </Button>
+      </div>
+      <div id={`${id}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
+        {cleaner.waiting ? (
+          <AskFirst cleaner={cleaner} onDone={() => setText('')} />
+        ) : read ? (
+          <Understood
+            read={read}
+            asking={asking && ways.length > 1}
+            onWay={said}
+            onNotYet={() => field.current?.focus()}
+          />
+        ) : (
+          <span className="text-soft">
+            {cleaner.cautions.length > 0
+              ? cleaner.cautions.join(' ')
+              : 'Such as “both pulleys oily”, “rods old grease off, lithium”, “rollers alcohol tacky”, “pots contact cleaner 20 strokes”, “belt washed in soapy water”, “belt holds”, “hands washed”.'}
+          </span>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Understood({
+  read,
+  asking,
+  onWay,
+  onNotYet,
+}: {
+  readonly read: TreatmentRead;
+  readonly asking: boolean;
+  readonly onWay: (way: TreatmentWay) => void;
+  readonly onNotYet: () => void;
+}) {
+  const { canWrite } = useTicket();
+  const first = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (asking) first.current?.focus();
+  }, [asking]);
+  const [way] = read.ways;
+  if (!way) return <p className="text-live">{read.asks}</p>;
+  if (read.ways.length > 1) {
+    const onKey = (event: KeyboardEvent): void => {
+      const chosen = /^[1-4]$/.test(event.key) ? read.ways[Number(event.key) - 1] : undefined;
+      if (event.key === 'Escape') onNotYet();
+      if (!chosen || !canWrite) return;
+      event.preventDefault();
+      event.stopPropagation();
+      onWay(chosen);
+    };
+    return (
+      <div role="group" aria-label={read.asks} className="grid gap-1.5 border-l-4 border-live pl-3">
+        <p className="font-semibold">
+          {read.asks}{' '}
+          <span className="font-normal text-soft">{asking ? 'One key says it.' : 'Enter, then one key.'}</span>
+        </p>
+        {read.ways.map((one, index) => (
+          <Button
+            key={one.echo}
+            ref={index === 0 ? first : undefined}
+            keyCap={String(index + 1)}
+            disabled={!canWrite}
+            onKeyDown={onKey}
+            onClick={() => onWay(one)}
+          >
+            {one.echo}
+          </Button>
+        ))}
+      </div>
+    );
+  }
+  const cautions = [
+    ...new Set(
+      way.does.flatMap((deed) => (deed.type === 'treat' && deed.told.agent ? [agentCaution(deed.told.agent)] : [])),
+    ),
+  ].filter(Boolean);
+  return (
+    <>
+      <span className={read.unread ? 'text-live' : undefined}>{way.echo}</span>
+      {cautions.map((words) => (
+        <span key={words} className="mt-1 block border-l-4 border-live pl-3 text-[15px]">
+          {words}
+        </span>
+      ))}
+    </>
+  );
+}

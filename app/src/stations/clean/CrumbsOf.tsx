@@ -1,0 +1,122 @@
+import { useId, useState } from 'react';
+import { crumbsFinding, crumbsWords, type Crumbs } from '@loose-pulley/core/cleaning';
+import { isGone } from '@loose-pulley/core/drive';
+import { formatLength, parseLength } from '@loose-pulley/core/units';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { Fold } from '../../parts/ui/Fold';
+import { TextLine } from '../../parts/ui/TextLine';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
+
+/** What is left of a belt in pieces: where it went, and whether every crumb is accounted for. */
+export function CrumbsOf() {
+  const { ticket } = useTicket();
+  const { drive } = useDrive();
+  const known = ticket.cleaning.crumbs.some(({ driveId }) => driveId === drive.id);
+  return (
+    <Fold title="Where the old belt went, every crumb" open={known || isGone(drive.oldState)}>
+      <Counting />
+    </Fold>
+  );
+}
+
+function Counting() {
+  const { ticket, canWrite } = useTicket();
+  const { drive, facts } = useDrive();
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const id = useId();
+  const [typed, setTyped] = useState('');
+  const [refusal, setRefusal] = useState('');
+  useUnsaved('enter', typed.trim() !== '');
+  const crumbs: Crumbs = ticket.cleaning.crumbs.find(({ driveId }) => driveId === drive.id) ?? {
+    driveId: drive.id,
+    piecesMm: [],
+    dissolved: drive.oldState === 'crumbs',
+    where: '',
+    allOut: false,
+  };
+  const put = (changes: Partial<Crumbs>, gesture?: string) =>
+    dispatch(recordEvent({ type: 'crumbsPut', crumbs: { ...crumbs, ...changes } }, gesture));
+  const take = (): void => {
+    const pieces: number[] = [];
+    for (const part of typed.split(/[\s;+]+|,(?=\s)/).filter(Boolean)) {
+      const parsed = parseLength(part, unit);
+      if (!parsed.ok) return setRefusal(parsed.problem);
+      pieces.push(parsed.value.lengthMm);
+    }
+    if (pieces.length === 0) return;
+    setRefusal('');
+    if (put({ piecesMm: [...crumbs.piecesMm, ...pieces], dissolved: false })) setTyped('');
+  };
+  const finding = crumbs.piecesMm.length > 0 || crumbs.dissolved ? crumbsFinding(crumbs, facts.path?.value) : undefined;
+  return (
+    <div className="grid content-start gap-2">
+      <label htmlFor={id} className="text-sm text-soft">
+        Pieces, each laid straight, {unit}; Enter adds them
+      </label>
+      <input
+        id={id}
+        className="field w-full text-lg"
+        autoComplete="off"
+        placeholder="42 31 18"
+        disabled={!canWrite}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+        onBlur={take}
+      />
+      {refusal && (
+        <p role="alert" className="text-sm text-live">
+          {refusal}
+        </p>
+      )}
+      {crumbs.piecesMm.length > 0 && (
+        <ul className="flex flex-wrap gap-2">
+          {crumbs.piecesMm.map((mm, index) => (
+            <li key={`${index} ${mm}`}>
+              <button
+                type="button"
+                disabled={!canWrite}
+                className="min-h-11 min-w-11 border border-hair px-2"
+                aria-label={`Remove the piece of ${formatLength(mm, unit)} ${unit}`}
+                onClick={() => put({ piecesMm: crumbs.piecesMm.filter((_, at) => at !== index) })}
+              >
+                {formatLength(mm, unit)} ✕
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-ink"
+          checked={crumbs.dissolved}
+          disabled={!canWrite}
+          onChange={(event) => put({ dissolved: event.target.checked })}
+        />
+        It has gone to tar
+      </label>
+      {finding && <p className={finding.kind === 'missing' ? 'text-live' : ''}>{crumbsWords(finding, unit)}</p>}
+      <TextLine
+        label="Where it lay"
+        value={crumbs.where}
+        maxLength={400}
+        disabled={!canWrite}
+        onText={(where, gesture) => put({ where }, gesture)}
+      />
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-ink"
+          checked={crumbs.allOut}
+          disabled={!canWrite}
+          onChange={(event) => put({ allOut: event.target.checked })}
+        />
+        Every crumb is accounted for
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import { lubricantFor, PLACE_KNOWN, type CleanDeed, type LubricationStep } from '@loose-pulley/core/cleaning';
+import type { PlaceView } from '@loose-pulley/core/cleanView';
+import { chooseAgents, isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/compatibility';
+import { recordEvent } from '../../state/persistence/actions';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import type { Cleaner } from '../../parts/clean/useClean';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { School } from './School';
+
+const STEP_WORDS: Readonly<Record<Exclude<LubricationStep, 'done'>, string>> = {
+  oldGreaseOff: 'Old grease off first',
+  lubricate: 'Now the lubricant',
+  workIn: 'Now work it in',
+  wipeExcess: 'Wipe the excess: the belt is within reach',
+};
+
+/** A point that runs: old grease off, the lubricant by this bench's school, worked in, and wiped where the belt is near. */
+export function Lubrication({ view, cleaner }: { readonly view: PlaceView; readonly cleaner: Cleaner }) {
+  const { canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const school = useAppSelector(({ settings }) => settings.lubricant);
+  const { place, lubrication, suggested, beltInReach } = view;
+  const point = PLACE_KNOWN[place.kind].lubrication;
+  if (!point || !lubrication) return null;
+  const wanted = lubricantFor(place, school);
+  const kinds: readonly Agent[] = wanted === 'oil' ? ['fineOil'] : ['lithiumGrease', 'siliconeGrease'];
+  const agents = chooseAgents(cleaner.table, place.material, ['dry']).filter(
+    ({ agent }) => isLubricant(agent) && kinds.includes(agent),
+  );
+  const done = (deed: CleanDeed, agent: Agent | null, amount = ''): void => {
+    cleaner.say([
+      {
+        type: 'treat',
+        place: { id: place.id, kind: place.kind, name: place.name },
+        told: { deed, agent, way: '', strokes: 0, amount, swabs: [], outcome: 'unknown' },
+      },
+    ]);
+  };
+  return (
+    <div className="grid gap-2 border-t border-hair pt-2">
+      <h4 className="text-soft">Lubrication</h4>
+      {lubrication !== 'done' && <p className="font-semibold">{STEP_WORDS[lubrication]}.</p>}
+      {lubrication === 'done' && <p>Lubricated{beltInReach ? ', worked in and wiped' : ' and worked in'}.</p>}
+      {lubrication === 'oldGreaseOff' && (
+        <Button disabled={!canWrite} onClick={() => done('oldGreaseOff', null)}>
+          The old grease is off
+        </Button>
+      )}
+      {(lubrication === 'lubricate' || lubrication === 'oldGreaseOff') &&
+        (wanted === null ? (
+          <School />
+        ) : (
+          <div className="flex flex-wrap gap-2">
+            {agents.map(({ agent, grade, happens }) => (
+              <Button key={agent} disabled={!canWrite} onClick={() => done('lubricate', agent, point.amount)}>
+                <span className="inline-block first-letter:uppercase">{AGENT_NAMES[agent]}</span>, {point.amount}
+                {grade !== 'fine' && happens !== '' && <span className="block text-sm text-soft">{happens}</span>}
+              </Button>
+            ))}
+          </div>
+        ))}
+      {lubrication === 'workIn' && (
+        <Button disabled={!canWrite} onClick={() => done('workedIn', null)}>
+          It is worked in: {point.workedIn}
+        </Button>
+      )}
+      {lubrication === 'wipeExcess' && (
+        <Button disabled={!canWrite} onClick={() => done('excessWiped', null)}>
+          The excess is wiped
+        </Button>
+      )}
+      {!suggested && (
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-ink"
+            checked={beltInReach}
+            disabled={!canWrite}
+            onChange={(event) =>
+              dispatch(recordEvent({ type: 'placePut', place: { ...place, nearBelt: event.target.checked } }))
+            }
+          />
+          A belt is within reach of it
+        </label>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { SCHOOL_WORDS } from '@loose-pulley/core/cleaning';
+import { lubricantSet } from '../../state/store/settings';
+import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { Choice } from '../../parts/ui/Choice';
+
+/** Oil or grease on guides and rods: asked once, kept for this bench, changed at will; both are argued. */
+export function School() {
+  const dispatch = useAppDispatch();
+  const school = useAppSelector(({ settings }) => settings.lubricant);
+  return (
+    <div className="grid gap-2 text-[15px]">
+      <p>Guides and rods: this bench’s own way, asked once.</p>
+      <Choice
+        label="Oil or grease on guides and rods"
+        value={school}
+        options={[
+          ['oil', 'oil'],
+          ['grease', 'grease'],
+          ...(school === 'unknown' ? [['unknown', 'not said'] as const] : []),
+        ]}
+        onChoose={(chosen) => dispatch(lubricantSet(chosen))}
+        className="justify-self-start"
+      />
+      <p>{SCHOOL_WORDS.oil}</p>
+      <p>{SCHOOL_WORDS.grease}</p>
+    </div>
+  );
+}

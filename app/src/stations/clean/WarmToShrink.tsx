@@ -1,0 +1,184 @@
+import { nanoid } from 'nanoid';
+import { useId, useState } from 'react';
+import type { Shrink } from '@loose-pulley/core/cleaning';
+import { findMethod, parseAmount, readAmount } from '@loose-pulley/core/measuring';
+import { COOL_MINUTES, cleanView, WARM_MINUTES } from '@loose-pulley/core/cleanView';
+import { warmedRange } from '@loose-pulley/core/probability';
+import { isGone } from '@loose-pulley/core/drive';
+import { formatLength } from '@loose-pulley/core/units';
+import { timerState, timerWords } from '@loose-pulley/core/timers';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { useNow } from '../../parts/clock/useNow';
+import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { Fold } from '../../parts/ui/Fold';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
+
+/** A slack belt warmed to shrink: its length before, three minutes warm, five to cool, its length after. */
+export function WarmToShrink() {
+  const { ticket } = useTicket();
+  const { drive, facts } = useDrive();
+  if (isGone(drive.oldState) || !facts.oldBelt) return null;
+  const begun = ticket.cleaning.shrinks.some(({ driveId }) => driveId === drive.id);
+  return (
+    <Fold title="Warm the old belt to shrink it" open={begun}>
+      <Warming />
+    </Fold>
+  );
+}
+
+function Warming() {
+  const { ticket, canWrite } = useTicket();
+  const { drive, facts } = useDrive();
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const nowMs = useNow();
+  const shrink = ticket.cleaning.shrinks.findLast(({ driveId }) => driveId === drive.id);
+  const belt = cleanView(ticket).places.find(({ place }) => place.kind === 'belt' && place.driveId === drive.id);
+  const before = shrink && shrink.afterMm === null ? shrink.beforeMm : (facts.warmedBelt ?? facts.oldBelt)?.value;
+  if (before === undefined || !belt) return null;
+  const say = (mm: number): string => `${formatLength(mm, unit)} ${unit}`;
+  const range = facts.path && warmedRange(before, facts.path.value);
+  const timer = ticket.timers.findLast(({ placeId, endedAt }) => placeId === belt.place.id && endedAt === null);
+  const at = (): string => new Date().toISOString();
+  const run = (what: string, minutes: number) =>
+    ({
+      type: 'timerPut',
+      timer: {
+        id: timer?.id ?? nanoid(10),
+        what,
+        startedAt: at(),
+        endsAt: new Date(Date.now() + minutes * 60_000).toISOString(),
+        endedAt: null,
+        placeId: belt.place.id,
+      },
+    }) as const;
+  return (
+    <div className="grid content-start gap-2">
+      <p className="text-sm text-soft">
+        Water or air of 80 to 100 °C, away from the electronics; tongs, not fingers. A fifth to three fifths of what it
+        has stretched may come back, and some of it goes again in use.
+      </p>
+      <p>
+        <span className="text-soft">Before:</span> {say(before)} inner length
+        {range && range.toMm < before && (
+          <>
+            . <span className="text-soft">Hoped for:</span> {say(range.fromMm)} to {say(range.toMm)}
+          </>
+        )}
+        {shrink && shrink.afterMm !== null && (
+          <>
+            <br />
+            <span className="text-soft">Came to:</span> <strong>{say(shrink.afterMm)}</strong>, from{' '}
+            {say(shrink.beforeMm)}. Size keeps it at that.
+          </>
+        )}
+      </p>
+      {timer && (
+        <p className="font-semibold first-letter:uppercase">{timerWords(timer.what, timerState(timer, nowMs))}</p>
+      )}
+      {(!shrink || shrink.afterMm !== null) && (
+        <Button
+          disabled={!canWrite}
+          onClick={() =>
+            dispatch(
+              recordEvents([
+                {
+                  type: 'shrinkPut',
+                  shrink: { id: nanoid(10), at: at(), driveId: drive.id, beforeMm: before, afterMm: null },
+                },
+                run(`${belt.place.name.slice(0, 60)} warms`, WARM_MINUTES),
+              ]),
+            )
+          }
+        >
+          It is in the warmth: {WARM_MINUTES} minutes
+        </Button>
+      )}
+      {shrink && shrink.afterMm === null && (
+        <>
+          <Button
+            disabled={!canWrite}
+            onClick={() => dispatch(recordEvent(run(`${belt.place.name.slice(0, 60)} cools`, COOL_MINUTES)))}
+          >
+            It is out: {COOL_MINUTES} minutes to cool and dry
+          </Button>
+          <AfterLength
+            shrink={shrink}
+            onLength={() => {
+              if (timer) dispatch(recordEvent({ type: 'timerPut', timer: { ...timer, endedAt: at() } }));
+            }}
+          />
+        </>
+      )}
+    </div>
+  );
+}
+
+/** The length after, read as the old one was: the same way, the same tools. */
+function AfterLength({ shrink, onLength }: { readonly shrink: Shrink; readonly onLength: () => void }) {
+  const { ticket, canWrite } = useTicket();
+  const { drive, facts } = useDrive();
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const id = useId();
+  const [typed, setTyped] = useState('');
+  const old = drive.readings.find(({ measurand, round }) => measurand === 'oldBelt' && !round);
+  const method = old && findMethod(old.method);
+  useUnsaved('enter', typed.trim() !== '');
+  if (!old || !method) return null;
+  const amount = typed.trim() === '' ? undefined : parseAmount(method, typed, unit);
+  const read = amount?.ok ? readAmount(method, amount.value, old.aux, null, { section: facts.section }) : amount;
+  const take = (): void => {
+    if (!amount?.ok || !read?.ok) return;
+    const round = 1 + ticket.cleaning.shrinks.findIndex((one) => one.id === shrink.id);
+    const done = dispatch(
+      recordEvents([
+        { type: 'shrinkPut', shrink: { ...shrink, afterMm: read.value.value } },
+        {
+          type: 'readingTaken',
+          driveId: drive.id,
+          reading: { ...old, id: nanoid(10), typed: typed.trim().slice(0, 200), amount: amount.value, round },
+        },
+      ]),
+    );
+    if (done) {
+      setTyped('');
+      onLength();
+    }
+  };
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="text-sm text-soft">
+        Measured cold, {method.label}, as before ({formatLength(old.amount, unit)} then)
+      </label>
+      <span className="flex items-center gap-2">
+        <input
+          id={id}
+          inputMode="decimal"
+          autoComplete="off"
+          className="field w-32 text-xl"
+          disabled={!canWrite}
+          value={typed}
+          aria-invalid={read !== undefined && !read.ok}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && take()}
+        />
+        <Button disabled={!canWrite || !read?.ok} onClick={take}>
+          That is its length now
+        </Button>
+      </span>
+      {read && !read.ok && (
+        <p role="alert" className="text-sm text-live">
+          {read.problem}
+        </p>
+      )}
+      {read?.ok && read.value.value > shrink.beforeMm && (
+        <p role="alert" className="text-sm text-live">
+          Longer than before: a belt does not grow by warming. Is it still warm, or was it measured otherwise?
+        </p>
+      )}
+    </div>
+  );
+}
