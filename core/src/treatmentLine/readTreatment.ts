@@ -178,8 +178,8 @@ function saidIn(clause: string, choose: Choose): Said {
   if (dried) rest = rest.replace(DRIED, ' ');
   let deed: CleanDeed | undefined;
   // Outcomes first: “came away clean” is no deed, and “not clean” no outcome of the other kind.
-  let outcome: Outcome | undefined;
-  [outcome, rest] = taken(rest, OUTCOME_WORDS);
+  const [outcome, after] = taken(rest, OUTCOME_WORDS);
+  rest = after;
   const cleaned = /\bcleaned\b/.test(clause);
   [deed, rest] = taken(rest, DEED_WORDS);
   let dirt: Dirt | undefined;

@@ -14,6 +14,7 @@ import { BeltName } from '../../parts/ui/SectionSign';
 import { writeTicketName } from '../../parts/ticket/names';
 import { download } from '../../parts/ui/download';
 import { onePage } from './onePage';
+import { CleanOnPaper } from './CleanOnPaper';
 import { PaperDrawing } from './PaperDrawing';
 import {
   AnswersOnPaper,
@@ -156,6 +157,7 @@ export function SheetPage() {
               <p className="whitespace-pre-wrap">{text}</p>
             </section>
           ))}
+        <CleanOnPaper ticket={ticket} />
         <OffersOnPaper ticket={ticket} />
         {(handBack.minutes !== null || handBack.cost !== '') && (
           <p className="border-b border-hair py-2">

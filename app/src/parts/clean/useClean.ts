@@ -24,9 +24,13 @@ export interface Cleaner {
   /** What to mind of the last thing that was done. */
   readonly cautions: readonly string[];
   /** Does what was said, all of it or nothing; or asks first, or refuses in the foot of the page. */
-  say(deeds: readonly TreatmentDeed[], line?: string, more?: Partial<Waiting>): 'done' | 'asks' | 'refused';
+  readonly say: (
+    deeds: readonly TreatmentDeed[],
+    line?: string,
+    more?: Partial<Waiting>,
+  ) => 'done' | 'asks' | 'refused';
   /** Lets what waits be. */
-  letBe(): void;
+  readonly letBe: () => void;
 }
 
 /** Does what is said at Clean, by line or by touch; what may harm is asked about first, and nothing typed is lost. */

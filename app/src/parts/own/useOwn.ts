@@ -19,9 +19,9 @@ export interface Own<T> {
   readonly said: string;
   readonly problem: string;
   /** Stays on the page as changed; kept only where it can be reasoned with. */
-  change(next: T): void;
-  take(file: File): Promise<void>;
-  restore(): void;
+  readonly change: (next: T) => void;
+  readonly take: (file: File) => Promise<void>;
+  readonly restore: () => void;
 }
 
 /** Something that the bench may keep as its own: changed here, kept at once, exported and imported whole. */
