@@ -62,6 +62,14 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     for (const one of found)
       if (!places.some(({ id, name }) => (id ?? name) === (one.id ?? one.name))) places.push(one);
   };
+  // A belt by what it drives: the clamp belt is no clamp.
+  for (const { place } of map.filter(({ place: { kind } }) => kind === 'belt')) {
+    const role = /, (.+)$/.exec(place.name)?.[1]?.toLowerCase();
+    const at = role === undefined ? -1 : rest.indexOf(`${role} belt`);
+    if (role === undefined || at < 0) continue;
+    add([named(place)]);
+    rest = `${rest.slice(0, at)} ${rest.slice(at + role.length + 5)}`;
+  }
   // A place by its own name, the longest first: “following roller” before “roller”.
   const own = map
     .map(({ place }) => place)

@@ -47,6 +47,11 @@ describe('a typed line of cleaning', () => {
     expect(said('4: acetone', map)).toBe('Motor pulley: wiped, acetone.');
     expect(said('4 strokes', map)).toBe('UNREAD');
   });
+  test('a belt is named by what it drives, though that be a place too', () => {
+    const map = mapOf('carousel', drive('A', 'loading'), drive('B', 'clamp'));
+    expect(said('clamp belt slips', map)).toBe('Belt B, clamp slips at once.');
+    expect(said('clamp sticky', map)).toBe('Clamp found sticky.');
+  });
   test('a word that is nowhere on the map adds a place', () => {
     const [way] = readTreatment('heads alcohol', { map: MAPS.T ?? [], chosenId: null })?.ways ?? [];
     expect(way?.does[0]).toMatchObject({ place: { id: null, kind: 'head', name: 'heads' } });

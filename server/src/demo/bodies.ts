@@ -1,7 +1,11 @@
 import type { EventBody } from '@loose-pulley/core/ticket';
 import { newChange, newStep, type TemporaryChange } from '@loose-pulley/core/strip';
 import { readLine } from '@loose-pulley/core/stripLine';
-import { driveId } from './build';
+import { cleanView, happen } from '@loose-pulley/core/cleanView';
+import { COMPATIBILITY, type Material } from '@loose-pulley/core/compatibility';
+import { pullRound } from '@loose-pulley/core/cleaning';
+import { readTreatment } from '@loose-pulley/core/treatmentLine';
+import { driveId, type Said } from './build';
 import type { ComplaintState, Try } from '@loose-pulley/core/stations';
 
 /* What happens to the demo's tickets, in the few shapes in which it happens. */
@@ -154,3 +158,54 @@ export function stripped(number: string, ...lines: readonly string[]): EventBody
     });
   });
 }
+
+let said = 0;
+/** Lines of Clean, read and done as the page does it. What they are of, where that is asked, by the name of the place. */
+export const cleaned = (
+  number: string,
+  lines: readonly string[],
+  of: Readonly<Record<string, Material>> = {},
+): readonly Said[] =>
+  lines.map((line): Said => ({ ticket }, at) => {
+    const { places } = cleanView(ticket);
+    const [way, other] = readTreatment(line, { map: places, chosenId: null })?.ways ?? [];
+    if (!way || other) throw new Error(`Demo ticket ${number}: “${line}” is in doubt.`);
+    const materials = Object.fromEntries(
+      places.flatMap(({ place }) => (of[place.name] ? [[place.id, of[place.name] ?? 'unknown']] : [])),
+    );
+    const done = happen(ticket, way.does, {
+      table: COMPATIBILITY,
+      newId: () => `demo-${number}-c${++said}`,
+      at,
+      line,
+      materials,
+    });
+    if (done.kind !== 'bodies') throw new Error(`Demo ticket ${number}: “${line}” is not done.`);
+    return done.bodies;
+  });
+
+/** A pull by the scale, of the state that the machine is in then. */
+export const pulled =
+  (number: string, letter: string, amount: number): Said =>
+  ({ ticket }, at) => [
+    {
+      type: 'readingTaken',
+      driveId: driveId(number, letter),
+      reading: {
+        id: `demo-${number}-pull-${Date.parse(at)}`,
+        measurand: 'trayPull',
+        method: 'scalePull',
+        typed: String(amount),
+        amount,
+        aux: {},
+        ownStd: null,
+        ...(pullRound(ticket.cleaning) > 0 && { round: pullRound(ticket.cleaning) }),
+      },
+    },
+  ];
+
+/** Every timer that runs is seen to. */
+export const timersSeen: Said = ({ ticket }, at) =>
+  ticket.timers
+    .filter(({ endedAt }) => endedAt === null)
+    .map((timer) => ({ type: 'timerPut', timer: { ...timer, endedAt: at } }));

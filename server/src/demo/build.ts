@@ -1,5 +1,5 @@
 import type { Reading } from '@loose-pulley/core/measuring';
-import { appendAny, openRecord, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
+import { appendAny, openRecord, type EventBody, type TicketEvent, type TicketRecord } from '@loose-pulley/core/ticket';
 import { newComplaint, type Details } from '@loose-pulley/core/stations';
 
 /** A reading of the demo: what, how, how much, with its tools. */
@@ -11,8 +11,11 @@ export interface DemoTicket {
   readonly details: Details & { readonly complaint: string };
   /** Minutes between one event and the next. */
   readonly paceMinutes?: number;
-  readonly bodies: readonly EventBody[];
+  readonly bodies: ReadonlyArray<EventBody | Said>;
 }
+
+/** Something that is said of the ticket as it then stands, such as a typed line: what it comes to hangs on that. */
+export type Said = (record: TicketRecord, at: string) => readonly EventBody[];
 
 /** The id of a drive of the demo: ticket number and letter. */
 export const driveId = (number: string, letter: string): string => `demo-${number}-${letter.toLowerCase()}`;
@@ -57,18 +60,22 @@ export function buildTicket({ openedAt, details, bodies, paceMinutes = 7 }: Demo
     details: plain,
     complaint: newComplaint(`demo-${number}-k1`, complaint),
   };
-  const events = [opening, ...bodies].map((body, index) => ({
+  let at = 0;
+  const stamped = (body: EventBody): TicketEvent => ({
     ...body,
-    id: `demo-${number}-e${index}`,
-    at: new Date(start + index * paceMinutes * 60_000).toISOString(),
-  }));
-  const [first, ...rest] = events;
-  if (!first) throw new Error(`Demo ticket ${number} is empty.`);
-  const opened = openRecord(first);
+    id: `demo-${number}-e${at}`,
+    at: new Date(start + at++ * paceMinutes * 60_000).toISOString(),
+  });
+  const opened = openRecord(stamped(opening));
   if (!opened.ok) throw new Error(`Demo ticket ${number}: ${opened.problem}`);
-  return rest.reduce((record, event) => {
-    const next = appendAny(record, event);
-    if (!next.ok) throw new Error(`Demo ticket ${number}: ${next.problem}`);
-    return next.value;
-  }, opened.value);
+  let record = opened.value;
+  for (const body of bodies) {
+    const now = new Date(start + at * paceMinutes * 60_000).toISOString();
+    for (const one of typeof body === 'function' ? body(record, now) : [body]) {
+      const next = appendAny(record, stamped(one));
+      if (!next.ok) throw new Error(`Demo ticket ${number}: ${next.problem}`);
+      record = next.value;
+    }
+  }
+  return record;
 }

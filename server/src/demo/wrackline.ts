@@ -1,4 +1,5 @@
 import { doneStations, driveId, readings, type DemoTicket } from './build';
+import { CLEANED } from './cleaning';
 import {
   answered,
   cycles,
@@ -18,7 +19,7 @@ import {
  * room, and its one technician. All machines are invented too. Newest first.
  */
 
-export const WRACKLINE: readonly DemoTicket[] = [
+const AT_EVERY_STATION: readonly DemoTicket[] = [
   {
     openedAt: '2026-11-24T09:05:00Z',
     details: {
@@ -390,3 +391,8 @@ export const WRACKLINE: readonly DemoTicket[] = [
     ],
   },
 ];
+
+/** All of them, newest first. */
+export const WRACKLINE: readonly DemoTicket[] = [...AT_EVERY_STATION, ...CLEANED].sort((a, b) =>
+  b.openedAt.localeCompare(a.openedAt),
+);
