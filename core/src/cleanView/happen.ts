@@ -1,6 +1,5 @@
 import {
   dryMinutesOf,
-  dryWords,
   isCure,
   lastOf,
   mayTreat,
@@ -9,6 +8,7 @@ import {
   numbered,
   placeState,
   surfaceOf,
+  takesTime,
   type Leave,
   type Swab,
   type Place,
@@ -158,9 +158,9 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
       return;
     }
     const soaks = told.deed === 'soak' && minutes !== undefined;
-    if (soaks) runTimer(place, `${place.name.slice(0, 70)} soaks`, minutes);
+    if (soaks) runTimer(place, takesTime(place.name, 'soak'), minutes);
     const dry = dryMinutes ?? dryMinutesOf(by.table, told.agent, place.kind, told.deed);
-    if (!soaks && dry > 0) runTimer(place, dryWords(place.name), dry);
+    if (!soaks && dry > 0) runTimer(place, takesTime(place.name, 'dry'), dry);
     if (isCure(treatment)) surfaced(place);
   };
   for (const deed of deeds) {
@@ -209,7 +209,7 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
         : { ...BLANK, id: by.newId(), at: by.at, placeId: place.id, deed: 'wipe', way: 'swab', swabs: [swab] },
     });
     const dry = dryMinutesOf(by.table, going?.agent ?? null, place.kind, 'wipe');
-    if (dry > 0) runTimer(place, dryWords(place.name), dry);
+    if (dry > 0) runTimer(place, takesTime(place.name, 'dry'), dry);
     surfaced(place);
   }
   function seen(place: Place, dirt: Dirt): void {
@@ -256,7 +256,7 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
       type: 'shrinkPut',
       shrink: { id: by.newId(), at: by.at, driveId: drive.id, beforeMm: length.value, afterMm: null },
     });
-    runTimer(place, `${place.name.slice(0, 60)} warms`, WARM_MINUTES);
+    runTimer(place, takesTime(place.name, 'warm'), WARM_MINUTES);
   }
   function levers(out: boolean): void {
     const open = now.strip.temporaryChanges.findLast((one) => one.kind === 'switchLeversOff' && isOpen(one));

@@ -18,8 +18,22 @@ export function dryMinutesOf(table: Compatibility, agent: Agent | null, kind: Pl
   return table.dryMinutes[agent] ?? 0;
 }
 
-/** The words of a place’s drying, as a timer bears them. @example dryWords('drive pulley') // 'drive pulley dries' */
-export const dryWords = (name: string): string => `${name.slice(0, 70)} dries`;
+/** Whether a place’s name is of several things: rods, guides of the upper deck; a lens is one. */
+const isSeveral = (name: string): boolean => /[^s]s$/.test(name.split(',')[0] ?? '') && !/\blens$/.test(name);
+
+const VERBS = {
+  dry: ['dries', 'dry'],
+  soak: ['soaks', 'soak'],
+  warm: ['warms', 'warm'],
+  cool: ['cools', 'cool'],
+} as const;
+/**
+ * What takes its time at a place, as a timer bears it.
+ *
+ * @example takesTime('drive pulley', 'dry') // 'drive pulley dries'; takesTime('rods', 'dry') // 'rods dry'
+ */
+export const takesTime = (name: string, what: keyof typeof VERBS): string =>
+  `${name.slice(0, 70)} ${VERBS[what][isSeveral(name) ? 1 : 0]}`;
 
 /** Something that still holds back the belt, or the power. */
 export interface Held {

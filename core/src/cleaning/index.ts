@@ -13,8 +13,17 @@ export {
 } from './places';
 export { kindNamed, PLACE_WORDS } from './placeWords';
 export { CLEAN_SWABS, placeState, SURFACE_OF, surfaceOf, type PlaceState } from './state';
-export { mayTreat, type Leave } from './mayTreat';
-export { beltInReach, dryMinutesOf, dryWords, handsDirty, heldBelt, heldPower, type Held, type HeldBy } from './drying';
+export { agentsFor, mayTreat, type Leave } from './mayTreat';
+export {
+  beltInReach,
+  dryMinutesOf,
+  handsDirty,
+  heldBelt,
+  heldPower,
+  takesTime,
+  type Held,
+  type HeldBy,
+} from './drying';
 export { feelChange, lastOf, pullChange, pullChangeWords, slipChange, type Change } from './compare';
 export { crumbsFinding, crumbsWords, type CrumbsFinding } from './crumbs';
 export {

@@ -1,11 +1,14 @@
 import {
   AGENT_NAMES,
+  chooseAgents,
   gradeOf,
   isLubricant,
   MATERIAL_NAMES,
   whatHappens,
   type Agent,
+  type AgentChoice,
   type Compatibility,
+  type Dirt,
   type KnownMaterial,
   type Material,
 } from '../compatibility';
@@ -86,4 +89,20 @@ export function mayTreat(
           )
         : { may: false, ask: 'spotTest', why: `${capital(name)} on ${material}${effect}.` };
   }
+}
+
+/**
+ * The agents for a place, in the order in which to try them. Of a place without a material they are graded by what it
+ * may be of: fine only where that is fine with all of it.
+ *
+ * @example agentsFor(COMPATIBILITY, { kind: 'drivenPulley', material: 'unknown' }, ['oily'])[0]?.agent // 'soapyWater'
+ */
+export function agentsFor(
+  table: Compatibility,
+  { kind, material }: Pick<Place, 'kind' | 'material'>,
+  dirts: readonly Dirt[],
+): readonly AgentChoice[] {
+  if (material !== 'unknown') return chooseAgents(table, [material], dirts);
+  const likely = PLACE_KNOWN[kind].materials.filter((one): one is KnownMaterial => one !== 'unknown');
+  return chooseAgents(table, likely.length > 0 ? likely : ['unknown'], dirts);
 }

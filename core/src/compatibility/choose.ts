@@ -1,4 +1,6 @@
+import { listed } from '../units';
 import { gradeOf, whatHappens } from './happens';
+import { MATERIAL_NAMES } from './words';
 import { AGENTS, type Agent, type Compatibility, type Dirt, type Effect, type Grade, type Material } from './schema';
 
 /** An agent for a place: how it gets on with the material, and what it does to the dirt. */
@@ -21,19 +23,46 @@ function effectOn(table: Compatibility, agent: Agent, dirts: readonly Dirt[]): E
   return worst ?? 'takes';
 }
 
+/** How an agent gets on with what may be any of several materials: the worst of it, in words. */
+function worstOf(
+  table: Compatibility,
+  agent: Agent,
+  materials: readonly Material[],
+): Pick<AgentChoice, 'grade' | 'happens'> {
+  const [only] = materials;
+  if (only && materials.length === 1)
+    return { grade: gradeOf(table, agent, only), happens: whatHappens(table, agent, only) };
+  const harmed = materials.filter((one) => gradeOf(table, agent, one) === 'no');
+  const worst = materials.map((one) => gradeOf(table, agent, one)).sort((a, b) => GRADE_ORDER[b] - GRADE_ORDER[a])[0];
+  if (harmed.length === 0) return { grade: worst ?? 'unknown', happens: '' };
+  const names = listed(
+    harmed.map((one) => MATERIAL_NAMES[one]),
+    'or',
+  );
+  // Some of what it may be bears it: it is not known to harm.
+  return {
+    grade: harmed.length === materials.length ? 'no' : 'unknown',
+    happens: `it harms ${names}, which this may be`,
+  };
+}
+
 /**
  * The agents for a place, in the order in which to try them: what does no harm first, of those what takes the dirt off,
  * of those the gentlest. What harms comes last, with its reason, so that nobody wonders where it went.
  *
+ * @param materials what it is of, or may be of
  * @param dirts what is there; none asks for a plain wipe
- * @example chooseAgents(COMPATIBILITY, 'abs', ['oily'])[0]?.agent // 'soapyWater'
+ * @example chooseAgents(COMPATIBILITY, ['abs'], ['oily'])[0]?.agent // 'soapyWater'
  */
-export function chooseAgents(table: Compatibility, material: Material, dirts: readonly Dirt[]): readonly AgentChoice[] {
+export function chooseAgents(
+  table: Compatibility,
+  materials: readonly Material[],
+  dirts: readonly Dirt[],
+): readonly AgentChoice[] {
   return AGENTS.map((agent): AgentChoice => ({
     agent,
-    grade: gradeOf(table, agent, material),
     effect: effectOn(table, agent, dirts),
-    happens: whatHappens(table, agent, material),
+    ...worstOf(table, agent, materials),
   }))
     .filter(({ agent, effect }) =>
       dirts.length === 0 ? !isLubricant(agent) && agent !== 'abrasive' : effect !== 'nothing',

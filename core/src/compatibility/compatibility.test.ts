@@ -135,7 +135,9 @@ describe('what may touch what', () => {
             Record<string, (typeof GRADES)[number]>
           >;
           for (const [agent, of, grade] of changed) (grades[agent] ?? {})[of] = grade;
-          const order = chooseAgents({ ...COMPATIBILITY, grades }, material, dirts).map(({ grade }) => grade === 'no');
+          const order = chooseAgents({ ...COMPATIBILITY, grades }, [material], dirts).map(
+            ({ grade }) => grade === 'no',
+          );
           expect(order).toEqual([...order].sort((a, b) => Number(a) - Number(b)));
         },
       ),
@@ -144,14 +146,19 @@ describe('what may touch what', () => {
 
   test('the gentlest that does it stands first', () => {
     const first = (material: KnownMaterial, dirt: (typeof DIRTS)[number]) =>
-      chooseAgents(COMPATIBILITY, material, [dirt])[0]?.agent;
+      chooseAgents(COMPATIBILITY, [material], [dirt])[0]?.agent;
     expect(first('acetal', 'fluff')).toBe('dry');
     expect(first('chloroprene', 'oily')).toBe('soapyWater');
     // Acetone takes it off too, and would take the pulley with it.
     expect(first('abs', 'sludge')).toBe('isopropanol');
     expect(first('copperAlloy', 'residue')).toBe('petroleumSpirit');
-    expect(chooseAgents(COMPATIBILITY, 'abs', ['residue']).find(({ agent }) => agent === 'acetone')?.grade).toBe('no');
+    expect(chooseAgents(COMPATIBILITY, ['abs'], ['residue']).find(({ agent }) => agent === 'acetone')?.grade).toBe(
+      'no',
+    );
     expect(isLubricant(first('steel', 'dry') ?? 'dry')).toBe(true);
+    // Of what it may be, part would be harmed: not fine, and not refused either.
+    const unsure = chooseAgents(COMPATIBILITY, ['acetal', 'abs'], ['residue']).find(({ agent }) => agent === 'acetone');
+    expect(unsure).toMatchObject({ grade: 'unknown', happens: 'it harms ABS, which this may be' });
   });
 });
 
@@ -168,6 +175,8 @@ describe('hazards by their statements', () => {
     // H304 is aspiration: the health hazard pictogram, as for hydrocarbons of low viscosity.
     expect(pictogramsOf('petroleumSpirit')).toContain('GHS08');
     expect(agentCaution('water')).toBe('');
+    // Two flammable ones are cautioned of once.
+    expect(agentCaution('acetone', 'isopropanol')).toBe(agentCaution('acetone'));
   });
 });
 

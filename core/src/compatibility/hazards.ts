@@ -23,14 +23,11 @@ interface Statement {
 /** What each statement means at a bench. */
 export const STATEMENTS = {
   H222: { pictogram: 'GHS02', caution: 'the spray burns: no flame, no hot iron, nothing live' },
-  H225: {
-    pictogram: 'GHS02',
-    caution: 'its vapour catches fire from across the bench: no flame, no hot iron, unplugged',
-  },
-  H304: { pictogram: 'GHS08', caution: 'may kill if swallowed and breathed in: never by mouth' },
-  H315: { pictogram: 'GHS07', caution: 'irritates skin: gloves' },
-  H319: { pictogram: 'GHS07', caution: 'irritates eyes: keep it off them' },
-  H336: { pictogram: 'GHS07', caution: 'makes drowsy: open a window' },
+  H225: { pictogram: 'GHS02', caution: 'its vapour catches fire across the bench: no flame, no hot iron, unplugged' },
+  H304: { pictogram: 'GHS08', caution: 'never by mouth: what goes down the wrong way may kill' },
+  H315: { pictogram: 'GHS07', caution: 'gloves' },
+  H319: { pictogram: 'GHS07', caution: 'keep it off your eyes' },
+  H336: { pictogram: 'GHS07', caution: 'open a window, it makes drowsy' },
   H411: { pictogram: 'GHS09', caution: 'not down the drain' },
 } as const satisfies Readonly<Record<string, Statement>>;
 export type StatementCode = keyof typeof STATEMENTS;
@@ -54,15 +51,14 @@ export const pictogramsOf = (agent: Agent): readonly Pictogram[] => [
 ];
 
 /**
- * What to mind with an agent, in one sentence; empty where it carries no hazard statement.
+ * What to mind with agents, each thing once, in one sentence; empty where none of them carries a hazard statement.
  *
  * @example agentCaution('ethanol').startsWith('Flame: ') // true
  */
-export function agentCaution(agent: Agent): string {
-  const codes = statementsOf(agent);
+export function agentCaution(...agents: readonly Agent[]): string {
+  const codes = [...new Set(agents.flatMap(statementsOf))].sort();
   if (codes.length === 0) return '';
-  const [first = ''] = codes.map((code) => STATEMENTS[code].caution);
-  const others = codes.slice(1).map((code) => STATEMENTS[code].caution);
-  const flame = pictogramsOf(agent).includes('GHS02') ? 'Flame: ' : '';
-  return `${flame}${[first, ...others].join('; ')}.`;
+  const flame = agents.some((agent) => pictogramsOf(agent).includes('GHS02')) ? 'Flame: ' : '';
+  const words = codes.map((code) => STATEMENTS[code].caution).join('; ');
+  return `${flame}${flame === '' ? words.replace(/^./, (letter) => letter.toUpperCase()) : words}.`;
 }

@@ -123,6 +123,7 @@ export const CLEANED: readonly DemoTicket[] = [
         ],
         { 'drive pulley': 'acetal', guides: 'acetal' },
       ),
+      timersSeen,
       pulled('0143', 'A', 1.2),
     ],
   },

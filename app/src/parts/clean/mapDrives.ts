@@ -1,5 +1,16 @@
 import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
-import { UNMEASURED, type MapDrive } from './MachineMap';
+
+/** A drive as the map draws it, to scale with itself where it is measured. */
+export interface MapDrive {
+  readonly id: string;
+  readonly motorMm: number;
+  readonly drivenMm: number;
+  readonly centreMm: number;
+  readonly crossed: boolean;
+  readonly measured: boolean;
+}
+/** What a drive is drawn as until it is measured. */
+export const UNMEASURED = { motorMm: 8, drivenMm: 26, centreMm: 42, crossed: false, measured: false } as const;
 
 /** The drives of a ticket as the map draws them. */
 export const mapDrives = ({ drives }: Pick<Ticket, 'drives'>): readonly MapDrive[] =>

@@ -31,6 +31,8 @@ export const CELL_HEIGHT_PX = 132;
 export const DRIVE_DRAWING_PX = 112;
 export const LINE_PX = 44;
 const GAP_PX = 8;
+/** From here on a drive's lines stand beside its drawing. */
+export const WIDE_DRIVE_PX = 560;
 
 const IN_DRIVE: readonly PlaceKind[] = ['motorPulley', 'belt', 'drivenPulley', 'idler'];
 
@@ -63,14 +65,16 @@ export function mapLayout(places: readonly LaidPlace[], widthPx: number): Machin
     column += span;
     rowPx = Math.max(rowPx, heightPx);
   };
-  const span = Math.min(columns, 2);
+  // One drive has the whole row, its lines beside its drawing; several share it.
+  const wide = driveIds.length === 1 && widthPx >= WIDE_DRIVE_PX;
+  const span = wide ? columns : Math.min(columns, 2);
   for (const driveId of driveIds) {
     const own = places
       .filter((place) => inDrive(place) && place.driveId === driveId)
       .sort((a, b) => IN_DRIVE.indexOf(a.kind) - IN_DRIVE.indexOf(b.kind));
     put(
       span,
-      DRIVE_DRAWING_PX + LINE_PX * own.length,
+      wide ? Math.max(DRIVE_DRAWING_PX, LINE_PX * own.length) : DRIVE_DRAWING_PX + LINE_PX * own.length,
       own.map(({ id }) => id),
       true,
     );

@@ -1,12 +1,5 @@
-import {
-  AGENT_NAMES,
-  chooseAgents,
-  GRADE_NAMES,
-  isLubricant,
-  type Agent,
-  type AgentChoice,
-} from '@loose-pulley/core/compatibility';
-import type { CleanDeed } from '@loose-pulley/core/cleaning';
+import { AGENT_NAMES, GRADE_NAMES, isLubricant, type Agent, type AgentChoice } from '@loose-pulley/core/compatibility';
+import { agentsFor, type CleanDeed } from '@loose-pulley/core/cleaning';
 import type { PlaceView } from '@loose-pulley/core/cleanView';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -30,7 +23,7 @@ export function Agents({ view, cleaner }: { readonly view: PlaceView; readonly c
   const { canWrite } = useTicket();
   const { place, state } = view;
   const dirts = state.standing.filter((dirt) => dirt !== 'dry');
-  const agents = chooseAgents(cleaner.table, place.material, dirts).filter(({ agent }) => !isLubricant(agent));
+  const agents = agentsFor(cleaner.table, place, dirts).filter(({ agent }) => !isLubricant(agent));
   const one = ({ agent, grade, effect, happens }: AgentChoice) => (
     <li key={agent} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 border-b border-hair py-1">
       <span>

@@ -1,9 +1,8 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
-import { placeState } from '@loose-pulley/core/cleaning';
+import { agentsFor, placeState } from '@loose-pulley/core/cleaning';
 import {
   AGENT_NAMES,
   agentCaution,
-  chooseAgents,
   isLubricant,
   MATERIAL_NAMES,
   type Material,
@@ -39,11 +38,9 @@ export function AskFirst({ cleaner, onDone }: { readonly cleaner: Cleaner; reado
     place: named,
     told: { deed: 'spotTest', agent, way: 'swab', strokes: 0, amount: '', swabs: [swab], outcome: 'unknown' },
   });
-  const instead = chooseAgents(
-    table,
-    place.material,
-    placeState(place, ticket.cleaning.treatments, null).standing,
-  ).find((one) => one.grade === 'fine' && one.agent !== agent && one.effect !== 'nothing' && !isLubricant(one.agent));
+  const instead = agentsFor(table, place, placeState(place, ticket.cleaning.treatments, null).standing).find(
+    (one) => one.grade === 'fine' && one.agent !== agent && one.effect !== 'nothing' && !isLubricant(one.agent),
+  );
   const swapped = (): readonly TreatmentDeed[] =>
     deeds.map((deed) =>
       instead && deed.type === 'treat' && deed.told.agent === agent

@@ -105,11 +105,11 @@ export function CleanPage() {
 
 /** Cautions of what was used, each once; the plain ones until something was. */
 function Cautions({ agents }: { readonly agents: readonly Agent[] }) {
-  const own = [...new Set(agents.map(agentCaution))].filter(Boolean);
+  const own = agentCaution(...agents);
   return (
     <Caution>
-      {own.length > 0 ? own.join(' ') : 'Solvent vapour burns and harms: air, gloves, no flame.'} Dissolved rubber
-      stains skin; old dust is not for lungs. Try it where it does not show.
+      {own !== '' ? own : 'Solvent vapour burns and harms: air, gloves, no flame.'} Dissolved rubber stains skin; old
+      dust is not for lungs. Try it where it does not show.
     </Caution>
   );
 }

@@ -1,6 +1,12 @@
-import { lubricantFor, PLACE_KNOWN, type CleanDeed, type LubricationStep } from '@loose-pulley/core/cleaning';
+import {
+  agentsFor,
+  lubricantFor,
+  PLACE_KNOWN,
+  type CleanDeed,
+  type LubricationStep,
+} from '@loose-pulley/core/cleaning';
 import type { PlaceView } from '@loose-pulley/core/cleanView';
-import { chooseAgents, isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/compatibility';
+import { isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/compatibility';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';
@@ -25,7 +31,7 @@ export function Lubrication({ view, cleaner }: { readonly view: PlaceView; reado
   if (!point || !lubrication) return null;
   const wanted = lubricantFor(place, school);
   const kinds: readonly Agent[] = wanted === 'oil' ? ['fineOil'] : ['lithiumGrease', 'siliconeGrease'];
-  const agents = chooseAgents(cleaner.table, place.material, ['dry']).filter(
+  const agents = agentsFor(cleaner.table, place, ['dry']).filter(
     ({ agent }) => isLubricant(agent) && kinds.includes(agent),
   );
   const done = (deed: CleanDeed, agent: Agent | null, amount = ''): void => {

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useId, useState } from 'react';
-import type { Shrink } from '@loose-pulley/core/cleaning';
+import { takesTime, type Shrink } from '@loose-pulley/core/cleaning';
 import { findMethod, parseAmount, readAmount } from '@loose-pulley/core/measuring';
 import { COOL_MINUTES, cleanView, WARM_MINUTES } from '@loose-pulley/core/cleanView';
 import { warmedRange } from '@loose-pulley/core/probability';
@@ -88,7 +88,7 @@ function Warming() {
                   type: 'shrinkPut',
                   shrink: { id: nanoid(10), at: at(), driveId: drive.id, beforeMm: before, afterMm: null },
                 },
-                run(`${belt.place.name.slice(0, 60)} warms`, WARM_MINUTES),
+                run(takesTime(belt.place.name, 'warm'), WARM_MINUTES),
               ]),
             )
           }
@@ -100,7 +100,7 @@ function Warming() {
         <>
           <Button
             disabled={!canWrite}
-            onClick={() => dispatch(recordEvent(run(`${belt.place.name.slice(0, 60)} cools`, COOL_MINUTES)))}
+            onClick={() => dispatch(recordEvent(run(takesTime(belt.place.name, 'cool'), COOL_MINUTES)))}
           >
             It is out: {COOL_MINUTES} minutes to cool and dry
           </Button>
