@@ -21,7 +21,7 @@ test('a second machine of the kind starts from what the first one knows', async 
   await known.getByRole('button', { name: /Carry over what/ }).click();
   await expect(page.getByLabel('Its error codes')).toHaveValue('E3 tray not home');
   await expect(known.getByRole('button', { name: /Carry over what/ })).toHaveCount(0);
-  await station(page, 4);
+  await station(page, 5);
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
   await expect(page.getByText(/Carried over from 0001/).first()).toBeVisible();
 });

@@ -30,7 +30,7 @@ test('overlapping pulleys are drawn as far as they can be, refused in words, and
   await take(page, 'Shafts', '12');
   await expect(page.getByText(/The pulleys overlap: shafts 12.0 mm apart/).first()).toBeVisible();
   await expect(page.getByRole('img', { name: /which cannot be/ })).toBeVisible();
-  await page.getByRole('link', { name: /^5 Size/ }).click();
+  await page.getByRole('link', { name: /^6 Size/ }).click();
   await expect(page.getByText('Not enough to choose by yet')).toBeVisible();
   await expect(page.getByText(/The pulleys overlap/)).toBeVisible();
   await page.getByLabel(/Motor pulley diameter on the drawing/).fill('6');
@@ -61,7 +61,7 @@ test('a 90 mm “inner diameter” is plainly a length; a length typed as its ha
 
 test('a belt no longer than its own section, or shorter than can stretch, is said', async ({ page }) => {
   await measureBoothDeck(page);
-  await page.getByRole('link', { name: /^5 Size/ }).click();
+  await page.getByRole('link', { name: /^6 Size/ }).click();
   await page.getByLabel(/Another belt tried/).fill('12x1.2');
   await expect(page.getByText(/Sections here run from 0.3 to 8 mm/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Log it', exact: true })).toBeDisabled();
@@ -77,7 +77,7 @@ test('a belt no longer than its own section, or shorter than can stretch, is sai
 
 test('limits that cannot be are refused in words, and the chance go on by those before', async ({ page }) => {
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const before = await worksIn(page);
   await page.getByText('Assumptions and limits').click();
   for (const [label, text, problem] of [

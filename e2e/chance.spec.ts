@@ -6,7 +6,7 @@ const others = (page: Page) => page.getByRole('region', { name: 'Instead of a ne
 test('chance move with a verdict, with a measurement and with the bench’s own limits', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck');
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const before = await worksIn(page);
   expect(before).toBeGreaterThan(85);
   // A belt that proved too loose makes its like less likely, on this ticket.
@@ -18,10 +18,10 @@ test('chance move with a verdict, with a measurement and with the bench’s own 
   await page.keyboard.press('Control+z');
   await expect(async () => expect(await worksIn(page)).toBe(before)).toPass();
   // A stiff tray, measured.
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await page.getByText('Tray: travel and pull').click();
   await take(page, 'Tray pull', '3.4');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await expect(async () => expect(await worksIn(page)).toBeLessThan(before)).toPass();
   const stiff = await worksIn(page);
   // Softer rubber by this bench's own word; kept over a reload, and given back.
@@ -43,7 +43,7 @@ test('what is done for now has its chance, and comes back on the day it is due',
   await measureBoothDeck(page);
   await take(page, 'Belt section', '1.2');
   await take(page, 'Old belt', '62');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await chanceSettled(page);
   const keep = others(page).getByRole('listitem').filter({ hasText: 'keep and clean' });
   await expect(keep).toContainText(/chance it works \d+ in 100/);
@@ -75,7 +75,7 @@ test('a worker that dies is begun again, and that is said', async ({ page }) => 
   });
   await openTicket(page, 'Pennerley T9 booth deck');
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   expect(await worksIn(page)).toBeGreaterThan(85);
   await expect(chance(page)).toContainText('The calculation was restarted.');
 });

@@ -37,7 +37,7 @@ test('a ticket goes to another bench as a file, and the whole archive too', asyn
     await importFile(other, file, name);
     await expect(inDialog(other)).toContainText('1 ticket imported.');
     await other.getByRole('link', { name: /Pennerley T9 booth deck/ }).click();
-    await other.getByRole('link', { name: /^4 Measure/ }).click();
+    await other.getByRole('link', { name: /^5 Measure/ }).click();
     await expect(reading(other, 'Shafts')).toHaveValue('38.2');
     // The same again is nothing new.
     await importFile(other, file, name);
@@ -51,7 +51,7 @@ test('one already here: what differs is shown; keep mine, theirs or both', async
   await take(page, 'Motor pulley', '6.0');
   await kept(page);
   const before = await exportTicket(page);
-  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await page.getByRole('link', { name: /^5 Measure/ }).click();
   await take(page, 'Motor pulley', '6.4');
   await kept(page);
 
@@ -92,8 +92,8 @@ test('broken, foreign, newer and hand-edited files are refused in a sentence, an
     [good.slice(0, 400), 'broken or cut short'],
     ['{"hello": "world"}', 'not a Loose Pulley ticket'],
     [
-      good.replace(/"version": \d+/, '"version": 7'),
-      'written by a newer Loose Pulley (format 7; this one reads up to 6)',
+      good.replace(/"version": \d+/, '"version": 8'),
+      'written by a newer Loose Pulley (format 8; this one reads up to 7)',
     ],
     [
       JSON.stringify(edited),
@@ -116,7 +116,7 @@ test('a ticket replaced from a file while another tab writes it: the other tab l
 }) => {
   await openMeasured(page);
   const before = await exportTicket(page);
-  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await page.getByRole('link', { name: /^5 Measure/ }).click();
   await take(page, 'Motor pulley', '6.4');
   await kept(page);
 

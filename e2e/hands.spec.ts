@@ -76,7 +76,7 @@ test('a burst with no field focused is a reading and never a shortcut', async ({
 test('Enter never fits a belt nor hands a machine back; Space and the key do', async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const fit = page.getByRole('button', { name: 'Fit and log this try' });
   await fit.focus();
   await page.keyboard.press('Enter');

@@ -72,7 +72,7 @@ test('half a line survives leaving the page; a line too long, right-to-left and 
 }) => {
   await toStrip(page);
   await line(page).fill('4 ph1 und');
-  await station(page, 4);
+  await station(page, 5);
   await station(page, 3);
   await expect(line(page)).toHaveValue('4 ph1 und');
   await line(page).fill('4 ph1 '.repeat(1700));
@@ -224,7 +224,7 @@ test('a handed-back ticket: sheet, letter and Hand back tell one story', async (
   await expect(sheet).toContainText(`${inLetter}`);
   await expect(sheet).toContainText('“will not open”: cured');
   // The ticket is a whole one: what was measured on one page stands at its station.
-  await station(page, 4);
+  await station(page, 5);
   await expect(
     page.getByRole('complementary', { name: 'Readings' }).getByLabel('Old belt', { exact: true }),
   ).toHaveValue(/66\.4/);

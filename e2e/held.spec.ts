@@ -28,20 +28,20 @@ test('the tray held while the motor drives: in grams, never in mm; by a slipping
   await expect(reading(page, HELD)).toHaveValue('40 mm');
   await take(page, HELD, '10 g');
   await expect(reading(page, HELD)).toHaveValue('0.1');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   // A motor that a hand can stop at 0.1 N has next to nothing left: every belt that grips stops it.
   const weak = await worksIn(page);
   expect(weak).toBeLessThan(75);
   await expect(chance(page)).toContainText('loading the motor');
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await page.getByLabel(`${HELD}, how it is measured`).selectOption({ label: 'held, the belt slips' });
   await expect(readings(page).getByText('the motor has at least 0.10 N: the belt slipped first')).toBeVisible();
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await expect(async () => expect(await worksIn(page)).toBeGreaterThan(weak)).toPass();
   await kept(page);
   await page.reload();
   await chanceSettled(page);
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await expect(reading(page, HELD)).toHaveValue('0.1');
 });
 
@@ -66,9 +66,9 @@ test('an idler that drives something may be oily by itself, and the chance say s
   await page.getByRole('radio', { name: 'drives something' }).click();
   await expect(page.getByLabel('Surface of pulley 1')).toHaveValue('');
   const best = async (): Promise<number> => {
-    await page.keyboard.press('Alt+5');
+    await page.keyboard.press('Alt+6');
     const works = await worksIn(page);
-    await page.keyboard.press('Alt+4');
+    await page.keyboard.press('Alt+5');
     return works;
   };
   const clean = await best();
@@ -80,11 +80,11 @@ test('on a disk drive there is no tray: its need is a torque, and nothing asks f
   await openTicket(page, 'Tarnbeck K3 data drive');
   await page.keyboard.press('Alt+1');
   await page.getByRole('radio', { name: 'disk drive, spindle belt' }).click();
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await measureBoothDeck(page);
   await expect(page.getByText('never force the spindle')).toBeVisible();
   await expect(page.getByText(/travel and pull/)).toHaveCount(0);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await expect(answer).toContainText(
     /Torque at the motor shaft: the belt carries\s*needed, assumed\s*[\d.]+ N·mm of 0\.55/,
@@ -97,9 +97,9 @@ test('on a disk drive there is no tray: its need is a torque, and nothing asks f
   // A carousel's drawer is called so, and its pull is read in newtons.
   await page.keyboard.press('Alt+1');
   await page.getByRole('radio', { name: 'carousel' }).click();
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await page.getByText('Drawer: travel and pull').click();
   await take(page, 'Drawer pull', '2.2');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await expect(answer).toContainText(/Pull at the drawer: needed measured\s*2\.2 N/);
 });

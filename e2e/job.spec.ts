@@ -31,7 +31,7 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
   await take(page, 'Path by string', '129.8');
 
   // Size: drawing, ruler with every reading, rulesOfThumb, the belt and its reasons.
-  await page.getByRole('link', { name: /^5 Size/ }).click();
+  await page.getByRole('link', { name: /^6 Size/ }).click();
   const ruler = page.getByRole('slider', { name: /Stretch ruler/ });
   await expect(ruler).toHaveAttribute('aria-valuetext', /1\.2 × 11[26]\.0: snug, \d+\.\d %/);
   for (const label of ['old belt, doubled flat 66.4', 'old belt, over a cap 40.8', 'string 129.8']) {

@@ -117,10 +117,10 @@ export async function ringJob(page: Page): Promise<Hands> {
   await hands.key('y', ALONE_MS);
   await hands.key('y', ALONE_MS);
   await stripped(hands, ['lid, 4 ph1 underside', 'front panel, two claws', 'belt missing, only tar left ?1']);
-  await hands.key('Alt+4');
+  await hands.key('Alt+5');
   await hands.press(page.getByLabel('Path by string', { exact: true }));
   await hands.line('121');
-  await hands.key('Alt+5');
+  await hands.key('Alt+6');
   await hands.press(page.getByRole('radio', { name: 'rings', exact: true }));
   await settled(page);
   await hands.key('f', ALONE_MS);

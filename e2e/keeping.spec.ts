@@ -123,7 +123,7 @@ test('a change made in the last moment before another ticket is opened is kept',
   await openTicket(page, 'Pennerley T9 booth deck');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await page.getByRole('link', { name: /0002/ }).click();
-  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await page.getByRole('link', { name: /^5 Measure/ }).click();
   // Writes are made slow, so that changes are still waiting when the ticket leaves the screen.
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;
@@ -198,7 +198,7 @@ test('Ctrl+Z undoes letters in their field, elsewhere the last gesture, and noth
   await page.keyboard.press('Control+z');
   await expect(page.getByText(/^Undone: /)).toBeVisible();
   const left = await note.inputValue();
-  await page.getByRole('link', { name: /^4 Measure/ }).click();
+  await page.getByRole('link', { name: /^5 Measure/ }).click();
   await expect(reading(page, 'Motor pulley')).toHaveValue('6.0');
   await page.getByRole('link', { name: /^2 Find/ }).click();
   await expect(page.getByLabel('Note on Find')).toHaveValue(left);
@@ -274,15 +274,15 @@ test('a worker that is ended without a word is begun again; one that ends for ev
   await holdWorkers(page);
   await openTicket(page, 'Pennerley T9 booth deck');
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   expect(await worksIn(page)).toBeGreaterThan(0);
   const end = () => page.evaluate(() => window.begunWorkers.at(-1)?.terminate());
   await end();
   await expect(chance(page)).toContainText('The calculation was restarted.');
   // The new one answers: another drive is worked out.
-  await page.keyboard.press('Alt+4');
-  await take(page, 'Shafts', '48');
   await page.keyboard.press('Alt+5');
+  await take(page, 'Shafts', '48');
+  await page.keyboard.press('Alt+6');
   expect(await worksIn(page)).toBeGreaterThan(0);
   const begun = await page.evaluate(() => window.begunWorkers.length);
   // Each holds a lock as long as it lives.

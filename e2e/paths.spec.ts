@@ -63,12 +63,12 @@ test('crossed, vee and oily: what is seen changes what is chosen', async ({ page
   await page.getByRole('radio', { name: 'open', exact: true }).first().click();
   await page.getByLabel('Motor pulley’s surface').selectOption('oily');
   await kept(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await answer.getByText('The reasons').click();
   await expect(answer).toContainText('the motor pulley');
   await expect(answer).not.toContainText('1.2 × 116.0');
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await page.getByText('Belt shape, grooves, surfaces').click();
   await page.getByLabel('Motor pulley’s groove').selectOption('vee');
   await page.getByRole('textbox', { name: /^full angle/ }).fill('40');
@@ -105,7 +105,7 @@ test('tray travel and pull, measured, take the place of the assumptions', async 
   await expect(page.getByText('18.5 / 10 turns = 1.85 a turn')).toBeVisible();
   await take(page, 'Tray pull', '120 g');
   await expect(reading(page, 'Tray pull')).toHaveValue('1.18');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await expect(answer.getByText('assumed')).toHaveCount(0);
   await expect(answer.getByText('measured')).toBeVisible();
@@ -135,7 +135,7 @@ test('the ruler is walked by finger, a rule’s pick is looked at, and the way b
 }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const ruler = page.getByRole('slider', { name: /Stretch ruler/ });
   await chanceSettled(page);
   const recommended = (await ruler.getAttribute('aria-valuetext')) ?? '';

@@ -43,10 +43,10 @@ test('a three-pulley lift drive: put in, typed, moved by key and hand, on its ba
   await kept(page);
   await page.reload();
   await expect(page.getByLabel('Further pulley 1', { exact: true })).toHaveValue('lift cam');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await chanceSettled(page);
   await expect(page.getByRole('slider', { name: /Stretch ruler/ })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await expect(page.getByLabel('Further pulley 1', { exact: true })).toHaveValue('lift cam');
 });

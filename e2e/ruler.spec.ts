@@ -3,7 +3,7 @@ import { expect, measureBoothDeck, chanceSettled, openTicket, test } from './ben
 test.beforeEach(async ({ page }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
   await measureBoothDeck(page);
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await chanceSettled(page);
 });
 

@@ -189,7 +189,7 @@ test('the Bench stands as it was seen last before the app has run, and never onc
     .getByRole('link', { name: /0001 Pennerley T9 booth deck/ })
     .first()
     .click();
-  await page.getByRole('link', { name: /4 Measure/ }).click();
+  await page.getByRole('link', { name: /5 Measure/ }).click();
   await take(page, 'Motor pulley', '6.0');
   await kept(page);
   expect(await front()).toBeNull();

@@ -6,7 +6,7 @@ async function toSize(page: Page): Promise<void> {
   await openTicket(page, 'Duncarrow D3 disk drive');
   await measureBoothDeck(page);
   await take(page, 'Belt section', '1.2');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await chanceSettled(page);
 }
 

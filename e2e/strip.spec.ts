@@ -104,7 +104,7 @@ test('a bridged laser and power asked for: it asks first, everywhere', async ({ 
   await toStrip(page, 'Pennerley T9 booth deck');
   await type(page, 'lid', 'laser pads bridged');
   await expect(page.getByRole('list', { name: 'To reverse' })).toContainText('laser pads bridged before power');
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await page.getByLabel('Mains', { exact: true }).selectOption('plugged in');
   const asks = page.getByRole('alert').filter({ hasText: 'Power, with this still open' });
   await expect(asks).toContainText('only after the pickup is plugged in again');

@@ -21,6 +21,8 @@ const SHOTS = [
   { file: 'takein', path: '/t/demo-0147/takeIn' },
   { file: 'find', path: '/t/demo-0147/find', height: 1120 },
   { file: 'strip', path: '/t/demo-0147/strip', height: 1000 },
+  { file: 'clean', path: '/t/demo-0143/clean', height: 1000 },
+  { file: 'compatibility', path: '/compatibility', height: 1000 },
   { file: 'rebuild', path: '/t/demo-0147/rebuild' },
   { file: 'prove', path: '/t/demo-0146/prove' },
   { file: 'handback', path: '/t/demo-0118/handBack' },

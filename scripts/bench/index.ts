@@ -1,5 +1,6 @@
 import { playAdviser } from '../adviser.mjs';
 import { benchCalculating } from './calculating';
+import { benchCleaning } from './cleaning';
 import { benchFull } from './full';
 import { benchJobs } from './jobs';
 import { benchLoading } from './loading';
@@ -13,6 +14,7 @@ export async function bench(): Promise<void> {
   const stage = await openStage();
   await benchLoading(row, stage);
   await benchWorking(row, stage);
+  await benchCleaning(row, stage);
   await benchCalculating(row, stage);
   await benchFull(row, stage);
   await benchJobs(row, stage);

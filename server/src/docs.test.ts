@@ -3,14 +3,19 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
 import { parseBenchLine, readAmount } from '../../core/src/measuring';
+import { cleanView } from '../../core/src/cleanView';
 import { readLine } from '../../core/src/stripLine';
+import { readTreatment } from '../../core/src/treatmentLine';
 import { parseBeltSize } from '../../core/src/units';
+
+import { opening, recordOf } from '../../core/fixtures/sample';
 
 /* What the docs say is held to what is there. */
 
 const ROOT = join(import.meta.dirname, '../..');
 const doc = (name: string): string => readFileSync(join(ROOT, name), 'utf8');
 const require = createRequire(import.meta.url);
+const firstTicket = () => recordOf([opening]).ticket;
 interface Order {
   readonly forbidden: ReadonlyArray<{ readonly name: string; readonly comment?: string }>;
 }
@@ -41,6 +46,14 @@ test('the lines that the guide types are understood as it says', () => {
     const read = readLine(line);
     expect(read?.unread, line).toBe(false);
     expect(read?.ways.length, line).toBeGreaterThan(0);
+  }
+  const { places } = cleanView(firstTicket());
+  const lines = typed('**Clean**').filter((line) => line !== '/');
+  expect(lines.length).toBeGreaterThan(8);
+  for (const line of lines) {
+    const read = readTreatment(line, { map: places, chosenId: null });
+    expect(read?.unread, line).toBe(false);
+    expect(read?.ways.length, line).toBe(1);
   }
   const belt = parseBenchLine('doubled flat 66.4, section 1.2', 'overCap', undefined, 'mm');
   expect(guide).toContain('`doubled flat 66.4, section 1.2`');

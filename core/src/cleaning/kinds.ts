@@ -237,7 +237,7 @@ export const PLACE_KNOWN: Readonly<Record<PlaceKind, KindKnown>> = {
   },
   floor: {
     ...plain,
-    name: 'floor of the mechanism',
+    name: 'floor',
     materials: ['steel', 'abs', 'polystyrene'],
     dirts: ['fluff', 'residue', 'sludge'],
     manner: 'A brush and a lamp, then tip it over a white cloth: every crumb of a belt is counted.',

@@ -50,7 +50,7 @@ export const CLEANED: readonly DemoTicket[] = [
     },
     bodies: [
       mechanism('0145', 'A', 'loading', 'S1 roller'),
-      ...readings('0145', 'A', [['trayTravel', 'tenTurns', 21]]),
+      ...readings('0145', 'A', [['trayTravel', 'countedTravel', 22, { turns: 10 }]]),
       { type: 'mainsSaid', mains: { state: 'unplugged', since: '2026-11-17T09:40:00.000Z' } },
       {
         type: 'jamPut',

@@ -91,8 +91,10 @@ function Whole({
             <tr className="border-b border-ink align-bottom">
               <th />
               {KNOWN.map((material) => (
-                <th key={material} scope="col" className="h-36 px-1 font-normal">
-                  <span className="inline-block [writing-mode:vertical-rl] rotate-180">{MATERIAL_NAMES[material]}</span>
+                <th key={material} scope="col" className="h-48 px-1 font-normal">
+                  <span className="inline-block rotate-180 whitespace-nowrap [writing-mode:vertical-rl]">
+                    {MATERIAL_NAMES[material]}
+                  </span>
                 </th>
               ))}
             </tr>

@@ -14,6 +14,7 @@ import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Caution } from '../../parts/ui/Caution';
 import { Fold } from '../../parts/ui/Fold';
+import { useMedia } from '../../parts/ui/useMedia';
 import { AskFirst } from './AskFirst';
 import { BeforeAfter } from './BeforeAfter';
 import { BeforeTheBelt, PutRight, Worked } from './Heard';
@@ -21,6 +22,9 @@ import { CleanLine } from './CleanLine';
 import { JamLadder } from './JamLadder';
 import { PlacePanel } from './PlacePanel';
 import { School } from './School';
+
+/** Causes at which something is in the way. */
+const JAMS: readonly string[] = ['discJammed', 'loosePart'];
 
 /** Clean and clear: a map of the machine, a line that says what was done, and what has to dry before the belt goes on. */
 export function CleanPage() {
@@ -41,6 +45,10 @@ export function CleanPage() {
       element.scrollIntoView({ block: 'start' });
   }, [chosenId]);
   const agents = [...new Set(ticket.cleaning.treatments.flatMap(({ agent }) => agent ?? []))];
+  const wide = useMedia('(min-width: 1024px)');
+  const jammed =
+    (ticket.cleaning.jam !== null && !ticket.cleaning.jam.out) ||
+    ticket.verdicts.some(({ causeId, state }) => state === 'found' && JAMS.includes(causeId));
   const said = ticket.cleaning.places.length;
   const clean = places.filter(({ state }) => state.clean).length;
   return (
@@ -87,18 +95,32 @@ export function CleanPage() {
         <PutRight />
         <Worked />
         <Cautions agents={agents} />
-        <Fold title="Oil or grease">
-          <School />
-        </Fold>
-        <Link to="/compatibility" className="underline decoration-hair decoration-2 underline-offset-4">
-          What may touch what
-        </Link>
-        <StationFoot station="clean" note />
+        {wide && <Beside />}
       </aside>
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 pb-5">
+        {jammed && <JamLadder />}
         <BeforeAfter />
-        <JamLadder />
+        {!jammed && <JamLadder />}
+        {!wide && <Beside />}
       </div>
+    </div>
+  );
+}
+
+/** What stands beside the work, and after it on a phone. */
+function Beside() {
+  return (
+    <div className="grid content-start gap-4">
+      <Fold title="Oil or grease">
+        <School />
+      </Fold>
+      <Link
+        to="/compatibility"
+        className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
+      >
+        What may touch what
+      </Link>
+      <StationFoot station="clean" note />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { useId, useState } from 'react';
 import {
   agentsFor,
   lubricantFor,
@@ -7,6 +8,7 @@ import {
 } from '@loose-pulley/core/cleaning';
 import type { PlaceView } from '@loose-pulley/core/cleanView';
 import { isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/compatibility';
+import { counted } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';
@@ -66,6 +68,7 @@ export function Lubrication({ view, cleaner }: { readonly view: PlaceView; reado
             ))}
           </div>
         ))}
+      {place.kind === 'rod' && lubrication !== 'done' && <HowMuch />}
       {lubrication === 'workIn' && (
         <Button disabled={!canWrite} onClick={() => done('workedIn', null)}>
           It is worked in: {point.workedIn}
@@ -89,6 +92,37 @@ export function Lubrication({ view, cleaner }: { readonly view: PlaceView; reado
           />
           A belt is within reach of it
         </label>
+      )}
+    </div>
+  );
+}
+
+/** How much a film on a rod is, by plain geometry: nobody sees a twentieth of a millimetre. */
+function HowMuch() {
+  const id = useId();
+  const [typed, setTyped] = useState('');
+  const [, diameter, length] = /^\s*(\d+(?:[.,]\d+)?)\s*[x×*]\s*(\d+(?:[.,]\d+)?)\s*(?:mm)?\s*$/.exec(typed) ?? [];
+  const mm = (text: string): number => Number(text.replace(',', '.'));
+  const ml = diameter && length ? filmOnRodMl(mm(diameter), mm(length)) : undefined;
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="text-sm text-soft">
+        How much? A rod’s diameter × length, mm
+      </label>
+      <input
+        id={id}
+        className="field w-40"
+        autoComplete="off"
+        placeholder="6x120"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {typed.trim() !== '' && (
+        <p className="text-sm">
+          {ml === undefined
+            ? `Read “${typed.trim()}”. Type diameter × length, such as 6x120.`
+            : `A film of ${FILM_MM} mm is ${ml.toFixed(2)} ml: ${counted(dropsFor(ml), 'drop')}, on each rod.`}
+        </p>
       )}
     </div>
   );

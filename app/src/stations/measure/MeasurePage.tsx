@@ -1,6 +1,6 @@
 import { capital } from '@loose-pulley/core/units';
 import { lazy, useState } from 'react';
-import { methodsFor, type Measurand } from '@loose-pulley/core/measuring';
+import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/measuring';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StationFoot } from '../../parts/ticket/StationFoot';
@@ -25,6 +25,13 @@ const Idlers = lazy(async () => ({ default: (await import('./Idlers')).Idlers })
 /** Of these the section is read off the groove. */
 const GONE: readonly string[] = ['crumbs', 'broken', 'stopgap'];
 const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
+
+/** Of a pull that was read before and after a treatment: which of them this is. */
+function stateOf(reading: Reading | undefined, all: readonly Reading[]): string {
+  const latest = Math.max(...all.map(({ round = 0 }) => round));
+  if (!reading || all.every(({ round = 0 }) => round === latest)) return '';
+  return (reading.round ?? 0) === latest ? ', as it is now' : ', before it was treated';
+}
 
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
@@ -54,7 +61,7 @@ export function MeasurePage() {
             measurand={measurand}
             reading={reading}
             slot={reading?.id ?? 'first'}
-            label={index === 0 ? label : `${label}, ${index + 1}`}
+            label={`${index === 0 ? label : `${label}, ${index + 1}`}${stateOf(reading, readings)}`}
             removable={readings.length > 1}
             onAgain={
               reading && index === readings.length - 1 && !more
@@ -119,7 +126,7 @@ export function MeasurePage() {
               {...common}
               measurand="oldBelt"
               reading={reading}
-              label={old.length > 1 ? `Old belt, ${index + 1}` : 'Old belt'}
+              label={reading.round ? 'Old belt, warmed' : old.length > 1 ? `Old belt, ${index + 1}` : 'Old belt'}
             />
           ))}
           {(old.length === 0 || adding) && (

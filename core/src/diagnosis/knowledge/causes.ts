@@ -171,7 +171,7 @@ export const CAUSES: readonly Cause[] = [
   cause(
     'discJammed',
     'Disc jammed in the path',
-    'strip',
+    'clean',
     [3, 3, 5, 8, 3, 2, 3],
     'The gentlest way out first; then see what it caught on.',
     { diskDrive: 'Disk jammed in the slot' },
@@ -179,7 +179,7 @@ export const CAUSES: readonly Cause[] = [
   cause(
     'loosePart',
     'An object or a loose part in the path',
-    'strip',
+    'clean',
     [2, 2, 3, 3, 2, 2, 2],
     'Remove it, and find where it belongs: nothing left over.',
   ),
