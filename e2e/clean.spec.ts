@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, openTicket, take, test, worksIn } from './bench';
+import { expect, kept, measureBoothDeck, openTicket, test, worksIn } from './bench';
 
 const field = (page: Page): Locator => page.getByLabel(/^What was found or done, and where/);
 const spot = (page: Page, name: RegExp): Locator =>

@@ -5,6 +5,9 @@ import {
   PLACE_KNOWN,
   type CleanDeed,
   type LubricationStep,
+  dropsFor,
+  FILM_MM,
+  filmOnRodMl,
 } from '@loose-pulley/core/cleaning';
 import type { PlaceView } from '@loose-pulley/core/cleanView';
 import { isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/compatibility';
