@@ -65,7 +65,7 @@ export function chooseAgents(
     ...worstOf(table, agent, materials),
   }))
     .filter(({ agent, effect }) =>
-      dirts.length === 0 ? !isLubricant(agent) && agent !== 'abrasive' : effect !== 'nothing',
+      dirts.length === 0 ? !isLubricant(agent) && !FOR_A_REASON.has(agent) : effect !== 'nothing',
     )
     .sort(
       (a, b) =>
@@ -76,6 +76,8 @@ export function chooseAgents(
     );
 }
 
+/** Nobody takes these for a plain wipe. */
+const FOR_A_REASON: ReadonlySet<Agent> = new Set(['abrasive', 'ammoniaCleaner']);
 const LUBRICANTS: ReadonlySet<Agent> = new Set(['fineOil', 'lithiumGrease', 'siliconeGrease']);
 /** @example isLubricant('fineOil') // true */
 export const isLubricant = (agent: Agent): boolean => LUBRICANTS.has(agent);

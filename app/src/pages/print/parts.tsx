@@ -158,9 +158,12 @@ export function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
           {what}: before {timesWords(was) || 'not timed'}, after {timesWords(after) || 'not timed'}.
         </p>
       ))}
-      {ticket.treatments.map(({ id, what }) => (
-        <p key={id}>Treated: {what}</p>
-      ))}
+      {ticket.treatments
+        // What Clean did stands there, by place.
+        .filter(({ id }) => !ticket.cleaning.treatments.some((one) => one.id === id))
+        .map(({ id, what }) => (
+          <p key={id}>Treated: {what}</p>
+        ))}
       {ticket.cleanRuns.map((cleanRun, index) => (
         <p key={cleanRun.id}>
           Clean run {index + 1}: {cleanRunWords(cleanRunState(cleanRun, ticket.cycles))}

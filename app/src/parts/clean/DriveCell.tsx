@@ -81,6 +81,11 @@ export function DriveCell({
             />
           </g>
         ))}
+        {drive?.title && (
+          <text x={cell.x + 8} y={cell.y + 18} className="fill-ink text-[15px] font-semibold">
+            {fitted(drive.title, cell.widthPx - 110)}
+          </text>
+        )}
         {!measured && (
           <text x={cell.x + drawnPx - 8} y={cell.y + 16} textAnchor="end" className="fill-soft text-[13px]">
             not to scale
@@ -102,6 +107,9 @@ export function DriveCell({
     </g>
   );
 }
+
+/** The name within its drive, whose letter stands above. @example nameIn('belt B, lift') // 'belt' */
+const nameIn = (name: string): string => name.replace(/ [A-Z](?:, .+)?$/, '');
 
 /** One place of a drive on a line of its own: its number, its name, its marks. */
 function DriveLine({
@@ -139,7 +147,7 @@ function DriveLine({
     >
       <Balloon view={view} x={x + 20} y={y + LINE_PX / 2} />
       <text x={x + 40} y={y + (half || marks.length === 0 ? 27 : 18)} className="fill-ink text-[15px] font-semibold">
-        {fitted(view.place.name, half ? widthPx / 2 - 44 : widthPx - 50)}
+        {fitted(nameIn(view.place.name), half ? widthPx / 2 - 44 : widthPx - 50)}
       </text>
       {marks.slice(0, half ? 2 : 1).map((mark, at) => {
         const top = half ? (marks.length > 1 ? y + 6 + at * 18 : y + 16) : y + 25;

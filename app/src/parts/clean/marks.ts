@@ -34,7 +34,7 @@ export function marksAt({ place, state, timer, suggested }: PlaceView, nowMs: nu
   else if (state.lastSwab) marks.push({ sign: 'dirt', word: `swab ${state.lastSwab}`, live: true });
   if (state.lubricant) marks.push({ sign: 'oil', word: AGENT_NAMES[state.lubricant], live: false });
   if (place.left !== '') marks.push({ sign: 'left', word: place.left, live: true });
-  if (!suggested && PLACE_KNOWN[place.kind].keepFreeOfOil && marks.length < 2)
+  if (!suggested && PLACE_KNOWN[place.kind].keepFreeOfOil && marks.length === 0)
     marks.push({ sign: 'keepDry', word: 'no oil', live: false });
   return marks;
 }
