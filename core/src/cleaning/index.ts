@@ -32,11 +32,9 @@ export {
   dropsFor,
   FILM_MM,
   filmOnRodMl,
-  LUBRICANT_SCHOOLS,
   lubricantFor,
   nextLubrication,
   SCHOOL_WORDS,
-  type LubricantSchool,
   type LubricationStep,
 } from './lubrication';
 export {

@@ -1,10 +1,6 @@
 import { PLACE_KNOWN } from './kinds';
-import type { Place } from './schema';
+import type { LubricantSchool, Place } from './schema';
 import type { PlaceState } from './state';
-
-/** What a bench puts on guides and rods: oil, grease, or not asked yet. */
-export const LUBRICANT_SCHOOLS = ['unknown', 'oil', 'grease'] as const;
-export type LubricantSchool = (typeof LUBRICANT_SCHOOLS)[number];
 
 /** What each school says for itself, where they differ. Common practice, no source. */
 export const SCHOOL_WORDS: Readonly<Record<Exclude<LubricantSchool, 'unknown'>, string>> = {

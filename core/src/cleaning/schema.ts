@@ -186,6 +186,10 @@ export const jam = shape({
 });
 export interface Jam extends ValueOf<typeof jam> {}
 
+/** What a bench puts on guides and rods: oil, grease, or not asked yet. */
+export const LUBRICANT_SCHOOLS = ['unknown', 'oil', 'grease'] as const;
+export type LubricantSchool = (typeof LUBRICANT_SCHOOLS)[number];
+
 /** All that Clean keeps of a ticket. */
 export const cleaning = shape({
   places: list(place, 200),

@@ -1,5 +1,5 @@
 import { counted, refuse, ok, type Result } from '../units';
-import type { Side, TurnWay } from './ladder';
+import type { Side, TurnWay } from './schema';
 import { SIDE_NAMES } from './ladder';
 
 /** What is known of the way from the motor pulley to what moves. All ± are k = 1. */
