@@ -32,6 +32,8 @@ const rooms = {
   stripLine: ['strip', 'units'],
   compatibility: ['schema', 'units'],
   jams: ['loaders', 'strip', 'units'],
+  gears: [],
+  train: ['schema', 'units'],
   cleaning: ['compatibility', 'drive', 'jams', 'loaders', 'schema', 'strip', 'timers', 'units'],
   treatmentLine: ['cleaning', 'compatibility', 'units'],
   stations: [
@@ -44,6 +46,7 @@ const rooms = {
     'schema',
     'strip',
     'timers',
+    'train',
     'units',
   ],
   ticket: [

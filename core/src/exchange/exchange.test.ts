@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import Ajv from 'ajv';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import { arbitraryFields } from '../../fixtures/arbitrary';
-import { everything, opening, reading, recordOf, stamp, place } from '../../fixtures/sample';
+import { everything, opening, reading, recordOf, stamp, place, trainMember } from '../../fixtures/sample';
 import { METHODS } from '../measuring';
 import {
   appendAny,
@@ -35,6 +35,7 @@ import {
 import { sha256OfAll } from './sha256';
 import { unzip, zipEntries } from './zip';
 import { EMPTY_CLEANING } from '../cleaning';
+import { EMPTY_TRAIN } from '../train';
 
 const record = recordOf(everything);
 const file = (name: string) => readFileSync(new URL(`../../${name}`, import.meta.url), 'utf8');
@@ -80,6 +81,7 @@ describe('a ticket as a file', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v6.json'), 'ticket-v6.json');
     if (!frozen.ok) throw new Error(frozen.problem);
     expect(frozen.value.ticket.cleaning).toEqual(EMPTY_CLEANING);
+    expect(frozen.value.ticket.train).toEqual(EMPTY_TRAIN);
     expect(frozen.value.ticket.stations.clean).toBe('notNeeded');
   });
   test('of version 4 too: nothing said of how the old belt was found, no belt measured in the hand', () => {
@@ -142,7 +144,7 @@ const anyBodies = fc.array(
       .filter((type) => type !== 'ticketOpened')
       .map((type) => arbitraryFields(ticketEvents[type]).map((fields) => ({ type, ...fields }) as EventBody)),
   ),
-  { maxLength: 25 },
+  { maxLength: 40 },
 );
 
 describe('whatever the app can write, its own import reads back', () => {
@@ -156,20 +158,26 @@ describe('whatever the app can write, its own import reads back', () => {
             ? body
             : body.type === 'placeRemoved'
               ? { ...body, placeId: 'pl1' }
-              : body.type === 'treated'
-                ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
-                : 'driveId' in body
-                  ? { ...body, driveId: 'drive-a' }
-                  : body,
+              : body.type === 'memberRemoved'
+                ? { ...body, memberId: 'tm1' }
+                : body.type === 'treated'
+                  ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
+                  : 'driveId' in body
+                    ? { ...body, driveId: 'drive-a' }
+                    : body,
         );
+        const gear: EventBody = { type: 'memberPut', member: trainMember('tm1', 'gear') };
         const there: EventBody = { type: 'placePut', place: place('pl1', 9, 'rod', 'rods') };
         // A second drive, so that the first can go.
         const two: EventBody = { type: 'driveAdded', driveId: 'drive-b', name: 'B' };
-        const written = stamp([opening, two, there, ...aimed]).reduce<TicketRecord | undefined>((record, event) => {
-          const next = record ? appendAny(record, event) : openRecord(event);
-          if (next.ok && record) seen.add(event.type);
-          return next.ok ? next.value : record;
-        }, undefined);
+        const written = stamp([opening, two, there, gear, ...aimed]).reduce<TicketRecord | undefined>(
+          (record, event) => {
+            const next = record ? appendAny(record, event) : openRecord(event);
+            if (next.ok && record) seen.add(event.type);
+            return next.ok ? next.value : record;
+          },
+          undefined,
+        );
         if (!written) throw new Error('not opened');
         expect(readTicketFile(writeTicketFile(written), 'a.json')).toEqual({ ok: true, value: written });
       }),

@@ -185,6 +185,15 @@ const CLEANING_7 = {
   crumbs: [],
   jam: null,
 };
+const TRAIN_7 = {
+  members: [],
+  travelMm: null,
+  motorRpm: null,
+  trials: [],
+  rollers: { list: [], spacingMm: null, travelMm: null, pullBackN: null, link: 'unknown', rattles: 'unknown' },
+  mode: { states: [], at: null, home: null, way: 'unknown', viewedFrom: '' },
+  square: { leftMm: null, rightMm: null, spacingMm: null, steps: [] },
+};
 const found6 = (found: Fields): Fields => ({ kind: 'object', ...found });
 const change6 = (change: Fields): Fields => ({ beforeStepId: null, ...change });
 const OWN_6 = ['found', 'done', 'left'];
@@ -223,10 +232,10 @@ function toVersion6(document: Fields): Fields {
   };
 }
 
-/** Version 7 knows what was cleaned: places, treatments, tests before and after, what was in the way. */
+/** Version 7 knows what was cleaned, what was in the way, and the train from the motor to the disc. */
 function toVersion7(document: Fields): Fields {
   const ticket = document.ticket as Fields;
-  return { ...document, ticket: { ...ticket, cleaning: CLEANING_7 } };
+  return { ...document, ticket: { ...ticket, cleaning: CLEANING_7, train: TRAIN_7 } };
 }
 
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */

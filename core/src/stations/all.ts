@@ -9,6 +9,8 @@ import { stripDescriptions } from './strip/describe';
 import { stripReducers } from './strip/reduce';
 import { cleanDescriptions } from './clean/describe';
 import { cleanReducers } from './clean/reduce';
+import { trainDescriptions } from './train/describe';
+import { trainReducers } from './train/reduce';
 import { measureDescriptions } from './measure/describe';
 import { measureReducers } from './measure/reduce';
 import { sizeDescriptions } from './size/describe';
@@ -20,6 +22,7 @@ import { proveReducers } from './prove/reduce';
 import { handBackDescriptions } from './handBack/describe';
 import { handBackReducers } from './handBack/reduce';
 import { cleanEvents, cleanState } from './clean/schema';
+import { trainEvents, trainState } from './train/schema';
 import { deskEvents, deskState } from './desk/schema';
 import { drivesState } from './drives/schema';
 import { findEvents, findState } from './find/schema';
@@ -38,6 +41,7 @@ export const stationsState = {
   ...findState,
   ...stripState,
   ...cleanState,
+  ...trainState,
   ...drivesState,
   ...proveState,
   ...handBackState,
@@ -49,6 +53,7 @@ export const stationEvents = {
   ...findEvents,
   ...stripEvents,
   ...cleanEvents,
+  ...trainEvents,
   ...measureEvents,
   ...sizeEvents,
   ...rebuildEvents,
@@ -62,6 +67,7 @@ export const stationReducers = {
   ...findReducers,
   ...stripReducers,
   ...cleanReducers,
+  ...trainReducers,
   ...measureReducers,
   ...sizeReducers,
   ...rebuildReducers,
@@ -75,6 +81,7 @@ export const stationDescriptions = {
   ...findDescriptions,
   ...stripDescriptions,
   ...cleanDescriptions,
+  ...trainDescriptions,
   ...measureDescriptions,
   ...sizeDescriptions,
   ...rebuildDescriptions,

@@ -21,6 +21,7 @@ export * from './find/schema';
 export { VERDICT_STATE_NAMES } from './find/words';
 export * from './strip/schema';
 export * from './clean/schema';
+export * from './train/schema';
 export * from './drives/schema';
 export { newDrive } from './drives/newDrive';
 export * from './measure/schema';

@@ -1,0 +1,19 @@
+export * from './schema';
+export { FAULT_NAMES, MEMBER_NAMES, memberWords } from './words';
+export {
+  againstCounted,
+  clicksFrom,
+  drivingTeeth,
+  driversOf,
+  trainFigures,
+  type BeltRatios,
+  type ClickFrom,
+  type MemberTurn,
+  type TrainFigures,
+  type TrainProblem,
+} from './compute';
+export { looksRight, nextTrial, placeOf, timed, toothMm, type ToothOut } from './timing';
+export { DISCS_MM, drift, linkOff, LIPS_N, meanMm, sleeveMm, taperMm, tractionWords, type Drift } from './rollers';
+export { disagreement, homeByHand, squareWords, tiltRad } from './mode';
+export { readTrain, type MemberDraft } from './readTrain';
+export { applyTrain, EMPTY_TRAIN } from './reduce';
