@@ -156,15 +156,18 @@ describe('whatever the app can write, its own import reads back', () => {
         const aimed = bodies.map((body, i) =>
           i % 2 !== 0
             ? body
-            : body.type === 'placeRemoved'
-              ? { ...body, placeId: 'pl1' }
-              : body.type === 'memberRemoved'
-                ? { ...body, memberId: 'tm1' }
-                : body.type === 'treated'
-                  ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
-                  : 'driveId' in body
-                    ? { ...body, driveId: 'drive-a' }
-                    : body,
+            : body.type === 'stepPut'
+              ? // A drawn place takes any number, and a step none below it.
+                { ...body, step: { ...body.step, number: 0 } }
+              : body.type === 'placeRemoved'
+                ? { ...body, placeId: 'pl1' }
+                : body.type === 'memberRemoved'
+                  ? { ...body, memberId: 'tm1' }
+                  : body.type === 'treated'
+                    ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
+                    : 'driveId' in body
+                      ? { ...body, driveId: 'drive-a' }
+                      : body,
         );
         const gear: EventBody = { type: 'memberPut', member: trainMember('tm1', 'gear') };
         const there: EventBody = { type: 'placePut', place: place('pl1', 9, 'rod', 'rods') };

@@ -19,6 +19,7 @@ import {
   priorsSet,
   requirementsSet,
   askBySet,
+  lubricantSet,
   toBeHadSet,
   printScaleSet,
   settingsLoaded,
@@ -66,6 +67,7 @@ describe('settings', () => {
       requirementsSet({ ...DEFAULT_REQUIREMENTS, motorMin: 1.4 }),
       toBeHadSet('rings'),
       askBySet('test'),
+      lubricantSet('grease'),
     ].reduce(settingsReducer, first);
     expect(after).toEqual({
       unit: 'in',
@@ -77,6 +79,7 @@ describe('settings', () => {
       requirements: { ...DEFAULT_REQUIREMENTS, motorMin: 1.4 },
       toBeHad: 'rings',
       askBy: 'test',
+      lubricant: 'grease',
     });
   });
   test('no two actions share a key as it comes', () => {
