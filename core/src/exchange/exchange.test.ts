@@ -157,8 +157,8 @@ describe('whatever the app can write, its own import reads back', () => {
           i % 2 !== 0
             ? body
             : body.type === 'stepPut'
-              ? // A drawn place takes any number, and a step none below it.
-                { ...body, step: { ...body.step, number: 0 } }
+              ? // A drawn place takes any number, and a step none below it; no more go back than came off.
+                { ...body, step: { ...body.step, number: 0, missing: 0, removals: [] } }
               : body.type === 'placeRemoved'
                 ? { ...body, placeId: 'pl1' }
                 : body.type === 'memberRemoved'
