@@ -12,7 +12,7 @@ const rooms = {
   evaluation: ['drive', 'rubber', 'units'],
   measuring: ['drive', 'geometry', 'schema', 'statistics', 'units'],
   speed: ['drive', 'rubber', 'units'],
-  drafting: ['drive', 'geometry', 'units'],
+  drafting: ['drive', 'gears', 'geometry', 'units'],
   sizing: ['catalogue', 'drive', 'evaluation', 'loaders', 'measuring', 'rubber', 'statistics', 'units'],
   probability: ['catalogue', 'drive', 'evaluation', 'loaders', 'rubber', 'sizing', 'statistics', 'units'],
   population: [
@@ -62,6 +62,7 @@ const rooms = {
     'units',
   ],
   cleanView: ['cleaning', 'compatibility', 'drive', 'strip', 'ticket', 'timers', 'treatmentLine'],
+  trainView: ['ticket', 'train'],
   machine: ['drive', 'proving', 'stations', 'strip', 'ticket'],
   driveView: [
     'catalogue',

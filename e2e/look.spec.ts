@@ -99,7 +99,7 @@ test('the demo has its tickets in every state, and can be put back', async ({ pa
   await page.getByLabel('Machine', { exact: true }).fill('changed');
   await kept(page);
   await page.goto('/log');
-  await expect(page.getByText('15 of 15 tickets')).toBeVisible();
+  await expect(page.getByText('16 of 16 tickets')).toBeVisible();
   await page.getByRole('button', { name: 'Put the demo back as it was' }).click();
   await page.getByLabel(/Number, machine/).fill('0150');
   await expect(page.getByRole('link', { name: /0150/ })).toContainText('Pennerley T9 booth deck');

@@ -15,6 +15,7 @@ import {
   TagPage,
   TemplatePage,
   TimelinePage,
+  TrainPage,
   WhyPage,
 } from './pages';
 import { useAppSelector } from '../state/store/hooks';
@@ -88,6 +89,7 @@ export function App() {
           <Route index element={<StationPage />} />
           <Route path="timeline" element={<TimelinePage />} />
           <Route path="swap" element={<SwapPage />} />
+          <Route path="train" element={<TrainPage />} />
           <Route path="sheet" element={<SheetPage />} />
           <Route path="letter" element={<LetterPage />} />
           <Route path="labels" element={<LabelsPage />} />

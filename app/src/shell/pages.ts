@@ -17,6 +17,7 @@ export const LetterPage = page(async () => (await import('../pages/print/LetterP
 export const LabelsPage = page(async () => (await import('../pages/print/LabelsPage')).LabelsPage);
 export const TagPage = page(async () => (await import('../pages/print/TagPage')).TagPage);
 export const SwapPage = page(async () => (await import('./swap/SwapPage')).SwapPage);
+export const TrainPage = page(async () => (await import('../pages/train/TrainPage')).TrainPage);
 export const SheetPage = page(async () => (await import('../pages/print/SheetPage')).SheetPage);
 
 /** Fetches the pages next in line once the first one stands, so that going there waits for nothing. */
@@ -32,6 +33,7 @@ export function fetchIdly(): void {
 const TICKET_PAGES: Readonly<Record<string, Page>> = {
   swap: SwapPage,
   sheet: SheetPage,
+  train: TrainPage,
   letter: LetterPage,
   timeline: TimelinePage,
   labels: LabelsPage,

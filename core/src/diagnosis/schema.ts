@@ -14,7 +14,7 @@ import {
 } from '../schema';
 
 /** What a finding leads to: a station, the complaints (for another trade), or nothing but words. */
-export const LEADS = ['measure', 'clean', 'strip', 'rebuild', 'complaints', 'none'] as const;
+export const LEADS = ['measure', 'clean', 'strip', 'rebuild', 'train', 'complaints', 'none'] as const;
 export type Lead = (typeof LEADS)[number];
 
 /** What must be open for a test: nothing, the lid, or the mechanism taken apart. */

@@ -87,6 +87,13 @@ export function extentOf(figures: readonly Figure[], marginMm = 4): Extent {
         xs.push(figure.x1, figure.x2);
         ys.push(figure.y1, figure.y2);
         break;
+      case 'polygon':
+        // One by one: a gear has thousands.
+        for (const [x, y] of figure.points) {
+          xs.push(x);
+          ys.push(y);
+        }
+        break;
       case 'text':
         xs.push(figure.x, figure.x + 0.6 * figure.heightMm * figure.text.length);
         ys.push(figure.y, figure.y + figure.heightMm);
@@ -96,9 +103,11 @@ export function extentOf(figures: readonly Figure[], marginMm = 4): Extent {
         ys.push(figure.y - figure.r, figure.y + figure.r);
     }
   }
-  const left = Math.min(...xs) - marginMm;
-  const bottom = Math.min(...ys) - marginMm;
-  return { left, bottom, width: Math.max(...xs) + marginMm - left, height: Math.max(...ys) + marginMm - bottom };
+  const least = (list: readonly number[]): number => list.reduce((a, b) => Math.min(a, b), Infinity);
+  const most = (list: readonly number[]): number => list.reduce((a, b) => Math.max(a, b), -Infinity);
+  const left = least(xs) - marginMm;
+  const bottom = least(ys) - marginMm;
+  return { left, bottom, width: most(xs) + marginMm - left, height: most(ys) + marginMm - bottom };
 }
 
 /** A sheet of a tiled print: which part of the drawing it shows. */

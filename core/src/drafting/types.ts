@@ -11,6 +11,8 @@ export type Figure =
       readonly fromRad: number;
       readonly toRad: number;
     }
+  /** A closed line through points. */
+  | { readonly type: 'polygon'; readonly points: ReadonlyArray<readonly [xMm: number, yMm: number]> }
   | { readonly type: 'text'; readonly x: number; readonly y: number; readonly heightMm: number; readonly text: string };
 
 /** A drawing at 1:1. */

@@ -1,4 +1,4 @@
-import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
+import { DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
 import { extentOf } from './draw';
 import type { Drafting, Figure } from './types';
 
@@ -20,6 +20,8 @@ export function svgOf(figure: Figure): string {
       const sweep = (((toRad - fromRad) % TURN) + TURN) % TURN;
       return `<path d="M${at(fromRad)}A${n(r)} ${n(r)} 0 ${sweep > Math.PI ? 1 : 0} 0 ${at(toRad)}"/>`;
     }
+    case 'polygon':
+      return `<path d="M${figure.points.map(([x, y]) => `${n(x)} ${n(-y)}`).join('L')}Z"/>`;
     case 'text':
       return `<text x="${n(figure.x)}" y="${n(-figure.y)}" font-size="${n(figure.heightMm)}" fill="black" stroke="none" font-family="sans-serif">${escaped(figure.text)}</text>`;
   }
@@ -54,6 +56,12 @@ export function writeDxf({ figures }: Drafting): string {
         break;
       case 'arc':
         dxf.addArc(point3d(figure.x, figure.y), figure.r, degrees(figure.fromRad), degrees(figure.toRad));
+        break;
+      case 'polygon':
+        dxf.addLWPolyline(
+          figure.points.map(([x, y]) => ({ point: { x, y } })),
+          { flags: LWPolylineFlags.Closed },
+        );
         break;
       case 'text':
         dxf.addText(point3d(figure.x, figure.y), figure.heightMm, figure.text);

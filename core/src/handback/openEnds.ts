@@ -78,6 +78,8 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   const { jam, crumbs } = ticket.cleaning;
   if (jam && !jam.out && jam.what.trim() !== '') end(`Still in the way: ${jam.what}.`, 'clean');
   for (const { allOut } of crumbs) if (!allOut) tell('Not every crumb of the old belt is accounted for.', 'clean');
+  const { mode } = ticket.train;
+  if (mode.at !== null && mode.home !== null && mode.at !== mode.home) end('The mode gear is not home.', 'rebuild');
   for (const { whose, returned } of ticket.discs) {
     if (!returned) end(`A disc is not accounted for: ${whose || 'nobody knows whose'}.`, 'takeIn');
   }

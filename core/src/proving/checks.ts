@@ -52,6 +52,20 @@ export const CHECKS: Readonly<
     how: 'Measure the turns a minute. Reading alone proves little.',
     figure: { label: 'It turns at', unit: 'rpm', max: 20_000, wantedLabel: 'It should turn at' },
   },
+  takesIn: {
+    name: 'Takes a disc in',
+    how: 'Feed a junk disc straight, and once a little askew. It is drawn in by itself, level, and seats.',
+  },
+  holdsDisc: {
+    name: 'Holds it',
+    how: 'Pull the disc back lightly by a scale while the rollers run, and tip the machine: it neither slips nor lets go.',
+    figure: { label: 'It held, on a scale', unit: 'N', max: 100 },
+  },
+  givesBack: { name: 'Gives it back', how: 'Eject: it comes far enough to be gripped, and waits there.' },
+  refusesSecond: {
+    name: 'Refuses a second one',
+    how: 'With a disc in, offer a junk one to the lip, held fast by its edge. It must not draw it in.',
+  },
   beforeTheLid: { name: 'Before the lid', how: 'Try it whole once more before the lid and the stop pin go on.' },
   afterTheLid: {
     name: 'After the lid',
@@ -74,6 +88,17 @@ const COMMON: readonly CheckKind[] = [
  * @example checksFor('diskDrive') // ['motorPulleyHeld', 'spindleSpeed', 'bothSides', …]
  */
 export function checksFor(loader: Loader): readonly CheckKind[] {
+  if (loader === 'slot')
+    return [
+      'takesIn',
+      'holdsDisc',
+      'givesBack',
+      'refusesSecond',
+      'contentsRead',
+      'firstAndLast',
+      'beforeTheLid',
+      'afterTheLid',
+    ];
   if (loader === 'diskDrive') return ['motorPulleyHeld', 'spindleSpeed', 'bothSides', 'beforeTheLid', 'afterTheLid'];
   if (loader === 'twinTray' || loader === 'carousel') return [...COMMON.slice(0, 4), 'eachDeck', ...COMMON.slice(4)];
   return COMMON;

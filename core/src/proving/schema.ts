@@ -50,6 +50,10 @@ export const CHECK_KINDS = [
   'eachDeck',
   'bothSides',
   'spindleSpeed',
+  'takesIn',
+  'holdsDisc',
+  'givesBack',
+  'refusesSecond',
   'beforeTheLid',
   'afterTheLid',
 ] as const;

@@ -3,6 +3,7 @@ import { countedBefore, cycleTable, tally } from '../proving';
 import { fisherTwoSided } from '../statistics';
 import { sayings, STRIPS_WORDS } from './words';
 import { oldBeltFinding } from '../sizing';
+import { linkOff, memberWords, squareWords } from '../train';
 import { factsOf, type Ticket } from '../ticket';
 import type { EvidenceKind, Sound } from '../stations';
 
@@ -170,6 +171,42 @@ function seenAtClean(ticket: Ticket): Taken[] {
   ];
 }
 
+/** What was seen of the train: links, rollers, gears, the mode gear, how a tray sits. */
+function seenOnTrain({ train }: Ticket): Taken[] {
+  const answer = (testId: string, outcome: string, from: string): Taken => ({ testId, outcome, cured: 0, from });
+  const { rollers, members, mode, square, trials } = train;
+  const at = 'on the train';
+  const off = linkOff(rollers);
+  const faults = members.flatMap((one) => one.faults.map((fault) => ({ fault, from: `${memberWords(one)} ${at}` })));
+  const cracked = faults.find(({ fault }) => fault === 'cracked' || fault === 'slipsOnShaft');
+  const stripped = faults.find(({ fault }) => fault === 'toothMissing' || fault === 'worn');
+  const out = trials.find(({ teeth, right }) => right && teeth !== 0);
+  const worn = rollers.list.find(({ surface }) => surface === 'nicked' || surface === 'hard');
+  const shiny = rollers.list.find(({ surface }) => surface === 'glazed');
+  const sits = squareWords(square);
+  return [
+    ...(off === null || rollers.link === 'none' ? [] : [answer('link', off ? 'off' : 'home', `the roller link ${at}`)]),
+    ...(cracked
+      ? [answer('gears', 'cracked', cracked.from)]
+      : stripped
+        ? [answer('gears', 'stripped', stripped.from)]
+        : out
+          ? [answer('gears', 'toothOut', `a trial ${at}`)]
+          : []),
+    ...(worn
+      ? [answer('rollers', 'worn', `${worn.name} ${at}`)]
+      : shiny
+        ? [answer('rollers', 'shiny', `${shiny.name} ${at}`)]
+        : []),
+    ...(mode.at !== null && mode.home !== null
+      ? [answer('mode', mode.at === mode.home ? 'home' : 'wrong', `the mode gear ${at}`)]
+      : []),
+    ...(sits === ''
+      ? []
+      : [answer('track', sits === 'It sits square.' ? 'straight' : 'drifts', `its clearances ${at}`)]),
+  ];
+}
+
 /** What the strip saw: in its typed lines, in what lay loose, in a disc that came out. Dirt is dirt, and no lost part. */
 function stripped(ticket: Ticket): Taken[] {
   const { steps, found } = ticket.strip;
@@ -214,6 +251,7 @@ export function takenFrom(ticket: Ticket): Taken[] {
     }),
     ...stripped(ticket),
     ...seenAtClean(ticket),
+    ...seenOnTrain(ticket),
     ...counted(ticket),
     ...emptyAgainstLoaded(ticket),
     ...measured(ticket),

@@ -1,5 +1,6 @@
 import { doneStations, driveId, readings, type DemoTicket } from './build';
 import { CLEANED } from './cleaning';
+import { linkOff, modeHome, TRAINED } from './trains';
 import {
   answered,
   cycles,
@@ -33,7 +34,8 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
     bodies: [
       ...doneStations('takeIn'),
       ...observed('0151', ['behaviour', 'part'], ['rattle', 'rattles'], ['sound', 'usual']),
-      note('find', 'Roller turns, the link looks home. A faint rattle when tipped; not found yet.'),
+      note('find', 'Roller turns, the link looked home. A faint rattle when tipped.'),
+      ...linkOff('0151'),
     ],
   },
   {
@@ -283,6 +285,7 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
         'find',
         'Mode gear stood at “disc in”. Turned home by hand, unplugged. Owner asked whether to renew the rollers as well.',
       ),
+      ...modeHome('0131'),
       ...doneStations('find', 'strip'),
       { type: 'waitingChanged', waiting: { for: 'owner', what: 'whether to renew the rollers' } },
     ],
@@ -393,6 +396,6 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
 ];
 
 /** All of them, newest first. */
-export const WRACKLINE: readonly DemoTicket[] = [...AT_EVERY_STATION, ...CLEANED].sort((a, b) =>
+export const WRACKLINE: readonly DemoTicket[] = [...AT_EVERY_STATION, ...CLEANED, ...TRAINED].sort((a, b) =>
   b.openedAt.localeCompare(a.openedAt),
 );

@@ -38,6 +38,12 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
             note: `this ticket, Alt+${index + 1}`,
             run: go(`/t/${open.id}/${station}`),
           })),
+          {
+            id: 'train',
+            name: 'The train',
+            note: 'this ticket: gears, rollers, mode gear',
+            run: go(`/t/${open.id}/train`),
+          },
           { id: 'sheet', name: 'Bench sheet', note: 'this ticket, to print', run: go(`/t/${open.id}/sheet`) },
           { id: 'letter', name: 'Letter to the owner', note: 'this ticket, to print', run: go(`/t/${open.id}/letter`) },
           { id: 'history', name: 'History', note: 'this ticket', run: go(`/t/${open.id}/timeline`) },

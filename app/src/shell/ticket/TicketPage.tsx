@@ -22,6 +22,7 @@ const PAGE_NAMES: Readonly<Record<string, string>> = {
   swap: 'Swap the belt',
   timeline: 'History',
   sheet: 'Bench sheet',
+  train: 'The train',
   letter: 'Letter',
   labels: 'Labels',
   tag: 'Tag',

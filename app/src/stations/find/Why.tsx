@@ -23,17 +23,19 @@ const TELLS = 1.3;
 const MOST = 5;
 
 /** The station that a finding leads to. */
-export const LEADS_TO: Readonly<Partial<Record<Lead, StationId>>> = {
+export const LEADS_TO: Readonly<Partial<Record<Lead, StationId | 'train'>>> = {
   measure: 'measure',
   clean: 'clean',
   strip: 'strip',
   rebuild: 'rebuild',
+  train: 'train',
 };
 export const LEAD_WORDS: Readonly<Partial<Record<Lead, string>>> = {
   measure: 'Measure on drive',
   clean: 'On to Clean',
   strip: 'On to Strip',
   rebuild: 'On to Rebuild',
+  train: 'On to the train',
 };
 
 /** What was answered, in words. */

@@ -1,5 +1,5 @@
 import { capital } from '@loose-pulley/core/units';
-import { lazy, useState } from 'react';
+import { lazy, useState, Suspense } from 'react';
 import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/measuring';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
@@ -7,6 +7,7 @@ import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { Caution } from '../../parts/ui/Caution';
 import { Fold } from '../../parts/ui/Fold';
 import { Later } from '../../parts/ui/Later';
@@ -24,6 +25,8 @@ const Idlers = lazy(async () => ({ default: (await import('./Idlers')).Idlers })
 
 /** Of these the section is read off the groove. */
 const GONE: readonly string[] = ['crumbs', 'broken', 'stopgap'];
+/** Only slots have rollers: others need not fetch them. */
+const RollersPanel = lazy(async () => ({ default: (await import('../../parts/train/RollersPanel')).RollersPanel }));
 const TRAY: readonly Measurand[] = ['trayTravel', 'trayPull', 'stallPull'];
 
 /** Of a pull that was read before and after a treatment: which of them this is. */
@@ -87,6 +90,13 @@ export function MeasurePage() {
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-3 pb-3">
         <h2 className="sr-only">Measure</h2>
+        {ticket.loader === 'slot' && (
+          <div className="pb-4">
+            <Suspense fallback={null}>
+              <RollersPanel />
+            </Suspense>
+          </div>
+        )}
         <DriveDrawing
           drawn={driveGeometry(facts, drive, unit)}
           unit={unit}
@@ -107,6 +117,11 @@ export function MeasurePage() {
       >
         <PluggedCaution ticket={ticket} />
         <Caution>Unplug before you turn anything by hand, and never force the {moved.toLowerCase()}.</Caution>
+        {ticket.loader === 'slot' && (
+          <p className="py-2 text-[15px]">
+            A slot player may have no belt: what is below is measured only where there is one. Its rollers come first.
+          </p>
+        )}
         {one('motorDiameter', 'Motor pulley', '1')}
         {one('drivenDiameter', 'Driven pulley', '2')}
         {one('centreDistance', 'Shafts')}
@@ -152,6 +167,7 @@ export function MeasurePage() {
               open={TRAY.some((measurand) => first(measurand) !== undefined)}
             >
               {one('trayTravel', `${moved} travel`)}
+              <ButtonLink to={`/t/${ticket.id}/train`}>Or by the train: count its teeth</ButtonLink>
               {one('trayPull', `${moved} pull`)}
               <Caution>
                 Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out

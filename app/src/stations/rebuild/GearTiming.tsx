@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
 import { forLoader } from '@loose-pulley/core/loaders';
 import { formatLength } from '@loose-pulley/core/units';
@@ -55,6 +56,9 @@ export function GearTiming() {
           Set a train at one end of its travel or the other, never between: the pin parked where its channel begins, the
           first tooth at its mark. Say directions from a stated side.
         </p>
+        <Link className="underline decoration-hair underline-offset-4" to={`/t/${ticket.id}/train`}>
+          The train: marks, what a tooth does, the next trial
+        </Link>
         <ol>
           {gearTrials.map((trial) => (
             <li key={trial.id} className="border-b border-hair py-1">

@@ -33,6 +33,7 @@ import { LongList } from '../../parts/ui/LongList';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { CloseChange } from '../../parts/strip/CloseChange';
 import { BeltStep } from './BeltStep';
+import { TrainStep } from './TrainStep';
 
 const keyOf = (item: RebuildItem): string =>
   item.type === 'step' ? item.step.id : item.type === 'change' ? item.change.id : 'try';
@@ -296,6 +297,7 @@ function BackStep({
           </Button>
         </div>
       )}
+      <TrainStep step={step} />
       {belt && (
         <div className="pl-12">
           <BeltStep step={step} next={next} back={() => back(off)} />

@@ -1,0 +1,1 @@
+export { beltRatios, trainView, type TrainView } from './view';
