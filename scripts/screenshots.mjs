@@ -23,6 +23,7 @@ const SHOTS = [
   { file: 'strip', path: '/t/demo-0147/strip', height: 1000 },
   { file: 'clean', path: '/t/demo-0143/clean', height: 1000 },
   { file: 'compatibility', path: '/compatibility', height: 1000 },
+  { file: 'train', path: '/t/demo-0137/train' },
   { file: 'rebuild', path: '/t/demo-0147/rebuild' },
   { file: 'prove', path: '/t/demo-0146/prove' },
   { file: 'handback', path: '/t/demo-0118/handBack' },

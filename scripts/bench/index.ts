@@ -6,6 +6,7 @@ import { benchJobs } from './jobs';
 import { benchLoading } from './loading';
 import { openReport } from './report';
 import { openStage } from './stage';
+import { benchTrain } from './train';
 import { benchWorking } from './working';
 
 /** Measures all of it and prints the table. */
@@ -15,6 +16,7 @@ export async function bench(): Promise<void> {
   await benchLoading(row, stage);
   await benchWorking(row, stage);
   await benchCleaning(row, stage);
+  await benchTrain(row, stage);
   await benchCalculating(row, stage);
   await benchFull(row, stage);
   await benchJobs(row, stage);

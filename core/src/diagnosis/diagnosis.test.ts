@@ -294,7 +294,7 @@ describe('when to stop asking', () => {
     expect(step('slot', [saw('link', 'off')], { opened: 'lidOff' }, ['rollerLink'])).toMatchObject({
       do: 'go',
       causeId: 'rollerLink',
-      lead: 'rebuild',
+      lead: 'train',
     });
   });
   test('no test is asked none of whose answers would change what is done (a law)', () => {

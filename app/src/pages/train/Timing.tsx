@@ -113,6 +113,7 @@ export function Timing({ member }: { readonly member: Member }) {
         onNumber={(value) => setTeeth(Math.round(value ?? 0))}
       />
       <NumberLine
+        key={`early-${trials.length}`}
         label={`The ${moved} was early by, minus is late`}
         unit="mm"
         min={-200}
@@ -122,7 +123,14 @@ export function Timing({ member }: { readonly member: Member }) {
         disabled={!canWrite}
         onNumber={setEarlyMm}
       />
-      <TextLine label="What it did" value={what} maxLength={400} disabled={!canWrite} onText={setWhat} />
+      <TextLine
+        key={`what-${trials.length}`}
+        label="What it did"
+        value={what}
+        maxLength={400}
+        disabled={!canWrite}
+        onText={setWhat}
+      />
       <div className="flex flex-wrap gap-2">
         <Button disabled={!canWrite} onClick={() => log(true)}>
           It is right so

@@ -72,7 +72,13 @@ export function TrainPage() {
           )}
         </div>
         {figures && train.members.length > 1 && (
-          <Turning most={most} turns={motorTurns} onTurns={setMotorTurns} moved={moved} />
+          <Turning
+            most={most}
+            turns={motorTurns}
+            onTurns={setMotorTurns}
+            moved={moved}
+            whole={figures.turnsEndToEnd !== undefined}
+          />
         )}
         {counted && countedMm && (
           <p className={counted.agrees ? '' : 'border-l-4 border-live pl-3'}>
@@ -188,11 +194,14 @@ function Turning({
   turns,
   onTurns,
   moved,
+  whole,
 }: {
   readonly most: number;
   readonly turns: number;
   readonly onTurns: (turns: number) => void;
   readonly moved: string;
+  /** The slider runs from end to end. */
+  readonly whole: boolean;
 }) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
   const [plays, setPlays] = useState(false);
@@ -228,7 +237,7 @@ function Turning({
         onChange={(event) => onTurns(Number(event.target.value))}
       />
       <span className="tabular-nums">
-        {turns.toFixed(1)} of {most} turns, {moved} end to end
+        {turns.toFixed(1)} of {most} turns{whole ? `, ${moved} end to end` : ''}
       </span>
       {!calm && <Button onClick={() => setPlays(!plays)}>{plays ? 'Stop' : 'Play'}</Button>}
     </div>

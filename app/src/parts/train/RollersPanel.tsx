@@ -119,7 +119,7 @@ export function RollersPanel() {
             <div className="flex flex-wrap items-center gap-5">
               <DiscDrift turnRad={told.turnRad} asideMm={told.asideMm} />
               <p>
-                The disc turns {((told.turnRad * 180) / Math.PI).toFixed(1)}° on its way and is carried{' '}
+                The disc turns {Math.abs((told.turnRad * 180) / Math.PI).toFixed(1)}° on its way and is carried{' '}
                 {Math.abs(told.asideMm).toFixed(1)} mm aside
                 {Math.abs(told.asideMm) < 0.5 ? ': nothing to see.' : ', towards the thinner roller.'}
               </p>

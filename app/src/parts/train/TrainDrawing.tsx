@@ -31,6 +31,10 @@ const Wheel = memo(function Wheel({
   return <path d={d} className={className} strokeWidth="1.1" strokeLinejoin="round" />;
 });
 
+/** A member as the drawing says it, with what is wrong with it. */
+const wordsOf = (member: MemberTurn['member']): string =>
+  [memberWords(member), ...member.faults.map((fault) => FAULT_NAMES[fault])].join(', ');
+
 /** A turn as the screen has it: anticlockwise is negative there. */
 const turned = (phase: number, turns: number): string =>
   `rotate(${(-((phase - Math.PI / 2) * 180) / Math.PI - 360 * turns).toFixed(3)})`;
@@ -79,7 +83,7 @@ export function TrainDrawing({
       className="max-w-full"
     >
       {placed.map((one, index) => {
-        const { member, radius, second, moduleMm, phase, secondPhase, known } = one;
+        const { member, radius, moduleMm, phase, secondPhase } = one;
         const [x, y] = at(one);
         const driver = placed[index - 1];
         const faulty = member.faults.length > 0 || member.id === problemId;
@@ -101,7 +105,7 @@ export function TrainDrawing({
                 px,
               )
             : undefined;
-        const words = `${memberWords(member)}${member.faults.length > 0 ? `, ${member.faults.map((fault) => FAULT_NAMES[fault]).join(', ')}` : ''}`;
+        const words = wordsOf(member);
         return (
           <g
             key={member.id}
@@ -189,22 +193,32 @@ export function TrainDrawing({
               </g>
             )}
             {member.kind !== 'rack' && <circle cx={x} cy={y} r="2.4" className="fill-ink" />}
+          </g>
+        );
+      })}
+      {/* The numbers last, so that no wheel lies over a word. */}
+      <g aria-hidden className="pointer-events-none">
+        {placed.map((one, index) => {
+          const { member, radius, second, known } = one;
+          const [x, y] = at(one);
+          return (
             <Label
+              key={member.id}
               number={member.number > 0 ? member.number : index + 1}
-              words={words}
+              words={wordsOf(member)}
               x={x}
               y={y}
-              reachPx={Math.max(radius, second) * px}
+              reachPx={member.kind === 'rack' ? 34 : Math.max(radius, second) * px}
               low={index % 2 === 1}
               chosen={member.id === chosenId}
-              faulty={faulty}
+              faulty={member.faults.length > 0 || member.id === problemId}
               known={known}
               heightPx={heightPx}
               widthPx={widthPx}
             />
-          </g>
-        );
-      })}
+          );
+        })}
+      </g>
     </svg>
   );
 }

@@ -72,6 +72,8 @@ export function trainLayout(members: readonly Member[], belts: BeltSizes): Train
       next?.moduleMm ??
       USUAL_MODULE_MM;
     const radiusOf = (teeth: number): number => (teeth > 0 ? (moduleMm * teeth) / 2 : PLAIN_RADIUS_MM);
+    // A motor with a belt on it is its pulley.
+    const onward = next?.kind === 'beltDrive' ? (belts[next.driveId ?? ''] ?? USUAL_BELT) : undefined;
     const belt = member.kind === 'beltDrive' ? (belts[member.driveId ?? ''] ?? USUAL_BELT) : undefined;
     const round = member.kind === 'rollers' || member.kind === 'drum';
     const radius = belt
@@ -80,7 +82,9 @@ export function trainLayout(members: readonly Member[], belts: BeltSizes): Train
         ? (member.diameterMm ?? 8) / 2
         : member.kind === 'rack'
           ? 0
-          : radiusOf(member.teeth);
+          : member.kind === 'motor' && onward
+            ? onward.motorMm / 2
+            : radiusOf(member.teeth);
     const second = member.kind === 'doubleGear' || belt ? radiusOf(member.second) : radius;
     const known = member.moduleMm !== null || round || belt !== undefined || member.teeth === 0;
     if (!driver) {
