@@ -77,6 +77,7 @@ const rooms = {
     'stations',
     'statistics',
     'ticket',
+    'trainView',
     'units',
   ],
   ticketEvidence: [
@@ -89,6 +90,7 @@ const rooms = {
     'statistics',
     'strip',
     'ticket',
+    'train',
   ],
   handback: [
     'cleaning',

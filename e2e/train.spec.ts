@@ -108,6 +108,8 @@ test('an unknown gear, from outside, span and mate to an outline that meshes, as
     gear.getByRole('button', { name: 'As DXF' }).click(),
   ]);
   expect(readFileSync(await dxf.path(), 'utf8')).toContain('LWPOLYLINE');
+  await gear.getByRole('link', { name: 'Print at 1 to 1' }).click();
+  await expect(page.getByText('this bar is 50 mm long').first()).toBeVisible();
 });
 
 test('a mode gear homed by hand with a disc in custody; not home, it is named at Hand back', async ({ page }) => {

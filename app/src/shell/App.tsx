@@ -3,6 +3,7 @@ import { Link, Outlet, Route, Routes, useLocation } from 'react-router';
 import { useKeys } from '../parts/keys/useKeys';
 import {
   BenchPage,
+  GearPage,
   CompatibilityPage,
   KnowledgePage,
   LabelsPage,
@@ -89,6 +90,7 @@ export function App() {
           <Route index element={<StationPage />} />
           <Route path="timeline" element={<TimelinePage />} />
           <Route path="swap" element={<SwapPage />} />
+          <Route path="gear" element={<GearPage />} />
           <Route path="train" element={<TrainPage />} />
           <Route path="sheet" element={<SheetPage />} />
           <Route path="letter" element={<LetterPage />} />

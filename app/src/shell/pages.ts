@@ -17,6 +17,7 @@ export const LetterPage = page(async () => (await import('../pages/print/LetterP
 export const LabelsPage = page(async () => (await import('../pages/print/LabelsPage')).LabelsPage);
 export const TagPage = page(async () => (await import('../pages/print/TagPage')).TagPage);
 export const SwapPage = page(async () => (await import('./swap/SwapPage')).SwapPage);
+export const GearPage = page(async () => (await import('../pages/print/GearPage')).GearPage);
 export const TrainPage = page(async () => (await import('../pages/train/TrainPage')).TrainPage);
 export const SheetPage = page(async () => (await import('../pages/print/SheetPage')).SheetPage);
 
@@ -34,6 +35,7 @@ const TICKET_PAGES: Readonly<Record<string, Page>> = {
   swap: SwapPage,
   sheet: SheetPage,
   train: TrainPage,
+  gear: GearPage,
   letter: LetterPage,
   timeline: TimelinePage,
   labels: LabelsPage,

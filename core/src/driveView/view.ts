@@ -2,6 +2,7 @@ import type { ToBeHad } from '../catalogue';
 import { DRIVEN_OF, type Driven, type Loader } from '../loaders';
 import type { Requirements } from '../evaluation';
 import type { DriveFacts } from '../measuring';
+import { trainTravel } from '../trainView';
 import { oldBeltFinding, situationOf, type Priors, type Sister, type Situation } from '../sizing';
 import type { DriveRecord, ObservationRecord, Try } from '../stations';
 import { factsOf, type Ticket } from '../ticket';
@@ -42,6 +43,9 @@ export interface DriveView {
 export interface OfTicket {
   readonly loader: Loader;
   readonly observations?: readonly ObservationRecord[];
+  /** The train, where its drives are members: it tells their travel until that is counted. */
+  readonly train?: Ticket['train'];
+  readonly drives?: Ticket['drives'];
 }
 
 /** Tests of Find that say how what the belt moves goes by hand, with the answers that call it stiff. */
@@ -72,7 +76,11 @@ function viewOf(
   past: readonly Ticket[],
 ): DriveView {
   const driven = DRIVEN_OF[ticket.loader];
-  const facts = factsOf(drive);
+  const read = factsOf(drive);
+  const { train, drives } = ticket;
+  const travel = !read.trayTravel && train && drives ? trainTravel({ train, drives }, drive.id) : undefined;
+  // What the bench counted stands above what is worked out.
+  const facts = travel ? { ...read, trayTravel: travel } : read;
   const sisters = sistersOf(past, drive);
   const known = mechanismKnown(sisters, priors.betweenMachines);
   const found = foundOf(ticket, drive);
@@ -103,6 +111,7 @@ function viewOf(
 interface Made {
   readonly loader: Loader;
   readonly observations: OfTicket['observations'];
+  readonly train: OfTicket['train'];
   readonly bench: Bench;
   readonly past: readonly Ticket[];
   readonly view: DriveView;
@@ -127,6 +136,7 @@ export function driveView(
   if (
     known?.loader === ticket.loader &&
     known.observations === ticket.observations &&
+    known.train === ticket.train &&
     known.bench.priors === bench.priors &&
     known.bench.requirements === bench.requirements &&
     known.bench.toBeHad === bench.toBeHad &&
@@ -135,6 +145,6 @@ export function driveView(
     return known.view;
   }
   const view = viewOf(ticket, drive, bench, past);
-  kept.set(drive, { loader: ticket.loader, observations: ticket.observations, bench, past, view });
+  kept.set(drive, { loader: ticket.loader, observations: ticket.observations, train: ticket.train, bench, past, view });
   return view;
 }

@@ -99,3 +99,34 @@ export function nextTrial({
 /** Offsets add as the teeth do: so many at one member and so many at another are one place of the tray. */
 export const placeOf = (outs: ReadonlyArray<Pick<ToothOut, 'teeth'> & { readonly toothMm: number }>): number =>
   outs.reduce((sum, { teeth, toothMm: each }) => sum + teeth * each, 0);
+
+/**
+ * Play at the tray: that of each mesh, carried on by the ratio to the tray, added up. Upstream play counts for little.
+ *
+ * @param perMeshMm play of one mesh at its pitch line
+ * @returns mm; undefined where a module or the travel is not known
+ */
+export function playAtEndMm(
+  train: Pick<Train, 'members' | 'travelMm' | 'motorRpm'>,
+  belts: BeltRatios,
+  perMeshMm: number,
+): number | undefined {
+  let sum = 0;
+  for (const member of timed(train.members)) {
+    const each = toothMm(train, belts, member.id);
+    const moduleMm = moduleOf(train.members, member);
+    if (each === undefined || moduleMm === undefined) return undefined;
+    // A tooth is a pitch of π·m: so much of the tray for a millimetre there.
+    sum += (perMeshMm * each) / (Math.PI * moduleMm);
+  }
+  return sum;
+}
+
+/** The module that a member meshes with its driver at: its own, or what its driver or its mate onward is known to have. */
+function moduleOf(members: readonly Member[], member: Member): number | undefined {
+  if (member.moduleMm !== null) return member.moduleMm;
+  const at = members.indexOf(member);
+  const [before, after] = [members[at - 1], members[at + 1]];
+  if (before && before.kind !== 'doubleGear' && before.moduleMm !== null) return before.moduleMm;
+  return member.kind !== 'doubleGear' && after?.moduleMm ? after.moduleMm : undefined;
+}

@@ -13,6 +13,7 @@ import {
   memberWords,
   nextTrial,
   placeOf,
+  playAtEndMm,
   readTrain,
   sleeveMm,
   squareWords,
@@ -176,6 +177,12 @@ describe('timing', () => {
     // A tooth of the 32 turns the 10 by 10/32 of a tooth.
     expect(toothMm(train, {}, 'm1')).toBeCloseTo(Math.PI * 0.8 * (10 / 32), 9);
     expect(timed(train.members).map(({ id }) => id)).toEqual(['m1', 'm2', 'm3']);
+  });
+  test('play at the tray: of the last mesh whole, of earlier ones by the ratio onward', () => {
+    const known = trainOf('motor 8T m0.5, gear 32/10 m0.5, gear 28 m0.8, rack 0.8');
+    // At the rack and at the gear of 28 whole; at the 32 by 10/32 of a tooth, of a finer pitch.
+    expect(playAtEndMm(known, {}, 0.1)).toBeCloseTo(0.1 + 0.1 + (0.1 * 0.8 * (10 / 32)) / 0.5, 9);
+    expect(playAtEndMm(trainOf('motor 8T, gear 32/10, gear 28, rack 0.8'), {}, 0.1)).toBeUndefined();
   });
   test('the trials say how many teeth the next one is', () => {
     expect(nextTrial({ toothMm: 2.5, triedTeeth: 1, earlyMm: 2.4 })).toBe(0);

@@ -1,1 +1,1 @@
-export { beltRatios, trainView, type TrainView } from './view';
+export { beltRatios, trainTravel, trainView, type TrainView } from './view';

@@ -26,6 +26,24 @@ export function beltRatios({ drives }: Pick<Ticket, 'drives'>): BeltRatios {
   );
 }
 
+/** Teeth are whole: what is uncertain of a travel by counting is the module and the belt’s creep. No source. */
+const TRAVEL_STD_SHARE = 0.015;
+
+/**
+ * The travel in one turn of a drive's motor pulley by the train that it is a member of, with its standard uncertainty.
+ *
+ * @returns undefined where the drive is no member, or the train does not end in something of known size
+ */
+export function trainTravel(
+  { train, drives }: Pick<Ticket, 'train' | 'drives'>,
+  driveId: string,
+): { readonly value: number; readonly std: number } | undefined {
+  if (!train.members.some((one) => one.kind === 'beltDrive' && one.driveId === driveId)) return undefined;
+  const figures = trainFigures(train, beltRatios({ drives }));
+  const value = figures.ok ? figures.value.travelPerTurnMm : undefined;
+  return value === undefined ? undefined : { value, std: TRAVEL_STD_SHARE * value };
+}
+
 const views = new WeakMap<Ticket, TrainView>();
 
 /**

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { disagreement, homeByHand, type Mode } from '@loose-pulley/core/train';
 import { parseNumber } from '@loose-pulley/core/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -133,7 +133,21 @@ export function ModePanel() {
         </p>
       )}
       {home.ok && home.value.turns > 0 && (
-        <Button className="justify-self-start" disabled={!canWrite} onClick={() => put({ at: mode.home })}>
+        <Button
+          className="justify-self-start"
+          disabled={!canWrite}
+          onClick={() =>
+            dispatch(
+              recordEvents([
+                { type: 'modePut', mode: { ...mode, at: mode.home } },
+                {
+                  type: 'treatmentRecorded',
+                  treatment: { id: nanoid(10), at: new Date().toISOString(), what: 'Mode gear brought home' },
+                },
+              ]),
+            )
+          }
+        >
           It is home now
         </Button>
       )}

@@ -5,6 +5,7 @@ import { drivingTeeth, memberWords, type Member } from '@loose-pulley/core/train
 import { parseNumber } from '@loose-pulley/core/units';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { download, fileName } from '../../parts/ui/download';
 import { NumberLine } from '../../parts/ui/NumberLine';
 
@@ -74,6 +75,11 @@ export function Replacement({ member }: { readonly member: Member }) {
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => download(`${fileName(name)}.svg`, writeSvg(draft()), 'image/svg+xml')}>As SVG</Button>
         <Button onClick={() => download(`${fileName(name)}.dxf`, writeDxf(draft()), 'image/vnd.dxf')}>As DXF</Button>
+        <ButtonLink
+          to={`/t/${ticket.id}/gear?member=${member.id}&bore=${bore ?? 0}&flat=${flat ?? 0}&thinned=${thinned ?? 0}&shrink=${shrink ?? 0}`}
+        >
+          Print at 1 to 1
+        </ButtonLink>
       </div>
       <p className="text-sm text-soft">
         At 1 to 1, with a bar to check the print by. The fillet is the one that the tool would cut. What no outline

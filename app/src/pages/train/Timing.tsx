@@ -1,10 +1,10 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { looksRight, nextTrial, timed, toothMm, type Member } from '@loose-pulley/core/train';
+import { looksRight, memberWords, nextTrial, timed, toothMm, type Member } from '@loose-pulley/core/train';
 import { trainView } from '@loose-pulley/core/trainView';
-import { counted, listed, parseNumber } from '@loose-pulley/core/units';
+import { capital, counted, listed, parseNumber } from '@loose-pulley/core/units';
 import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/loaders';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
@@ -35,19 +35,32 @@ export function Timing({ member }: { readonly member: Member }) {
       ? nextTrial({ toothMm: each, triedTeeth: last.teeth, earlyMm: last.earlyMm })
       : undefined;
   const log = (right: boolean): void => {
+    const at = new Date().toISOString();
+    // Put right, it is what a new proof may answer.
+    const cured = right && trials.some((one) => !one.right);
     const done = dispatch(
-      recordEvent({
-        type: 'toothTried',
-        trial: {
-          id: nanoid(10),
-          at: new Date().toISOString(),
-          memberId: member.id,
-          teeth,
-          earlyMm: right ? 0 : earlyMm,
-          what,
-          right,
+      recordEvents([
+        ...(cured
+          ? [
+              {
+                type: 'treatmentRecorded' as const,
+                treatment: { id: nanoid(10), at, what: `${capital(memberWords(member))} set on its mark` },
+              },
+            ]
+          : []),
+        {
+          type: 'toothTried',
+          trial: {
+            id: nanoid(10),
+            at,
+            memberId: member.id,
+            teeth,
+            earlyMm: right ? 0 : earlyMm,
+            what,
+            right,
+          },
         },
-      }),
+      ]),
     );
     if (done) {
       setWhat('');

@@ -1,7 +1,15 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/loaders';
-import { clicksFrom, memberWords, readTrain, type Member } from '@loose-pulley/core/train';
+import {
+  clicksFrom,
+  memberWords,
+  MEMBER_KINDS,
+  MEMBER_NAMES,
+  playAtEndMm,
+  readTrain,
+  type Member,
+} from '@loose-pulley/core/train';
 import { trainView } from '@loose-pulley/core/trainView';
 import { parseNumber } from '@loose-pulley/core/units';
 import { recordEvent } from '../../state/persistence/actions';
@@ -137,6 +145,38 @@ function TrainLine() {
     }));
     if (put(members)) setTyped('');
   };
+  const add = (kind: Member['kind']): void => {
+    const { members } = ticket.train;
+    dispatch(
+      recordEvent({
+        type: 'memberPut',
+        member: {
+          id: nanoid(10),
+          number: members.length + 1,
+          kind,
+          name: '',
+          // A first guess to be changed: what is drawn is seen to be wrong.
+          teeth:
+            kind === 'gear' || kind === 'doubleGear' || kind === 'cam'
+              ? 24
+              : kind === 'worm'
+                ? 1
+                : kind === 'motor'
+                  ? 10
+                  : 0,
+          second: kind === 'doubleGear' || kind === 'beltDrive' ? 10 : 0,
+          moduleMm: null,
+          shift: null,
+          diameterMm: null,
+          driveId: kind === 'beltDrive' ? (ticket.drives[0]?.id ?? null) : null,
+          from: [],
+          stepId: null,
+          faults: [],
+          reference: '',
+        },
+      }),
+    );
+  };
   const sister = past.find(({ train }) => train.members.length > 0);
   return (
     <section aria-label="Its members" className="grid gap-2">
@@ -166,6 +206,28 @@ function TrainLine() {
             : read.problem
           : 'Such as “motor, belt 12T, gear 36/10, rack 0.8”, “motor, worm 1, gear 30, mode gear 40”, “motor 10T, gear 30, rollers 8”. A machine may have no belt at all.'}
       </p>
+      {canWrite && (
+        <label className="flex flex-wrap items-center gap-3">
+          <span className="text-soft">Or one by one</span>
+          <select
+            value=""
+            className="min-h-11 border-b border-ink bg-transparent"
+            onChange={(event) => {
+              const kind = MEMBER_KINDS.find((one) => one === event.target.value);
+              if (kind) add(kind);
+            }}
+          >
+            <option value="" className="bg-sheet text-ink">
+              Choose…
+            </option>
+            {MEMBER_KINDS.map((kind) => (
+              <option key={kind} value={kind} className="bg-sheet text-ink">
+                {MEMBER_NAMES[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {ticket.train.members.length === 0 && sister && (
         <Button
           className="justify-self-start"
@@ -244,12 +306,16 @@ function Turning({
   );
 }
 
+/** Play of one mesh of small moulded gears, until it is measured. No source. */
+const PLAY_MM = 0.1;
+
 /** Directions, turns and times of every member. */
 function Figures() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const { figures } = trainView(ticket);
+  const { figures, belts } = trainView(ticket);
   const { travelMm, motorRpm } = ticket.train;
+  const play = playAtEndMm(ticket.train, belts, PLAY_MM);
   if (!figures) return null;
   const say = (changes: { readonly travelMm: number | null; readonly motorRpm: number | null }, gesture: string) =>
     dispatch(recordEvent({ type: 'trainSaid', changes }, gesture));
@@ -280,6 +346,11 @@ function Figures() {
           <p className="self-end pb-2">Opens in {figures.opensInS.toFixed(1)} s at that speed.</p>
         )}
       </div>
+      {play !== undefined && (
+        <p>
+          Play at its end: about {play.toFixed(2)} mm, taking {PLAY_MM} mm for each mesh, which is assumed.
+        </p>
+      )}
       <table className="w-full border-collapse">
         <thead>
           <tr className="border-b border-ink text-left">

@@ -12,7 +12,7 @@ import {
   type Rollers,
 } from '@loose-pulley/core/train';
 import { parseForce, parseLength, parseNumber } from '@loose-pulley/core/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
@@ -139,7 +139,27 @@ export function RollersPanel() {
                 ['off', 'off its pin'],
                 ['none', 'has none'],
               ]}
-              onChoose={(link) => put({ link })}
+              onChoose={(link) => {
+                // On its pins again after it was off: that is a treatment.
+                const cured = rollers.link === 'off' && link === 'engaged';
+                dispatch(
+                  recordEvents([
+                    { type: 'rollersPut', rollers: { ...rollers, link } },
+                    ...(cured
+                      ? [
+                          {
+                            type: 'treatmentRecorded' as const,
+                            treatment: {
+                              id: nanoid(10),
+                              at: new Date().toISOString(),
+                              what: 'Roller link put back on both pins',
+                            },
+                          },
+                        ]
+                      : []),
+                  ]),
+                );
+              }}
             />
             <Choice
               label="Tipped to one side and the other"

@@ -23,6 +23,7 @@ const PAGE_NAMES: Readonly<Record<string, string>> = {
   timeline: 'History',
   sheet: 'Bench sheet',
   train: 'The train',
+  gear: 'A replacement gear',
   letter: 'Letter',
   labels: 'Labels',
   tag: 'Tag',
