@@ -134,6 +134,14 @@ test('a mode gear homed by hand with a disc in custody; not home, it is named at
   await toTrain(page);
   await page.getByRole('button', { name: 'It is home now' }).click();
   await expect(page.getByText('It is home.', { exact: true })).toBeVisible();
+  // Before the lid it is asked where it stands.
+  await page.getByLabel('Lid').selectOption('on');
+  const asked = page.getByRole('alert').filter({ hasText: 'where does the mode gear stand?' });
+  await asked.getByRole('button', { name: 'loaded' }).click();
+  await expect(asked).toContainText('It should be at “empty”.');
+  await asked.getByRole('button', { name: 'empty' }).click();
+  await asked.getByRole('button', { name: 'The lid is on' }).click();
+  await expect(page.getByLabel('Lid')).toHaveValue('on');
 });
 
 test('a train against ten counted turns: a tooth miscounted is named; what cannot turn is said at its member', async ({

@@ -1,6 +1,7 @@
 import { forbidding, lidNow } from '@loose-pulley/core/strip';
 import { powerHeld } from '@loose-pulley/core/cleanView';
 import type { Ticket } from '@loose-pulley/core/ticket';
+import { recordEvent } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -54,10 +55,39 @@ export default function ChangeQuestion({
     </div>
   ) : (
     <div role="alert" className="flex w-full flex-wrap items-center gap-3 border-y border-ink py-2">
-      Nothing forbids it any more.
+      {asked === 'lid' && ticket.train.mode.states.length > 0 ? (
+        <ModeQuestion ticket={ticket} canWrite={canWrite} />
+      ) : (
+        'Nothing forbids it any more.'
+      )}
       <Button look="strong" onClick={() => dispatch(sayMoment(asked, true))}>
         {asked === 'lid' ? 'The lid is on' : 'It is plugged in'}
       </Button>
     </div>
+  );
+}
+
+/** After work the state of a mode gear is asked before the lid: which one it stands at, by one press. */
+function ModeQuestion({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
+  const dispatch = useAppDispatch();
+  const { mode } = ticket.train;
+  const home = mode.states.find(({ id }) => id === mode.home);
+  return (
+    <span className="flex flex-wrap items-center gap-2">
+      Before the lid: where does the mode gear stand?
+      {mode.states.map((state) => (
+        <Button
+          key={state.id}
+          aria-pressed={state.id === mode.at}
+          disabled={!canWrite}
+          onClick={() => dispatch(recordEvent({ type: 'modePut', mode: { ...mode, at: state.id } }))}
+        >
+          {state.name}
+        </Button>
+      ))}
+      {home && mode.at !== null && mode.at !== mode.home && (
+        <strong className="text-live">It should be at “{home.name}”.</strong>
+      )}
+    </span>
   );
 }

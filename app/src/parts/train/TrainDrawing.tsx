@@ -3,10 +3,10 @@ import { asPathPulleys } from '@loose-pulley/core/geometry';
 import { gearOutline } from '@loose-pulley/core/gears';
 import { FAULT_NAMES, memberWords, type MemberTurn } from '@loose-pulley/core/train';
 import { beltOutline } from '../draw/beltOutline';
+import { BALLOON_PX, trainLabels } from './trainLabels';
 import { trainLayout, USUAL_BELT, type BeltSizes, type PlacedMember } from './trainLayout';
 
 const MARGIN_PX = 46;
-const BALLOON_PX = 13;
 
 /** A wheel as a path at a scale: its first tooth upwards, y downwards as on the screen. */
 const wheelPath = (teeth: number, moduleMm: number, shift: number, px: number): string =>
@@ -67,11 +67,22 @@ export function TrainDrawing({
   const layout = useMemo(() => trainLayout(members, belts), [members, belts]);
   const { placed, left, right, bottom, top } = layout;
   const px = Math.min(7, (widthPx - 2 * MARGIN_PX) / Math.max(20, right - left), 300 / Math.max(20, top - bottom));
-  const heightPx = (top - bottom) * px + 2 * MARGIN_PX + 24;
-  const at = ({ x, y }: PlacedMember): readonly [number, number] => [
-    MARGIN_PX + (x - left) * px,
-    MARGIN_PX + (top - y) * px,
-  ];
+  const bare = ({ x, y }: PlacedMember): readonly [number, number] => [MARGIN_PX + (x - left) * px, (top - y) * px];
+  const labels = trainLabels(
+    placed.map((one, index) => ({
+      x: bare(one)[0],
+      y: bare(one)[1],
+      reachPx: one.member.kind === 'rack' ? 34 : Math.max(one.radius, one.second) * px,
+      words: `${wordsOf(one.member)}${one.known ? '' : ', size assumed'}`,
+      low: index % 2 === 1,
+    })),
+    widthPx,
+  );
+  // As high as the wheels and their words need.
+  const highest = Math.min(0, ...labels.map(({ y }) => y - BALLOON_PX - 2));
+  const lowest = Math.max((top - bottom) * px, ...labels.map(({ y }) => y + BALLOON_PX + 2));
+  const heightPx = lowest - highest + 8;
+  const at = (one: PlacedMember): readonly [number, number] => [bare(one)[0], bare(one)[1] - highest + 4];
   const turnsOf = (id: string): number => (turns.find(({ member }) => member.id === id)?.turns ?? 0) * motorTurns;
   return (
     <svg
@@ -199,23 +210,34 @@ export function TrainDrawing({
       {/* The numbers last, so that no wheel lies over a word. */}
       <g aria-hidden className="pointer-events-none">
         {placed.map((one, index) => {
-          const { member, radius, second, known } = one;
+          const { member, known } = one;
           const [x, y] = at(one);
+          const label = labels[index];
+          const faulty = member.faults.length > 0 || member.id === problemId;
+          if (!label) return null;
+          const toY = label.y - highest + 4;
           return (
-            <Label
-              key={member.id}
-              number={member.number > 0 ? member.number : index + 1}
-              words={wordsOf(member)}
-              x={x}
-              y={y}
-              reachPx={member.kind === 'rack' ? 34 : Math.max(radius, second) * px}
-              low={index % 2 === 1}
-              chosen={member.id === chosenId}
-              faulty={member.faults.length > 0 || member.id === problemId}
-              known={known}
-              heightPx={heightPx}
-              widthPx={widthPx}
-            />
+            <g key={member.id}>
+              <path d={`M${label.x} ${toY}L${x} ${y}`} className="stroke-soft" strokeWidth="0.8" />
+              <circle
+                cx={label.x}
+                cy={toY}
+                r={BALLOON_PX}
+                strokeWidth={member.id === chosenId ? 2.4 : 1.4}
+                className={`fill-sheet ${faulty || member.id === chosenId ? 'stroke-live' : 'stroke-ink'}`}
+              />
+              <text x={label.x} y={toY + 5} textAnchor="middle" className="fill-ink text-[14px] font-semibold">
+                {member.number > 0 ? member.number : index + 1}
+              </text>
+              <text
+                x={label.x + BALLOON_PX + 5}
+                y={toY + 5}
+                className={faulty ? 'fill-live text-[14px]' : 'fill-ink text-[14px]'}
+              >
+                {wordsOf(member)}
+                {known ? '' : ', size assumed'}
+              </text>
+            </g>
           );
         })}
       </g>
@@ -250,57 +272,5 @@ function Rack({
   const up = y - moduleMm * px;
   return (
     <path d={`M${start} ${up}${d}v-12h${-teeth * pitch}Z`} className={`fill-sheet ${className}`} strokeWidth="1.1" />
-  );
-}
-
-function Label({
-  number,
-  words,
-  x,
-  y,
-  reachPx,
-  low,
-  chosen,
-  faulty,
-  known,
-  heightPx,
-  widthPx,
-}: {
-  readonly number: number;
-  readonly words: string;
-  readonly x: number;
-  readonly y: number;
-  readonly reachPx: number;
-  readonly low: boolean;
-  readonly chosen: boolean;
-  readonly faulty: boolean;
-  readonly known: boolean;
-  readonly heightPx: number;
-  readonly widthPx: number;
-}) {
-  const toY = low ? Math.min(heightPx - BALLOON_PX - 4, y + reachPx + 26) : Math.max(BALLOON_PX + 3, y - reachPx - 22);
-  const toX = Math.min(Math.max(x, BALLOON_PX + 2), widthPx - 150);
-  return (
-    <>
-      <path
-        d={`M${toX} ${toY}L${x} ${low ? y + Math.min(reachPx, 12) : y - Math.min(reachPx, 12)}`}
-        className="stroke-soft"
-        strokeWidth="0.8"
-      />
-      <circle
-        cx={toX}
-        cy={toY}
-        r={BALLOON_PX}
-        strokeWidth={chosen ? 2.4 : 1.4}
-        className={`fill-sheet ${faulty || chosen ? 'stroke-live' : 'stroke-ink'}`}
-      />
-      <text x={toX} y={toY + 5} textAnchor="middle" className="fill-ink text-[14px] font-semibold">
-        {number}
-      </text>
-      <text x={toX + BALLOON_PX + 5} y={toY + 5} className={faulty ? 'fill-live text-[14px]' : 'fill-ink text-[14px]'}>
-        {words}
-        {known ? '' : ', size assumed'}
-      </text>
-    </>
   );
 }

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import fc from 'fast-check';
 import { readTrain, type Member } from '@loose-pulley/core/train';
+import { BALLOON_PX, trainLabels } from './trainLabels';
 import { trainLayout } from './trainLayout';
 
 const membersOf = (line: string): readonly Member[] => {
@@ -45,4 +46,29 @@ test('an empty train takes no room, and a rack lies on its pinion', () => {
   expect(trainLayout([], {})).toMatchObject({ placed: [], left: 0, right: 0 });
   const { placed } = trainLayout(membersOf('motor 10T, gear 20, rack 0.8'), {});
   expect(placed[2]?.y).toBeCloseTo((placed[1]?.y ?? 0) + (placed[1]?.second ?? 0), 9);
+});
+
+test('no label lies over another, and none stands out to the side', () => {
+  const label = fc.record({
+    x: fc.integer({ min: 0, max: 600 }),
+    y: fc.integer({ min: 0, max: 300 }),
+    reachPx: fc.integer({ min: 4, max: 90 }),
+    words: fc.string({ minLength: 4, maxLength: 30 }),
+    low: fc.boolean(),
+  });
+  fc.assert(
+    fc.property(fc.array(label, { maxLength: 14 }), fc.integer({ min: 340, max: 900 }), (wanted, widthPx) => {
+      const placed = trainLabels(wanted, widthPx);
+      placed.forEach((a, i) => {
+        const width = (at: number): number =>
+          Math.min(2 * BALLOON_PX + 6 + 7 * (wanted[at]?.words.length ?? 0), widthPx);
+        expect(a.x + width(i)).toBeLessThanOrEqual(widthPx + BALLOON_PX);
+        placed.slice(i + 1).forEach((b, k) => {
+          const j = i + 1 + k;
+          const over = Math.abs(a.y - b.y) < 2 * BALLOON_PX && a.x < b.x + width(j) && b.x < a.x + width(i);
+          expect(over).toBe(false);
+        });
+      });
+    }),
+  );
 });

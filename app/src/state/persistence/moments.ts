@@ -27,7 +27,9 @@ export const sayMoment =
     const wet =
       limit === 'power' &&
       timers.some((timer) => timer.placeId !== undefined && timerState(timer, Date.now()).status === 'running');
-    if (!anyway && limit && (wet || forbidding(temporaryChanges, limit).length > 0)) {
+    // A mechanism that remembers is asked where it stands before it is shut in.
+    const remembers = limit === 'lid' && ticket.record.ticket.train.mode.states.length > 0;
+    if (!anyway && limit && (wet || remembers || forbidding(temporaryChanges, limit).length > 0)) {
       dispatch(momentAsked(moment));
       return;
     }
