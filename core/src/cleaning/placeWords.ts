@@ -7,7 +7,7 @@ export const PLACE_WORDS: ReadonlyArray<readonly [RegExp, PlaceKind]> = [
   [/\bspindle (?:bearing|bush(?:ing)?)s?\b/, 'spindle'],
   [/\bidlers?\b|\b(?:guide|tension) pulleys?\b/, 'idler'],
   [/\b(?:motor |shaft )?(?:bushings?|bushes|bush)\b|\b(?:motor|shaft|bearing)s? bearings?\b|\bbearings?\b/, 'bushing'],
-  [/\b(?:limit |leaf |micro)?switch(?:es)?\b|\bmicroswitch(?:es)?\b/, 'switch'],
+  [/\b(?:limit |leaf |micro)?switch(?:es)?(?: contacts?)?\b|\bmicroswitch(?:es)?\b/, 'switch'],
   [/\b(?:rollers?)\b/, 'roller'],
   [/\b(?:lens|lenses|optic)\b/, 'lens'],
   [/\b(?:guide |head |lift |sled )?rods?\b|\brails?\b/, 'rod'],
@@ -21,7 +21,7 @@ export const PLACE_WORDS: ReadonlyArray<readonly [RegExp, PlaceKind]> = [
   [/\b(?:clamps?|puck|magnet)\b/, 'clamp'],
   [/\b(?:spindle|hub)\b/, 'spindle'],
   [/\b(?:shafts?|pivots?|axles?|drum)\b/, 'shaft'],
-  [/\b(?:floor|chassis|base ?plate|inside|bottom of)\b/, 'floor'],
+  [/\b(?:floor|chassis|base ?plate|inside(?! of)|bottom of)\b/, 'floor'],
   [/\b(?:belts?)\b/, 'belt'],
 ];
 

@@ -44,7 +44,7 @@ export const LIPS_N = [1.5, 3] as const;
 export function tractionWords(pullBackN: number): string {
   const [least, sure] = LIPS_N;
   if (pullBackN < least)
-    return `Too little: lips and springs ask ${least} to ${sure} N. Clean the rollers; hard or glazed ones grip a third as well.`;
+    return `Too little: lips and springs ask ${least} to ${sure} N. Clean the rollers; hard or glazed ones grip about a third as much.`;
   if (pullBackN < sure) return `Enough for a free path, not for a stiff one: ${least} to ${sure} N are asked.`;
   return 'Enough.';
 }

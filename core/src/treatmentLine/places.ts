@@ -84,6 +84,27 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     add([named(place)]);
     rest = `${rest.slice(0, at)} ${rest.slice(at + place.name.length)}`;
   }
+  // Both named before the one word: drive and motor pulley.
+  const pair =
+    /\b(?:both )?(?:the )?(?:motor (?:and|&|\+) (?:drive|driven)|(?:drive|driven) (?:and|&|\+) motor) pulleys?\b/.exec(
+      rest,
+    );
+  if (pair) {
+    const all = map.map(({ place }) => place).filter(({ kind }) => kind === 'motorPulley' || kind === 'drivenPulley');
+    const told = all.filter((place) => byDrive(rest, place));
+    add((told.length > 0 ? told : all).map(named));
+    rest = rest.replace(pair[0], ' ');
+  }
+  // The pulley of what a drive moves may be either of its two.
+  for (const { place } of map.filter(({ place: { kind } }) => kind === 'belt')) {
+    const role = /, (.+)$/.exec(place.name)?.[1]?.toLowerCase();
+    if (role === undefined || !new RegExp(String.raw`\b${role} pulley\b`).test(rest)) continue;
+    const own = map
+      .map(({ place: one }) => one)
+      .filter(({ driveId, kind }) => driveId === place.driveId && (kind === 'motorPulley' || kind === 'drivenPulley'));
+    add(choose('Which pulley?', [...own.map((one) => [named(one)]), own.map(named)].slice(0, 4)));
+    rest = rest.replace(`${role} pulley`, ' ');
+  }
   const pulleys = /\b(?:(?:both|all|the|two) )*pulleys\b/.exec(rest);
   const single = pulleys
     ? null

@@ -110,9 +110,17 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
   };
   const isNote = ({ type, ...deed }: TreatmentDeed): boolean =>
     type === 'treat' && 'told' in deed && deed.told === NOTHING;
-  const ways = all.readings.map((does): TreatmentWay =>
-    does.length === 0 || does.every(isNote) ? nothing : { echo: echoOf(does), does },
-  );
+  const ways = all.readings.map(({ does, unread }): TreatmentWay => {
+    if (does.length === 0 || does.every(isNote)) return nothing;
+    if (unread.length === 0) return { echo: echoOf(does), does };
+    const left = `${unread.map((clause) => `“${clause}”`).join(', ')} kept as typed.`;
+    // A treatment keeps its line; what was only seen keeps none.
+    const kept = does.some(({ type }) => type === 'treat');
+    return {
+      echo: `${echoOf(does)} ${left}`,
+      does: kept ? does : [...does, { type: 'treat', place: null, told: NOTHING }],
+    };
+  });
   const distinct = ways.filter(({ echo }, at) => ways.findIndex((one) => one.echo === echo) === at);
   if (distinct.every((one) => one === nothing))
     return kept(line, 'Not read: kept as typed, and on the papers as it stands.', true);
@@ -252,7 +260,14 @@ function deedOf({ deed, agent, strokes, outcome }: Said, kind: PlaceKind): Clean
   return agent !== null || outcome !== undefined ? 'wipe' : 'other';
 }
 
-function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose): readonly TreatmentDeed[] {
+/** What one reading of a line does, and the clauses of it that say nothing that is known here. */
+interface ReadOnce {
+  readonly does: readonly TreatmentDeed[];
+  readonly unread: readonly string[];
+}
+
+function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose): ReadOnce {
+  const unread: string[] = [];
   const does: TreatmentDeed[] = [];
   let places: readonly PlaceNamed[] = map
     .filter(({ place }) => place.id === chosenId)
@@ -288,7 +303,10 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
       places = found.places;
       namedHere = true;
     }
-    if (places.length === 0) continue;
+    if (places.length === 0) {
+      unread.push(clause);
+      continue;
+    }
     const rest = fresh ? found.rest : told;
     const belts = places.filter(({ kind }) => kind === 'belt');
     if (plain && (LEFT.test(rest) || WORN.test(rest))) {
@@ -308,11 +326,13 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     const sure = said ?? saidIn(rest, choose);
     const before = does.length;
     does.push(...deedsOf(sure, places, does, fresh, choose));
+    // Told more of what was done there, or nothing that is known: that is said, and kept as typed.
+    if (does.length === before && !fresh && !sure.says) unread.push(clause);
     if (fresh && rest === '' && does.length === before && !sure.says)
       for (const place of places) does.push({ type: 'place', place });
   }
   // Words about nothing that is named, with no place chosen, are no treatment.
-  return namedHere || chosenId !== null || does.length > 0 ? does : [];
+  return { does: namedHere || chosenId !== null || does.length > 0 ? does : [], unread };
 }
 
 /** What a clause does at its places; one that only tells more of what was just done there is added to that. */
@@ -331,6 +351,14 @@ function deedsOf(
       ? choose('In what?', ['soapyWater', 'water', 'isopropanol'] as const)
       : said.agent;
   if (washedAlready) return [];
+  if (deed === 'lubricate' && said.agent === null && places.length > 0)
+    return deedsOf(
+      { ...said, agent: choose('With what?', ['fineOil', 'lithiumGrease', 'siliconeGrease'] as const) },
+      places,
+      before,
+      fresh,
+      choose,
+    );
   const acts = agent !== null || (deed !== undefined && deed !== 'other');
   const tells =
     way !== '' ||

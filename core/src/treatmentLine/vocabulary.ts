@@ -57,14 +57,14 @@ export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
   ],
   [/\b(?:sludge|tar|tarry|goo|gooey|gunk|melted|dissolved(?: rubber| belt)?)\b/, 'sludge'],
   [
-    /\b(?:belt |rubber )?residue\b|\b(?:belt )?crumbs?\b|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it)\b/,
+    /\b(?:belt |rubber )?residue\b(?: of (?:the )?(?:old )?belt\b)?|\b(?:belt )?crumbs?\b(?: of (?:the )?(?:old )?belt\b)?|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it)\b/,
     'residue',
   ],
-  [/\b(?:oily|greasy|oil[- ]soaked|soaked in oil|oil (?:on|in)(?= |$))\b/, 'oily'],
+  [/\b(?:oily|greasy|oil[- ]soaked|soaked in oil)\b/, 'oily'],
   [/\b(?:glazed|shiny|polished|slick)\b/, 'glazed'],
   [/\b(?:corroded|corrosion|verdigris|rust(?:y|ed)?|oxidi[sz]ed|oxide|tarnished|green)\b/, 'corroded'],
   [/\b(?:sticky|syrup\w*|spilt?|spilled|sugar\w*)\b/, 'sticky'],
-  [/\b(?:fluff\w*|dust\w*|hairs?|lint|nicotine|dirty|filthy)\b/, 'fluff'],
+  [/\b(?:fluff\w*|dust\w*|hairs?|lint(?!-)|nicotine|dirty|filthy)\b/, 'fluff'],
 ];
 
 export const OUTCOME_WORDS: ReadonlyArray<readonly [RegExp, Outcome]> = [
@@ -83,9 +83,9 @@ export const OUTCOME_WORDS: ReadonlyArray<readonly [RegExp, Outcome]> = [
 ];
 
 export const DEED_WORDS: ReadonlyArray<readonly [RegExp, CleanDeed]> = [
-  [/\bspot[- ]?test(?:ed)?\b|\btest(?:ed)? spot\b|\b(?:tried|tested) where it does not show\b/, 'spotTest'],
+  [/\bspot[- ]?test(?:ed)?\b|\btested\b|\btest(?:ed)? spot\b|\b(?:tried|tested) where it does not show\b/, 'spotTest'],
   [
-    /\b(?:old|dried(?: up)?|hard(?:ened)?|caked) (?:grease|oil|lubricant)(?: (?:is|was|all))? (?:off|out|away|gone|removed|cleaned (?:off|out|away)|wiped (?:off|out|away))\b|\b(?:removed|took off|cleaned (?:off|out)|wiped off) (?:all )?(?:the )?old (?:grease|oil|lubricant)\b|\bdegreased\b/,
+    /\b(?:old|dried(?: up)?|hard(?:ened)?|caked) (?:grease|oil|lubricant)(?: (?:is|was|all))? (?:off|out|away|gone|removed|cleaned (?:off|out|away)|wiped (?:off|out|away))\b|\b(?:removed|took off|cleaned (?:off|out)|wiped off) (?:all )?(?:the )?old (?:(?:hardened|dried|caked) )?(?:grease|oil|lubricant)|\bold (?:(?:hardened|dried) )?(?:grease|oil|lubricant) (?:wiped|cleaned|taken|removed)(?: off| away)?(?= from\b)\b|\bdegreased\b/,
     'oldGreaseOff',
   ],
   [
@@ -136,7 +136,7 @@ export const SLIPPED = /\bslips?\b|\bslipping\b/;
 export const WORN =
   /\b(?:nicked|nicks?|scored|scratched|worn(?: through| out| in the middle)?|torn|bent|cracked|chipped|broken|pitted|perished|hazed|print gone)\b/;
 export const LEFT =
-  /\b(?:left alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is)\b/;
+  /\b(?:left (?:the )?(?:\w+ )?alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is)\b/;
 /** Not done yet, or not to be done: nothing counts as done. */
 export const NOT_DONE =
-  /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|don[’']?t|do not|never|avoid|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
+  /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|would|might|could|waiting|can[’']?t|cannot|don[’']?t|do not|never|avoid|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
