@@ -247,6 +247,9 @@ function saidIn(clause: string, choose: Choose): Said {
   };
 }
 
+/** What is worked to clean it; elsewhere a count is of wipes. */
+const WORKED_KINDS: readonly PlaceKind[] = ['switch', 'pot', 'key', 'contact', 'part'];
+
 /** The deed of a clause that names an agent and no deed. */
 function deedOf({ deed, agent, strokes, outcome }: Said, kind: PlaceKind): CleanDeed {
   if (deed === 'spotTest') return deed;
@@ -255,7 +258,7 @@ function deedOf({ deed, agent, strokes, outcome }: Said, kind: PlaceKind): Clean
   if (agent && isLubricant(agent)) return 'lubricate';
   if (deed && deed !== 'lubricate') return deed;
   if (deed === 'lubricate') return 'lubricate';
-  if (strokes > 0 && agent !== null) return 'strokes';
+  if (strokes > 0 && agent !== null && WORKED_KINDS.includes(kind)) return 'strokes';
   if (agent === 'soapyWater') return 'wash';
   return agent !== null || outcome !== undefined ? 'wipe' : 'other';
 }
@@ -310,7 +313,8 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     const rest = fresh ? found.rest : told;
     const belts = places.filter(({ kind }) => kind === 'belt');
     if (plain && (LEFT.test(rest) || WORN.test(rest))) {
-      const words = rest.replace(/^(?:is|are|was|were) /, '');
+      // Words on both sides of the place are kept with it.
+      const words = clause.startsWith('left') ? clause : rest.replace(/^(?:is|are|was|were) /, '');
       for (const place of places) does.push({ type: 'left', place, words });
       continue;
     }

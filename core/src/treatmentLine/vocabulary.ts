@@ -92,12 +92,15 @@ export const DEED_WORDS: ReadonlyArray<readonly [RegExp, CleanDeed]> = [
     /\b(?:wiped (?:off )?(?:the |all )?(?:excess|surplus)|(?:excess|surplus)(?: was| is)? (?:all )?(?:wiped|off|taken off|removed)(?: off| away)?)\b/,
     'excessWiped',
   ],
-  [/\b(?:worked in|run in|spread(?: out)?|worked (?:it )?(?:in|end to end))\b/, 'workedIn'],
+  [/\b(?:worked in|run in|run (?:from )?end to end|spread(?: out)?|worked (?:it )?(?:in|end to end))\b/, 'workedIn'],
   [/\b(?:re-?)?(?:lubricated|lubed|greased|oiled)\b/, 'lubricate'],
   [/\b(?:soaked|soaking|soak|steeped)\b/, 'soak'],
   [/\b(?:washed|wash|rinsed|rinse)\b/, 'wash'],
   [/\b(?:picked(?: out)?|scraped|pick)\b/, 'pick'],
-  [/\b(?:wiped|wipe|rubbed|brushed|blown out|vacuumed|dusted|cleaned)\b/, 'wipe'],
+  [
+    /\b(?:wiped|wipe|rubbed|brushed|blown (?:out|off)|blew (?:out|off|the \w+ (?:out|off)|dust off)|vacuumed|hoovered|dusted|cleaned)\b/,
+    'wipe',
+  ],
 ];
 
 export const WAY_WORDS =
