@@ -21,7 +21,7 @@ export const PLACE_WORDS: ReadonlyArray<readonly [RegExp, PlaceKind]> = [
   [/\b(?:clamps?|puck|magnet)\b/, 'clamp'],
   [/\b(?:spindle|hub)\b/, 'spindle'],
   [/\b(?:shafts?|pivots?|axles?|drum)\b/, 'shaft'],
-  [/\b(?:floor|chassis|base ?plate|inside(?! of)|bottom of)\b/, 'floor'],
+  [/\b(?:floor|chassis|base ?plate|bottom of)\b/, 'floor'],
   [/\b(?:belts?)\b/, 'belt'],
 ];
 

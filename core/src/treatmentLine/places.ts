@@ -62,6 +62,8 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     for (const one of found)
       if (!places.some(({ id, name }) => (id ?? name) === (one.id ?? one.name))) places.push(one);
   };
+  // A melted belt on something is what that is dirty with.
+  rest = rest.replace(/\b(?:melted|dissolved) (?:old )?(?:belt|rubber)(?= (?:on|in|around|over)\b)/, 'sludge');
   // A belt by what it drives: the clamp belt is no clamp.
   for (const { place } of map.filter(({ place: { kind } }) => kind === 'belt')) {
     const role = /, (.+)$/.exec(place.name)?.[1]?.toLowerCase();

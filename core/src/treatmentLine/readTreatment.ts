@@ -314,7 +314,7 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     const belts = places.filter(({ kind }) => kind === 'belt');
     if (plain && (LEFT.test(rest) || WORN.test(rest))) {
       // Words on both sides of the place are kept with it.
-      const words = clause.startsWith('left') ? clause : rest.replace(/^(?:is|are|was|were) /, '');
+      const words = /^(?:left|nothing|did)\b/.test(clause) ? clause : rest.replace(/^(?:is|are|was|were) /, '');
       for (const place of places) does.push({ type: 'left', place, words });
       continue;
     }

@@ -55,9 +55,12 @@ export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
     /\b(?:dried(?:[- ]up)?|hard(?:ened)?|old|caked|gummy|gummed|waxy|stiff|thick)(?:,? \w+)? (?:grease|lubricant)\b|\bgrease (?:is |has )?(?:dried|hard|hardened|caked|gone hard|gummed|gone)\b|\bgummed(?: up)?\b/,
     'hardenedGrease',
   ],
-  [/\b(?:sludge|tar|tarry|goo|gooey|gunk|melted|dissolved(?: rubber| belt)?)\b/, 'sludge'],
   [
-    /\b(?:belt |rubber )?residue\b(?: of (?:the )?(?:old )?belt\b)?|\b(?:belt )?crumbs?\b(?: of (?:the )?(?:old )?belt\b)?|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it)\b/,
+    /\b(?:melted|dissolved) (?:old )?(?:belt|rubber)(?= (?:on|in|around|over)\b)|\b(?:sludge|tar|tarry|goo|gooey|gunk|melted|dissolved(?: rubber| belt)?)\b/,
+    'sludge',
+  ],
+  [
+    /\b(?:belt |rubber )?residue\b(?: of (?:the )?(?:old )?belt\b)?|\b(?:belt )?crumbs?\b(?: of (?:the )?(?:old )?belt\b)?|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it|bits|pieces)\b|\bbits of (?:rubber|belt)\b/,
     'residue',
   ],
   [/\b(?:oily|greasy|oil[- ]soaked|soaked in oil)\b/, 'oily'],
@@ -98,7 +101,7 @@ export const DEED_WORDS: ReadonlyArray<readonly [RegExp, CleanDeed]> = [
   [/\b(?:washed|wash|rinsed|rinse)\b/, 'wash'],
   [/\b(?:picked(?: out)?|scraped|pick)\b/, 'pick'],
   [
-    /\b(?:wiped|wipe|rubbed|brushed|blown (?:out|off)|blew (?:out|off|the \w+ (?:out|off)|dust off)|vacuumed|hoovered|dusted|cleaned)\b/,
+    /\b(?:wiped|wipe|rubbed|brushed|pulled out|blown (?:out|off)|blew (?:out|off|the \w+ (?:out|off)|dust off)|vacuumed|hoovered|dusted|cleaned)\b/,
     'wipe',
   ],
 ];
@@ -139,7 +142,7 @@ export const SLIPPED = /\bslips?\b|\bslipping\b/;
 export const WORN =
   /\b(?:nicked|nicks?|scored|scratched|worn(?: through| out| in the middle)?|torn|bent|cracked|chipped|broken|pitted|perished|hazed|print gone)\b/;
 export const LEFT =
-  /\b(?:left (?:the )?(?:\w+ )?alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is)\b/;
-/** Not done yet, or not to be done: nothing counts as done. */
+  /\b(?:left (?:the )?(?:\w+ )?alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is|did(?:n[’']t| not) touch(?: it)?|nothing done(?: to)?)\b/;
+/** Not done yet, not to be done, done by another, or true of some places only: nothing counts as done. */
 export const NOT_DONE =
-  /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|would|might|could|waiting|can[’']?t|cannot|don[’']?t|do not|never|avoid|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
+  /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|would|might|could|waiting|can[’']?t|cannot|don[’']?t|do not|did(?:n[’']?t| not)|never|avoid|except|apart from|but not|by (?:the |its )?(?:owner|customer|somebody|someone)|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
