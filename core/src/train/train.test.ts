@@ -71,7 +71,19 @@ describe('a train as it is typed', () => {
       ['rollers', 0, 8.5],
     ]);
   });
+  test('without commas each member begins with its own word; “32 on 10” is a double gear', () => {
+    expect(trainOf('motor 8T gear 32/10 mode gear 28 rack 0.8').members.map(memberWords)).toEqual([
+      'motor, 8 teeth',
+      'double gear 32/10',
+      'mode gear 28',
+      'rack, module 0.8',
+    ]);
+    expect(trainOf('motor, big gear 32 on 10, rack m0.8').members.map(memberWords)[1]).toBe('double gear 32/10');
+  });
   test.each([
+    ['8/32/10/28', 'more figures than one member'],
+    ['motor 8 32/10', 'more figures than one member'],
+    ['motor, worm gear 30', 'Type: worm, gear 30'],
     ['motor 8T, gear 32, gear', 'how many teeth'],
     ['motor 8T, gear 28 m0.01', 'Read module 0.01'],
     ['motor 8T, gear 900', 'Read 900 teeth'],

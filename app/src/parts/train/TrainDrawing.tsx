@@ -74,7 +74,8 @@ export function TrainDrawing({
       y: bare(one)[1],
       reachPx: one.member.kind === 'rack' ? 34 : Math.max(one.radius, one.second) * px,
       words: `${wordsOf(one.member)}${one.known ? '' : ', size assumed'}`,
-      low: index % 2 === 1,
+      // A rack lies over the last wheel: its word goes above it, and the wheel’s below.
+      low: one.member.kind !== 'rack' && (placed[index + 1]?.member.kind === 'rack' || index % 2 === 1),
     })),
     widthPx,
   );
@@ -207,18 +208,30 @@ export function TrainDrawing({
           </g>
         );
       })}
-      {/* The numbers last, so that no wheel lies over a word. */}
+      {/* The numbers last, so that no wheel lies over a word; their lines first, so that none strikes one out. */}
       <g aria-hidden className="pointer-events-none">
         {placed.map((one, index) => {
-          const { member, known } = one;
           const [x, y] = at(one);
+          const label = labels[index];
+          return (
+            label && (
+              <path
+                key={one.member.id}
+                d={`M${label.x} ${label.y - highest + 4}L${x} ${y}`}
+                className="stroke-soft"
+                strokeWidth="0.8"
+              />
+            )
+          );
+        })}
+        {placed.map((one, index) => {
+          const { member, known } = one;
           const label = labels[index];
           const faulty = member.faults.length > 0 || member.id === problemId;
           if (!label) return null;
           const toY = label.y - highest + 4;
           return (
             <g key={member.id}>
-              <path d={`M${label.x} ${toY}L${x} ${y}`} className="stroke-soft" strokeWidth="0.8" />
               <circle
                 cx={label.x}
                 cy={toY}
@@ -232,7 +245,9 @@ export function TrainDrawing({
               <text
                 x={label.x + BALLOON_PX + 5}
                 y={toY + 5}
-                className={faulty ? 'fill-live text-[14px]' : 'fill-ink text-[14px]'}
+                paintOrder="stroke"
+                strokeWidth="5"
+                className={`stroke-sheet text-[14px] ${faulty ? 'fill-live' : 'fill-ink'}`}
               >
                 {wordsOf(member)}
                 {known ? '' : ', size assumed'}
