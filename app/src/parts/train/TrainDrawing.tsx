@@ -85,6 +85,8 @@ export function TrainDrawing({
   const heightPx = lowest - highest + 8;
   const at = (one: PlacedMember): readonly [number, number] => [bare(one)[0], bare(one)[1] - highest + 4];
   const turnsOf = (id: string): number => (turns.find(({ member }) => member.id === id)?.turns ?? 0) * motorTurns;
+  // Each wheel is painted once and then only turned.
+  const moving = motorTurns === 0 ? undefined : 'will-change-transform';
   return (
     <svg
       width={widthPx}
@@ -169,7 +171,7 @@ export function TrainDrawing({
               </g>
             ) : member.teeth > 3 && !size ? (
               <g transform={`translate(${x} ${y})`}>
-                <g transform={turned(phase, turnsOf(member.id))}>
+                <g transform={turned(phase, turnsOf(member.id))} className={moving}>
                   <Wheel
                     teeth={member.teeth}
                     moduleMm={moduleMm}
@@ -193,7 +195,7 @@ export function TrainDrawing({
             )}
             {(member.kind === 'doubleGear' || size) && member.second > 3 && (
               <g transform={`translate(${x} ${y})`}>
-                <g transform={turned(secondPhase, turnsOf(member.id))}>
+                <g transform={turned(secondPhase, turnsOf(member.id))} className={moving}>
                   <Wheel
                     teeth={member.second}
                     moduleMm={moduleMm}
