@@ -1,6 +1,7 @@
 import {
   AGENTS,
   DIRTS,
+  MATERIALS,
   type Agent,
   type Compatibility,
   type Dirt,
@@ -18,26 +19,7 @@ import {
  */
 
 /** The materials, in the order of the rows below. */
-const COLUMNS = [
-  'copperAlloy',
-  'steel',
-  'aluminium',
-  'acetal',
-  'nylon',
-  'abs',
-  'polystyrene',
-  'polycarbonate',
-  'acrylic',
-  'glass',
-  'coatedLens',
-  'painted',
-  'nitrile',
-  'chloroprene',
-  'naturalRubber',
-  'ethylenePropylene',
-  'siliconeRubber',
-  'polyurethane',
-] as const satisfies readonly KnownMaterial[];
+const COLUMNS = MATERIALS.filter((one): one is KnownMaterial => one !== 'unknown');
 const GRADE_OF: Readonly<Record<string, Grade>> = { f: 'fine', b: 'brief', n: 'no', '?': 'unknown' };
 
 /** A letter a material: fine, brief, no, or unknown. */

@@ -1,10 +1,11 @@
-import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useMemo, useRef, useState } from 'react';
 import { agentCaution } from '@loose-pulley/core/compatibility';
 import { cleanView } from '@loose-pulley/core/cleanView';
 import { readTreatment, type TreatmentRead, type TreatmentWay } from '@loose-pulley/core/treatmentLine';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { InDoubt } from '../../parts/ui/InDoubt';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { halfLineTyped } from '../../state/store/openTicket';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
@@ -102,42 +103,19 @@ function Understood({
   readonly onNotYet: () => void;
 }) {
   const { canWrite } = useTicket();
-  const first = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    if (asking) first.current?.focus();
-  }, [asking]);
   const [way] = read.ways;
   if (!way) return <p className="text-live">{read.asks}</p>;
-  if (read.ways.length > 1) {
-    const onKey = (event: KeyboardEvent): void => {
-      const chosen = /^[1-4]$/.test(event.key) ? read.ways[Number(event.key) - 1] : undefined;
-      if (event.key === 'Escape') onNotYet();
-      if (!chosen || !canWrite) return;
-      event.preventDefault();
-      event.stopPropagation();
-      onWay(chosen);
-    };
+  if (read.ways.length > 1)
     return (
-      <div role="group" aria-label={read.asks} className="grid gap-1.5 border-l-4 border-live pl-3">
-        <p className="font-semibold">
-          {read.asks}{' '}
-          <span className="font-normal text-soft">{asking ? 'One key says it.' : 'Enter, then one key.'}</span>
-        </p>
-        {read.ways.map((one, index) => (
-          <Button
-            key={one.echo}
-            ref={index === 0 ? first : undefined}
-            keyCap={String(index + 1)}
-            disabled={!canWrite}
-            onKeyDown={onKey}
-            onClick={() => onWay(one)}
-          >
-            {one.echo}
-          </Button>
-        ))}
-      </div>
+      <InDoubt
+        asks={read.asks}
+        readings={read.ways}
+        asking={asking}
+        disabled={!canWrite}
+        onChoose={onWay}
+        onNotYet={onNotYet}
+      />
     );
-  }
   const cautions = [
     ...new Set(
       way.does.flatMap((deed) => (deed.type === 'treat' && deed.told.agent ? [agentCaution(deed.told.agent)] : [])),

@@ -1,9 +1,10 @@
-import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { cautionFor, type Step } from '@loose-pulley/core/strip';
 import { LINE_MAX, readLine, type Way } from '@loose-pulley/core/stripLine';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { InDoubt } from '../../parts/ui/InDoubt';
 import { ByTouch } from './ByTouch';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { useStripLine } from '../../parts/strip/useStripLine';
@@ -135,42 +136,19 @@ function Understood({
 }) {
   const { ticket, canWrite } = useTicket();
   const { strip } = ticket;
-  const first = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    if (asking) first.current?.focus();
-  }, [asking]);
   const [way] = read.ways;
   if (!way) return <p className="text-live">{read.asks}</p>;
-  if (read.ways.length > 1) {
-    const onKey = (event: KeyboardEvent): void => {
-      const chosen = /^[1-3]$/.test(event.key) ? read.ways[Number(event.key) - 1] : undefined;
-      if (event.key === 'Escape') onNotYet();
-      if (!chosen || !canWrite) return;
-      event.preventDefault();
-      event.stopPropagation();
-      onWay(chosen);
-    };
+  if (read.ways.length > 1)
     return (
-      <div role="group" aria-label={read.asks} className="grid gap-1.5 border-l-4 border-live pl-3">
-        <p className="font-semibold">
-          {read.asks}{' '}
-          <span className="font-normal text-soft">{asking ? 'One key says it.' : 'Enter, then one key.'}</span>
-        </p>
-        {read.ways.map((one, index) => (
-          <Button
-            key={one.echo}
-            ref={index === 0 ? first : undefined}
-            keyCap={String(index + 1)}
-            disabled={!canWrite}
-            onKeyDown={onKey}
-            onClick={() => onWay(one)}
-          >
-            {one.echo}
-          </Button>
-        ))}
-      </div>
+      <InDoubt
+        asks={read.asks}
+        readings={read.ways}
+        asking={asking}
+        disabled={!canWrite}
+        onChoose={onWay}
+        onNotYet={onNotYet}
+      />
     );
-  }
   const steps = way.does.flatMap((deed) => (deed.type === 'step' ? [deed.step] : []));
   const numbers = steps.map((_, index) => strip.lastNumber + 1 + index);
   const caution = [...new Set(steps.map((step) => cautionFor(step, strip.steps, ticket.loader)))]
