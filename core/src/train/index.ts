@@ -12,8 +12,9 @@ export {
   type TrainFigures,
   type TrainProblem,
 } from './compute';
-export { looksRight, nextTrial, placeOf, playAtEndMm, timed, toothMm, type ToothOut } from './timing';
+export { looksRight, nextTrial, placeOf, PLAY_MM, playAtEndMm, timed, toothMm, type ToothOut } from './timing';
 export { DISCS_MM, drift, linkOff, LIPS_N, meanMm, sleeveMm, taperMm, tractionWords, type Drift } from './rollers';
 export { disagreement, homeByHand, squareWords, tiltRad } from './mode';
-export { readTrain, type MemberDraft } from './readTrain';
+export { guessedMember, membersOf, ofSister, type MemberDraft } from './members';
+export { readTrain } from './readTrain';
 export { applyTrain, EMPTY_TRAIN } from './reduce';

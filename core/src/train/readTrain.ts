@@ -1,24 +1,6 @@
 import { ok, refuse, type Result } from '../units';
-import type { Member, MemberKind } from './schema';
+import { blankMember as blank, type MemberDraft } from './members';
 
-/** A member before it has its id and number. */
-export type MemberDraft = Omit<Member, 'id' | 'number'>;
-
-const blank = (kind: MemberKind, more: Partial<MemberDraft> = {}): MemberDraft => ({
-  kind,
-  name: '',
-  teeth: 0,
-  second: 0,
-  moduleMm: null,
-  shift: null,
-  diameterMm: null,
-  driveId: null,
-  from: [],
-  stepId: null,
-  faults: [],
-  reference: '',
-  ...more,
-});
 const figure = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
 /** Members stand between commas, or each begins with its own word; “mode gear” is one. */
 const BETWEEN =

@@ -100,6 +100,9 @@ export function nextTrial({
 export const placeOf = (outs: ReadonlyArray<Pick<ToothOut, 'teeth'> & { readonly toothMm: number }>): number =>
   outs.reduce((sum, { teeth, toothMm: each }) => sum + teeth * each, 0);
 
+/** Play of one mesh of small moulded gears, mm, until it is measured. No source. */
+export const PLAY_MM = 0.1;
+
 /**
  * Play at the tray: that of each mesh, carried on by the ratio to the tray, added up. Upstream play counts for little.
  *
