@@ -66,8 +66,8 @@ test('a drive measured on the bench becomes the right belt, on a ticket that is 
 
   // Write what was done, print, export.
   await page.getByRole('link', { name: /^9 Hand back/ }).click();
-  await page.getByLabel('What was found').fill('Loading belt slack.');
-  await page.getByLabel('What was done').fill('Belt renewed, pulleys cleaned.');
+  await page.getByRole('textbox', { name: 'What was found' }).fill('Loading belt slack.');
+  await page.getByRole('textbox', { name: 'What was done' }).fill('Belt renewed, pulleys cleaned.');
   await expect(page.getByRole('region', { name: 'Belts fitted' })).toContainText(/1\.2 × 11[26]\.0/);
   const [file] = await Promise.all([
     page.waitForEvent('download'),
