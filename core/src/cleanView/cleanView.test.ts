@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
-import { opening, reading, recordOf, step } from '../../fixtures/sample';
+import { opening, reading, recordOf, step, tried } from '../../fixtures/sample';
 import { COMPATIBILITY, type Material } from '../compatibility';
-import { handBackText } from '../handback';
+import { handBackText, openEnds } from '../handback';
 import { workedBefore } from '../knownBefore';
 import { putRight, takenFrom } from '../ticketEvidence';
-import { factsOf, type EventBody, type Ticket } from '../ticket';
+import { factsOf, marksOf, type EventBody, type Ticket } from '../ticket';
 import { readTreatment } from '../treatmentLine';
 import { beltHeld, cleanView, happen, powerHeld, type Happening } from '.';
 
@@ -204,5 +204,29 @@ describe('what it feeds', () => {
       },
     ]);
     expect(workedBefore([saying([opening], 'rods lithium').ticket])).toEqual([]);
+  });
+});
+
+describe('what was found and is so still', () => {
+  const still = (ticket: Ticket) =>
+    openEnds(ticket).flatMap(({ words }) => (words.startsWith('Still as') ? words : []));
+  test('leaves Clean open and is told at Hand back, until it is off', () => {
+    const found = saying([opening], 'belt oily', 'guides dry, hardened grease on the rack');
+    expect(marksOf(found.ticket).clean).toBe('open');
+    expect(still(found.ticket)).toContain('Still as it was found: belt, oily.');
+    const washed = saying(found.bodies, 'belt washed in soapy water, clean');
+    expect(still(washed.ticket).some((words) => words.includes('belt'))).toBe(false);
+  });
+  test('a wipe that does not say how it came out takes nothing off', () => {
+    const { ticket } = saying([opening], 'drive pulley oily', 'drive pulley ipa');
+    expect(still(ticket)).toEqual(['Still as it was found: drive pulley, oily.']);
+    expect(marksOf(ticket).clean).toBe('open');
+  });
+  test('what is left on purpose is answered, and a belt in whose stead another runs', () => {
+    const left = saying([opening], 'lens fluff', 'lens left alone').ticket;
+    expect([still(left), marksOf(left).clean]).toEqual([[], 'done']);
+    const oily = saying([opening], 'belt oily').bodies;
+    const { ticket } = recordOf([...oily, { type: 'tryLogged', driveId: 'drive-a', try: tried('t1', 116, 'right') }]);
+    expect(still(ticket)).toEqual([]);
   });
 });

@@ -12,7 +12,7 @@ export {
   type MappedDrive,
 } from './places';
 export { kindNamed, PLACE_WORDS } from './placeWords';
-export { CLEAN_SWABS, placeState, SURFACE_OF, surfaceOf, type PlaceState } from './state';
+export { CLEAN_SWABS, placeState, stillDirty, SURFACE_OF, surfaceOf, type DirtyPlace, type PlaceState } from './state';
 export { agentsFor, mayTreat, type Leave } from './mayTreat';
 export {
   beltInReach,

@@ -1,6 +1,7 @@
 import { isLubricant, type Agent, type Dirt } from '../compatibility';
 import type { Surface } from '../drive';
-import type { Place, PlaceTreatment, Swab } from './schema';
+import { surfaceAt, type MappedDrive } from './places';
+import type { Cleaning, Place, PlaceTreatment, Swab } from './schema';
 
 /** How a place stands, by what was seen and done there in turn. */
 export interface PlaceState {
@@ -137,4 +138,33 @@ export function placeState(place: Place, all: readonly PlaceTreatment[], surface
     harmed,
     treatments,
   };
+}
+
+/** What is looked through for dirt: a ticket has it. */
+interface DirtyIn {
+  readonly cleaning: Cleaning;
+  readonly drives: ReadonlyArray<MappedDrive & { readonly tries: readonly unknown[] }>;
+}
+
+/** A place with what still stands on it. */
+export interface DirtyPlace {
+  readonly place: Place;
+  readonly standing: readonly Dirt[];
+}
+
+/**
+ * The places that were found dirty or dry, and are so still. What was left on purpose is answered, and so is a belt in
+ * whose stead another was fitted.
+ *
+ * @example stillDirty(ticket).map(({ place }) => place.name) // ['guides']
+ */
+export function stillDirty({ cleaning, drives }: DirtyIn): readonly DirtyPlace[] {
+  const renewed = new Set(drives.filter(({ tries }) => tries.length > 0).map(({ id }) => id));
+  return cleaning.places
+    .filter(({ kind, left, driveId }) => left === '' && !(kind === 'belt' && driveId !== null && renewed.has(driveId)))
+    .map((place) => ({
+      place,
+      standing: placeState(place, cleaning.treatments, surfaceAt(place, drives)).standing,
+    }))
+    .filter(({ standing }) => standing.length > 0);
 }

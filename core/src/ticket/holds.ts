@@ -1,3 +1,4 @@
+import { stillDirty } from '../cleaning';
 import { countedBefore } from '../proving';
 import { STATIONS, type StationId, type StationMark } from '../stations';
 import { openRemoval } from '../strip';
@@ -9,7 +10,11 @@ const HOLDS: Readonly<Record<StationId, (ticket: Ticket) => boolean>> = {
   strip: ({ strip }) => strip.steps.length > 0 || strip.found.length > 0,
   measure: ({ drives }) => drives.some(({ readings }) => readings.length > 0),
   size: ({ drives }) => drives.some(({ tries }) => tries.length > 0),
-  clean: ({ cleaning }) => cleaning.treatments.length > 0 || cleaning.places.length > 0 || cleaning.jam !== null,
+  // What is found dirty is not clean yet, and what is in the way not cleared.
+  clean: (ticket) =>
+    (ticket.cleaning.treatments.length > 0 || ticket.cleaning.places.length > 0 || ticket.cleaning.jam !== null) &&
+    ticket.cleaning.jam?.out !== false &&
+    stillDirty(ticket).length === 0,
   rebuild: ({ strip }) => strip.steps.length > 0 && !strip.steps.some((step) => openRemoval(step)),
   prove: ({ cycles, checks }) =>
     checks.some(({ state }) => state !== 'notDone') || cycles.some(({ cleanRunId }) => cleanRunId !== null),
@@ -47,5 +52,9 @@ export function nextStation(ticket: Ticket): StationId {
   const last = STATIONS.findLastIndex((station) => marks[station] === 'done');
   const later = STATIONS.slice(last + 1).filter((station) => marks[station] === 'open');
   // What was never taken apart is not rebuilt, and a belt is measured without a wash where nothing asks for one.
-  return later.find((station) => (station !== 'clean' || off) && (station !== 'rebuild' || off)) ?? 'handBack';
+  return (
+    later.find(
+      (station) => (station !== 'clean' || off || stillDirty(ticket).length > 0) && (station !== 'rebuild' || off),
+    ) ?? 'handBack'
+  );
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { NavLink, useLocation, useSearchParams } from 'react-router';
+import { stillDirty } from '@loose-pulley/core/cleaning';
 import { openRemoval } from '@loose-pulley/core/strip';
 import { beltLabel, counted } from '@loose-pulley/core/units';
 import { factsOf, marksOf, type Ticket } from '@loose-pulley/core/ticket';
@@ -34,6 +35,8 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
   if (station === 'clean') {
     const { places, treatments, jam } = ticket.cleaning;
     if (jam && !jam.out) return 'something in the way';
+    const dirty = stillDirty(ticket).length;
+    if (dirty > 0) return `${counted(dirty, 'place')} still dirty`;
     if (treatments.length > 0) return `${counted(places.length, 'place')}, ${counted(treatments.length, 'treatment')}`;
   }
   if (station === 'measure' && drive) {
