@@ -9,7 +9,7 @@ import { newTicket } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
-import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
+import { LOADER_NAMES, loaderNamed, LOADERS, type Loader } from '@loose-pulley/core/loaders';
 
 /** The ways that are offered without a ticket. */
 const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));
@@ -163,7 +163,9 @@ function NewTicketForm({
   const navigate = useNavigate();
   const [machine, setMachine] = useState('');
   const [complaint, setComplaint] = useState('');
-  const [loader, setLoader] = useState<Loader>('tray');
+  const [chosen, setChosen] = useState<Loader | null>(null);
+  // The machine's own name may say it; it stands in the field to be changed.
+  const loader = chosen ?? loaderNamed(machine);
   const [busy, setBusy] = useState(false);
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
@@ -200,7 +202,7 @@ function NewTicketForm({
         Kind of loader
         <select
           value={loader}
-          onChange={(event) => setLoader(event.target.value as Loader)}
+          onChange={(event) => setChosen(event.target.value as Loader)}
           className="field text-lg text-ink"
         >
           {LOADERS.map((one) => (

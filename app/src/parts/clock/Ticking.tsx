@@ -4,14 +4,18 @@ import { ago, timerState, timerWords } from '@loose-pulley/core/timers';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
+import { useMedia } from '../ui/useMedia';
 import { ring } from './ring';
 import { useNow, useSetBackMs } from './useNow';
 import type { Waiting } from './waiting';
 
+/** So many stand on every page; on a phone they would take it. */
 const SHOWN = 2;
+const SHOWN_NARROW = 1;
 
 /** Timers as they run: fetched once there is one. */
 export default function Ticking({ waiting }: { readonly waiting: readonly Waiting[] }) {
+  const shown = useMedia('(max-width: 639px)') ? SHOWN_NARROW : SHOWN;
   const nowMs = useNow();
   const setBackMs = useSetBackMs();
   const dispatch = useAppDispatch();
@@ -29,7 +33,7 @@ export default function Ticking({ waiting }: { readonly waiting: readonly Waitin
   }, [dueKey]);
   return (
     <ul aria-label="Timers" className="flex flex-wrap items-center gap-x-4">
-      {waiting.slice(0, SHOWN).map(({ ticketId, number, timer }) => {
+      {waiting.slice(0, shown).map(({ ticketId, number, timer }) => {
         const state = timerState(timer, nowMs);
         return (
           <li key={timer.id} className={state.status === 'due' ? 'font-semibold text-live' : ''}>
@@ -58,7 +62,7 @@ export default function Ticking({ waiting }: { readonly waiting: readonly Waitin
           The clock was set back by {ago(setBackMs / 1000)}: timers end that much late.
         </li>
       )}
-      {waiting.length > SHOWN && <li className="text-soft">{waiting.length - SHOWN} more</li>}
+      {waiting.length > shown && <li className="text-soft">{waiting.length - shown} more</li>}
     </ul>
   );
 }

@@ -4,7 +4,7 @@ import type { Waiting } from './waiting';
 
 const Ticking = lazy(() => import('./Ticking'));
 
-/** Every timer on the bench that nobody has seen to, the first to end first; those of the open ticket as they stand now. */
+/** Every timer on the bench that nobody has seen to, those of the open ticket first, then the first to end. */
 function useWaiting(): readonly Waiting[] {
   const summaries = useAppSelector(selectSummaries);
   const open = useAppSelector(({ openTicket }) =>
@@ -17,7 +17,11 @@ function useWaiting(): readonly Waiting[] {
       .flatMap(({ id, number, timers }) =>
         timers.filter(({ endedAt }) => endedAt === null).map((timer): Waiting => ({ ticketId: id, number, timer })),
       )
-      .sort((a, b) => a.timer.endsAt.localeCompare(b.timer.endsAt));
+      .sort(
+        (a, b) =>
+          Number(b.ticketId === open?.id) - Number(a.ticketId === open?.id) ||
+          a.timer.endsAt.localeCompare(b.timer.endsAt),
+      );
   }, [summaries, open]);
 }
 

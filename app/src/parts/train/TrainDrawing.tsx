@@ -127,7 +127,7 @@ export function TrainDrawing({
             tabIndex={onChoose ? 0 : undefined}
             aria-pressed={onChoose ? member.id === chosenId : undefined}
             aria-label={onChoose ? `${index + 1} ${words}` : undefined}
-            className={onChoose ? 'cursor-pointer' : undefined}
+            className={onChoose ? 'drawn-button' : undefined}
             onClick={() => onChoose?.(member.id)}
             onKeyDown={(event) => {
               if (!onChoose || (event.key !== 'Enter' && event.key !== ' ')) return;
