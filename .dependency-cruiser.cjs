@@ -50,6 +50,7 @@ const rooms = {
     'units',
   ],
   ticket: [
+    'cleaning',
     'compatibility',
     'drive',
     'loaders',

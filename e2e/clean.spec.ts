@@ -48,8 +48,12 @@ test('oily belts of a carousel washed and kept, each held back before and after;
   await page.keyboard.press('Alt+2');
   await expect(page.getByText(/Belt or pulley oily/).first()).toBeVisible();
   await page.keyboard.press('Alt+9');
-  await expect(page.getByRole('textbox', { name: 'What was done' })).toHaveValue(/Loading belt and table belt cleaned\./);
-  await expect(page.getByRole('textbox', { name: 'What was found' })).toHaveValue(/Oil on loading belt and table belt\./);
+  await expect(page.getByRole('textbox', { name: 'What was done' })).toHaveValue(
+    /Loading belt and table belt cleaned\./,
+  );
+  await expect(page.getByRole('textbox', { name: 'What was found' })).toHaveValue(
+    /Oil on loading belt and table belt\./,
+  );
 });
 
 test('dried grease: the pull before and after on the same place, and Size’s answer moves with it', async ({ page }) => {
