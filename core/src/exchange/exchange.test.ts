@@ -84,6 +84,12 @@ describe('a ticket as a file', () => {
     expect(frozen.value.ticket.train).toEqual(EMPTY_TRAIN);
     expect(frozen.value.ticket.stations.clean).toBe('notNeeded');
   });
+  test('of version 7 too: nothing promised, nothing wanted', () => {
+    const frozen = readTicketFile(file('fixtures/ticket-v7.json'), 'ticket-v7.json');
+    if (!frozen.ok) throw new Error(frozen.problem);
+    expect(frozen.value.ticket).toMatchObject({ promise: null, wants: [] });
+    expect(frozen.value.ticket.cleaning.places.length).toBeGreaterThan(0);
+  });
   test('of version 4 too: nothing said of how the old belt was found, no belt measured in the hand', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v4.json'), 'ticket-v4.json');
     if (!frozen.ok) throw new Error(frozen.problem);
@@ -116,7 +122,7 @@ describe('a ticket as a file', () => {
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 7)'],
+    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 8)'],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),
@@ -161,13 +167,15 @@ describe('whatever the app can write, its own import reads back', () => {
                 { ...body, step: { ...body.step, number: 0, missing: 0, removals: [] } }
               : body.type === 'placeRemoved'
                 ? { ...body, placeId: 'pl1' }
-                : body.type === 'memberRemoved'
-                  ? { ...body, memberId: 'tm1' }
-                  : body.type === 'treated'
-                    ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
-                    : 'driveId' in body
-                      ? { ...body, driveId: 'drive-a' }
-                      : body,
+                : body.type === 'wantPut'
+                  ? { ...body, want: { ...body.want, driveId: 'drive-a' } }
+                  : body.type === 'memberRemoved'
+                    ? { ...body, memberId: 'tm1' }
+                    : body.type === 'treated'
+                      ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
+                      : 'driveId' in body
+                        ? { ...body, driveId: 'drive-a' }
+                        : body,
         );
         const gear: EventBody = { type: 'memberPut', member: trainMember('tm1', 'gear') };
         const there: EventBody = { type: 'placePut', place: place('pl1', 9, 'rod', 'rods') };

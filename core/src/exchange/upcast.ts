@@ -238,6 +238,12 @@ function toVersion7(document: Fields): Fields {
   return { ...document, ticket: { ...ticket, cleaning: CLEANING_7, train: TRAIN_7 } };
 }
 
+/** Version 8 knows what was promised, and which belts a drive waits for. */
+function toVersion8(document: Fields): Fields {
+  const ticket = document.ticket as Fields;
+  return { ...document, ticket: { ...ticket, promise: null, wants: [] } };
+}
+
 /** The upcasters by the version they read; a frozen file of each old version is in `core/fixtures`. */
 const UPCASTERS: Readonly<Record<number, Upcaster>> = {
   1: toVersion2,
@@ -246,6 +252,7 @@ const UPCASTERS: Readonly<Record<number, Upcaster>> = {
   4: toVersion5,
   5: toVersion6,
   6: toVersion7,
+  7: toVersion8,
 };
 
 /**

@@ -21,6 +21,7 @@ import { proveDescriptions } from './prove/describe';
 import { proveReducers } from './prove/reduce';
 import { handBackDescriptions } from './handBack/describe';
 import { handBackReducers } from './handBack/reduce';
+import type { StationId } from './module';
 import { cleanEvents, cleanState } from './clean/schema';
 import { trainEvents, trainState } from './train/schema';
 import { deskEvents, deskState } from './desk/schema';
@@ -60,6 +61,27 @@ export const stationEvents = {
   ...proveEvents,
   ...handBackEvents,
 };
+/** The station at which an event happens, by its type; a few say it themselves. Events of the desk have none. */
+const STATION_OF = new Map<string, StationId>(
+  (
+    [
+      ['takeIn', takeInEvents],
+      ['find', findEvents],
+      ['strip', stripEvents],
+      ['clean', cleanEvents],
+      ['rebuild', trainEvents],
+      ['measure', measureEvents],
+      ['size', sizeEvents],
+      ['rebuild', rebuildEvents],
+      ['prove', proveEvents],
+      ['handBack', handBackEvents],
+    ] as const
+  ).flatMap(([station, events]) => Object.keys(events).map((type) => [type, station] as const)),
+);
+/** The station at which an event happens; undefined where it belongs to the ticket as a whole. */
+export const stationOfEvent = (event: { readonly type: string; readonly station?: StationId }): StationId | undefined =>
+  event.station ?? STATION_OF.get(event.type);
+
 /** What each event makes of a ticket. */
 export const stationReducers = {
   ...deskReducers,

@@ -3,3 +3,4 @@ export { atMost, exactInterval, noneFailedBound } from './binomial';
 export { fisherTwoSided, noneAfterChance, type TwoByTwo } from './fisher';
 export { crossing } from './bisect';
 export { bellCurve, seeded, type Random } from './random';
+export { normalCdf, normalQuantile } from './normal';

@@ -21,5 +21,6 @@ export { marksOf, nextStation } from './holds';
 export { changedBy, type Changed } from './changed';
 export { describeEvent, eventPlace } from './describe';
 export { factsOf, grooveOf, picturesNamed, summarise, SUMMARY_VERSION, type TicketSummary } from './summary';
+export { REMEDY_KIND_NAMES, REMEDY_KINDS, type Judged, type Remedied, type RemedyKind } from './outcome';
 export { writeTicketFile } from './writeTicketFile';
 export { recheckTargets, type RecheckTarget } from './rechecks';

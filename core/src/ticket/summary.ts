@@ -6,9 +6,10 @@ import { STATIONS, type DriveRecord, type GrooveRecord, type StationId } from '.
 import type { TicketRecord, Ticket } from './schema';
 import { headline } from './headline';
 import { marksOf, nextStation } from './holds';
+import { causesOf, judgedOf, remediesOf, workOf, type Judged, type Remedied } from './outcome';
 
 /** Raised whenever a summary says more or otherwise: older ones are made anew. */
-export const SUMMARY_VERSION = 3;
+export const SUMMARY_VERSION = 4;
 
 /** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
 export interface TicketSummary {
@@ -47,6 +48,23 @@ export interface TicketSummary {
   /** Text that search looks through, lower case. */
   readonly searchText: string;
   readonly touchedAt: string;
+  readonly owner: string;
+  readonly serial: string;
+  readonly loader: Ticket['loader'];
+  readonly promise: Ticket['promise'];
+  /** Belts that it waits for. */
+  readonly wants: Ticket['wants'];
+  /** Minutes of hands at each station, by the times of what was said there. */
+  readonly work: readonly number[];
+  /** What was found to be the fault, and what is said to have cured it. */
+  readonly causes: readonly string[];
+  readonly cured: readonly string[];
+  /** What was put right, drive by drive, once it is handed back. */
+  readonly remedies: readonly Remedied[];
+  /** Every belt that was judged, whichever way. */
+  readonly judged: readonly Judged[];
+  /** Bench time as written at Hand back. */
+  readonly minutes: number | null;
 }
 
 /** The geometry's groove of a kept groove. */
@@ -150,5 +168,16 @@ export function summarise(record: TicketRecord): TicketSummary {
       .join(' ')
       .toLowerCase(),
     touchedAt: events[events.length - 1]?.at ?? ticket.openedAt,
+    owner: ticket.owner,
+    serial: ticket.serial,
+    loader: ticket.loader,
+    promise: ticket.promise,
+    wants: ticket.wants,
+    work: workOf(events),
+    causes: causesOf(ticket, 'found'),
+    cured: causesOf(ticket, 'cured'),
+    remedies: remediesOf(ticket),
+    judged: judgedOf(ticket),
+    minutes: ticket.handBack.minutes,
   };
 }

@@ -1,3 +1,4 @@
+import { formatDay } from '../../units';
 import { namedFields, STATION_NAMES, type Descriptions, type EventPlace } from '../module';
 import type { deskEvents } from './schema';
 import { LID_NAMES, MAINS_NAMES, MARK_NAMES, WAITING_NAMES } from './words';
@@ -15,6 +16,10 @@ export const deskDescriptions: Descriptions<typeof deskEvents> = {
   noteWritten: { says: ({ station }) => `note on ${STATION_NAMES[station]}`, place: ({ station }) => ({ station }) },
   mainsSaid: { says: ({ mains }) => `mains: ${MAINS_NAMES[mains.state]}`, place: takeIn },
   lidSaid: { says: ({ lid }) => `lid ${LID_NAMES[lid.state]}`, place: takeIn },
+  promised: {
+    says: ({ promise }) => (promise ? `promised by ${formatDay(promise.at)}` : 'promise taken back'),
+    place: takeIn,
+  },
   timerPut: {
     says: ({ timer }) => (timer.endedAt === null ? `timer, ${timer.what}` : `timer seen to, ${timer.what}`),
     place: takeIn,

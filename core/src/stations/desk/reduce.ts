@@ -8,5 +8,6 @@ export const deskReducers: Reducers<StateOf<typeof deskState>, typeof deskEvents
   noteWritten: ({ notes }, { station, text }) => changes({ notes: { ...notes, [station]: text } }),
   mainsSaid: (_, { mains }) => changes({ mains }),
   lidSaid: (_, { lid }) => changes({ lid }),
+  promised: (_, { promise }) => changes({ promise }),
   timerPut: ({ timers }, { timer }) => changes({ timers: upsert(timers, timer) }),
 };

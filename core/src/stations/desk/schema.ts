@@ -22,6 +22,10 @@ export interface Lid extends ValueOf<typeof lid> {}
 
 const waiting = shape({ for: one(WAITING_FOR), what: text(200) });
 
+/** What was promised to whom, and by when. */
+const promise = shape({ to: text(120), at: time() });
+export interface Promised extends ValueOf<typeof promise> {}
+
 /** The details of a ticket that can be retyped. */
 export const details = {
   number: text(20),
@@ -46,6 +50,7 @@ export const deskState = {
   mains: nullable(mains),
   lid: nullable(lid),
   timers: list(timer, 500),
+  promise: nullable(promise),
 };
 
 export const deskEvents = {
@@ -56,4 +61,5 @@ export const deskEvents = {
   mainsSaid: { mains },
   lidSaid: { lid },
   timerPut: { timer },
+  promised: { promise: nullable(promise) },
 };

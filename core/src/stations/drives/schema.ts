@@ -1,6 +1,18 @@
 import { GROOVE_FORMS, OLD_STATES, SURFACES } from '../../drive';
 import { reading } from '../../measuring';
-import { flag, id, list, nullable, number, one, shape, text, type ShapeValue, type ValueOf } from '../../schema';
+import {
+  flag,
+  id,
+  list,
+  nullable,
+  number,
+  one,
+  optional,
+  shape,
+  text,
+  type ShapeValue,
+  type ValueOf,
+} from '../../schema';
 import { SECTION_SHAPES } from '../../units';
 
 /* The belt drives of a machine: what Measure reads of them and what Size tries on them. */
@@ -98,6 +110,8 @@ export const beltTry = shape({
   /** Of a flat belt, where it is known. */
   widthMm: nullable(number(0.3, 20)),
   innerLengthMm: number(1, 2000),
+  /** The size in the drawer that it came from, where it did. */
+  itemId: optional(id()),
   ...tryLabel,
   verdict: one(VERDICTS),
   note: text(4000),
@@ -113,5 +127,23 @@ export const driveRecord = shape({
 });
 export interface DriveRecord extends ValueOf<typeof driveRecord> {}
 
+/** A belt by what tells it from another, and the chance that it works where it is wanted. */
+const wouldDo = shape({
+  shape: one(SECTION_SHAPES),
+  thicknessMm: number(0.3, 8),
+  widthMm: nullable(number(0.3, 20)),
+  innerLengthMm: number(1, 2000),
+  chance: number(0, 1),
+});
+/** A belt that a drive waits for, with what would do in its stead. */
+export const want = shape({
+  id: id(),
+  driveId: id(),
+  belt: wouldDo,
+  count: number(1, 100),
+  alternates: list(wouldDo, 40),
+});
+export interface Want extends ValueOf<typeof want> {}
+
 /** Measure and Size share one part of the ticket. */
-export const drivesState = { drives: list(driveRecord, 20, 1) };
+export const drivesState = { drives: list(driveRecord, 20, 1), wants: list(want, 40) };

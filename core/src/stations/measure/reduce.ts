@@ -10,8 +10,13 @@ export const measureReducers: Reducers<DrivesState, typeof measureEvents> = {
       ? refuse(`Drive “${driveId}” is there already.`)
       : changes({ drives: [...drives, newDrive(driveId, name)] }),
   driveChanged: (state, event) => onDrive(state, event.driveId, (drive) => ({ ...drive, ...event.changes })),
-  driveRemoved: ({ drives }, { driveId }) =>
-    drives.length === 1 ? refuse('A ticket keeps at least one drive.') : changes({ drives: without(drives, driveId) }),
+  driveRemoved: ({ drives, wants }, { driveId }) =>
+    drives.length === 1
+      ? refuse('A ticket keeps at least one drive.')
+      : changes({
+          drives: without(drives, driveId),
+          ...(wants.length > 0 && { wants: wants.filter((one) => one.driveId !== driveId) }),
+        }),
   readingTaken: (state, event) =>
     onDrive(state, event.driveId, (drive) => ({ ...drive, readings: upsert(drive.readings, event.reading) })),
   readingRemoved: (state, event) =>

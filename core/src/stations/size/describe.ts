@@ -20,5 +20,10 @@ export const sizeDescriptions: Descriptions<typeof sizeEvents> = {
     place,
   },
   tryJudged: { says: ({ verdict }) => `try judged ${VERDICT_NAMES[verdict]}`, place },
+  wantPut: {
+    says: ({ want }, { unit }) => `wanted ${beltLabel(want.belt, unit).size}`,
+    place: ({ want }) => place(want),
+  },
+  wantRemoved: { says: () => 'no longer wanted', place: () => ({ station: 'size' }) },
   tryLabelled: { says: ({ changes }) => `a try’s ${namedFields(LABEL, changes)}`, place },
 };

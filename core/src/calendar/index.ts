@@ -1,0 +1,1 @@
+export { planCalendar } from './calendar';

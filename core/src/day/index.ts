@@ -1,0 +1,26 @@
+export * from './schema';
+export { dayReducers, daySays } from './reduce';
+export { durationKey, durationsOf, type Duration, type Durations } from './durations';
+export {
+  jobOf,
+  partsChance,
+  STEP_KINDS,
+  waitingOf,
+  type DayJob,
+  type DayStep,
+  type DayWait,
+  type StepKind,
+} from './steps';
+export {
+  closingOf,
+  hoursOf,
+  midnight,
+  openFrom,
+  PLAN_DAYS,
+  planOf,
+  problemOf,
+  USUAL_HOURS,
+  type DayBlock,
+  type DayPlan,
+  type DayQuestion,
+} from './plan';

@@ -1,0 +1,17 @@
+export * from './schema';
+export { drawerReducers, newItem, received, sameSize, withQuantity } from './reduce';
+export { drawerSays } from './describe';
+export type { Says } from './says';
+export {
+  inDrawer,
+  isAged,
+  itemFor,
+  labelLies,
+  labelWords,
+  lengthOf,
+  measureFrom,
+  railsOf,
+  runsLow,
+  type InDrawer,
+  type Rail,
+} from './look';

@@ -1,0 +1,2 @@
+export { disarmed, writeTable } from './write';
+export { readTable, type Table } from './read';
