@@ -181,7 +181,7 @@ describe('laws', () => {
         }
         expect(readBookFile(writeBookFile(record), 'a.json')).toEqual({
           ok: true,
-          value: JSON.parse(JSON.stringify(record)),
+          value: JSON.parse(JSON.stringify(record)) as unknown,
         });
       }),
       { numRuns: 150 },
@@ -215,19 +215,19 @@ describe('laws', () => {
     const tampered = { ...record, book: { ...record.book, items: [square('a', 112, 99)] } };
     expect(readBookDocument(tampered, 'a.json')).toMatchObject({
       ok: false,
-      problem: expect.stringContaining('changed by hand'),
+      problem: expect.stringContaining('changed by hand') as string,
     });
     expect(readBookFile('{', 'a.json')).toMatchObject({
       ok: false,
-      problem: expect.stringContaining('broken or cut short'),
+      problem: expect.stringContaining('broken or cut short') as string,
     });
     expect(readBookDocument({ format: 'x' }, 'a.json')).toMatchObject({
       ok: false,
-      problem: expect.stringContaining('no bench book'),
+      problem: expect.stringContaining('no bench book') as string,
     });
     expect(readBookDocument({ ...record, version: 9 }, 'a.json')).toMatchObject({
       ok: false,
-      problem: expect.stringContaining('newer'),
+      problem: expect.stringContaining('newer') as string,
     });
   });
 });

@@ -78,7 +78,7 @@ describe('how long things take', () => {
   test('assumed, then learned from the bench, then from the mechanism; what the bench says stands above', () => {
     expect(durationsOf([], {}).of('strip', 'T9 tray')).toMatchObject({
       from: 'assumed',
-      medianMin: expect.closeTo(15, 6),
+      medianMin: expect.closeTo(15, 6) as number,
     });
     const log = [40, 42, 38, 41, 39].map((minutes) => done(minutes));
     const learned = durationsOf(log, {});
@@ -201,7 +201,7 @@ test('as iCalendar (RFC 5545), read back by a general parser', () => {
   const written = planCalendar(made, jobs);
   if (!written.ok) throw new Error(written.problem);
   for (const line of written.value.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
-  const calendar = new ICAL.Component(ICAL.parse(written.value));
+  const calendar = new ICAL.Component(ICAL.parse(written.value) as unknown[]);
   const events = calendar.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
   expect(events.map(({ summary }) => summary)).toEqual([
     '0147 take in, find',

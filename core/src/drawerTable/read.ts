@@ -59,8 +59,8 @@ function dayOf(text: string): Result<string> {
 
 /** A cell by its column, and the unit that the column's heading names. */
 interface Row {
-  cell(column: Column): string;
-  unitOf(column: Column): LengthUnit;
+  readonly cell: (column: Column) => string;
+  readonly unitOf: (column: Column) => LengthUnit;
 }
 
 /** The size that a row gives: written as one, or in its parts. */
