@@ -1,6 +1,6 @@
 import { beltLabel } from '../units';
 import { describe, expect, test } from 'vitest';
-import { AS568_BELTS, CATALOGUE, nextInSeries, SQUARE_BELTS } from '.';
+import { AS568_BELTS, CATALOGUE, METRIC_BELTS, nextInSeries, SQUARE_BELTS, stockFor, type BenchStock } from '.';
 
 const diameterIn = (id: string): number =>
   (AS568_BELTS.find((belt) => belt.id === id)?.innerLengthMm ?? 0) / Math.PI / 25.4;
@@ -70,4 +70,27 @@ test('a size says what it is', () => {
   const ring = AS568_BELTS.find(({ id }) => id === 'as568-024');
   expect(ring && beltLabel(ring, 'mm').size).toBe('1.78 × 28.30');
   expect(ring && beltLabel(ring, 'in').size).toBe('0.070 × 1.114');
+});
+
+describe('metric rings', () => {
+  // ISO 3: the R40 series of preferred numbers from 14 to 50.
+  const R40 = [
+    14, 15, 16, 17, 18, 19, 20, 21.2, 22.4, 23.6, 25, 26.5, 28, 30, 31.5, 33.5, 35.5, 37.5, 40, 42.5, 45, 47.5, 50,
+  ];
+  test('hold every preferred number of R40 in both sections', () => {
+    for (const section of [1.8, 2.65]) {
+      const inner = METRIC_BELTS.filter(({ thicknessMm }) => thicknessMm === section).map(
+        ({ innerLengthMm }) => Math.round((innerLengthMm / Math.PI) * 100) / 100,
+      );
+      expect(inner).toEqual(expect.arrayContaining(R40));
+      expect(inner).toEqual([...inner].sort((a, b) => a - b));
+    }
+  });
+  test('are chosen among only where a bench has switched them on', () => {
+    const metric = (stock?: BenchStock) =>
+      stockFor('square', 'both', stock).filter(({ series }) => series === 'metric');
+    expect(metric()).toEqual([]);
+    expect(metric({ series: ['metric'], own: [] })).toHaveLength(METRIC_BELTS.length);
+    expect(stockFor('flat', 'both', { series: ['metric'], own: [] })).toEqual([]);
+  });
 });

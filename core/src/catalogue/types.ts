@@ -1,7 +1,7 @@
 import type { SectionShape } from '../units';
 
 /** Which assortment a belt belongs to; one that was tried may belong to none. */
-export type SeriesId = 'as568-070' | 'as568-103' | 'square' | 'flat' | 'tried';
+export type SeriesId = 'as568-070' | 'as568-103' | 'square' | 'flat' | 'metric' | 'own' | 'tried';
 
 /** A belt that can be bought: nominal size and the maker's limits. Lengths in mm. */
 export interface CatalogueBelt {

@@ -1,9 +1,10 @@
-import { arrivesBy, chanceBy, wantState, type Order } from '../orders';
+import { arrivesBy, chanceBy, type Order } from '../orders';
 import { STATION_NAMES, STATIONS, type StationId } from '../stations';
 import type { TicketSummary } from '../ticket';
 import { timerState } from '../timers';
 import { beltLabel } from '../units';
 import type { Durations } from './durations';
+import { partsOf } from './waiting';
 
 /** What is done in one go: stations that belong together. */
 export const STEP_KINDS = ['look', 'open', 'size', 'fit', 'prove'] as const;
@@ -60,33 +61,6 @@ export interface DayJob {
   readonly waits: readonly DayWait[];
   /** Nothing can be planned of it until somebody else has spoken. */
   readonly stopped: 'owner' | 'parts' | null;
-}
-
-/** What a ticket waits for of its parts: none, something not ordered yet, parcels on their way, or a word without an order. */
-function partsOf({ id, wants, waiting }: TicketSummary, orders: readonly Order[]) {
-  const states = wants.map((want) => ({ want, state: wantState(orders, id, want.id) }));
-  const missing = states.filter(({ state }) => state.at !== 'arrived');
-  const ordered = missing.flatMap(({ want, state }) => (state.at === 'ordered' ? [{ want, order: state.order }] : []));
-  const allHere = wants.length > 0 && missing.length === 0;
-  return {
-    ordered,
-    unordered: missing.filter(({ state }) => state.at !== 'ordered').map(({ want }) => want),
-    said: wants.length === 0 && waiting.for === 'parts' ? waiting.what || 'parts' : '',
-    allHere,
-  };
-}
-
-/**
- * What a ticket waits for now, by its own word, its clocks and the orders: a part that has arrived is waited for no more.
- *
- * @example waitingOf(summary, orders, now) // 'parts'
- */
-export function waitingOf(summary: TicketSummary, orders: readonly Order[]): 'nothing' | 'clock' | 'parts' | 'owner' {
-  if (summary.timers.length > 0) return 'clock';
-  const { ordered, unordered, allHere } = partsOf(summary, orders);
-  if (ordered.length + unordered.length > 0) return 'parts';
-  if (allHere && summary.waiting.for === 'parts') return 'nothing';
-  return summary.waiting.for;
 }
 
 /** Hand steps and waits of an open ticket, in order, with their minutes. Times in milliseconds since 1970. */

@@ -3,6 +3,7 @@ export { drawerReducers, newItem, received, sameSize, withQuantity } from './red
 export { drawerSays } from './describe';
 export type { Says } from './says';
 export {
+  benchStock,
   inDrawer,
   isAged,
   itemFor,

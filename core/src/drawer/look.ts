@@ -1,7 +1,15 @@
-import { SAME_LENGTH_MM, sameSection } from '../catalogue';
+import {
+  SAME_LENGTH_MM,
+  sameBelt,
+  sameSection,
+  stockFor,
+  USUAL_SERIES,
+  type BenchStock,
+  type CatalogueBelt,
+} from '../catalogue';
 import { formatLength, type LengthUnit } from '../units';
 import { monthsLater } from '../timers';
-import type { BeltFields, Item, Rubber } from './schema';
+import { SERIES, type BeltFields, type DrawerState, type Item, type Rubber } from './schema';
 
 /* What can be seen of a drawer: what is old, what runs low, where the one in my hand belongs. */
 
@@ -137,3 +145,49 @@ export const itemFor = (
       (one) => !one.band && sameSection(one, belt) && Math.abs(lengthOf(one) - belt.innerLengthMm) < SAME_LENGTH_MM,
     )
     .sort((a, b) => b.quantity - a.quantity)[0];
+
+/** Makers' limits of a belt that only its label knows, and of one that was measured: relative, of the length. No source. */
+const LABEL_LIMIT = 0.01;
+const MEASURED_LIMIT = 0.004;
+
+/** A size of the drawer as a belt to choose. @example beltOf(item).id // 'own-i1' */
+const beltOf = (item: Item): CatalogueBelt => ({
+  id: `own-${item.id}`,
+  series: 'own',
+  name: item.label || item.kit || 'the drawer',
+  shape: item.shape,
+  thicknessMm: item.thicknessMm,
+  ...(item.widthMm !== null && { widthMm: item.widthMm }),
+  thicknessToleranceMm: 0.05,
+  innerLengthMm: lengthOf(item),
+  innerLengthToleranceMm: lengthOf(item) * (item.measuredMm === null ? LABEL_LIMIT : MEASURED_LIMIT),
+});
+
+/**
+ * What a bench chooses among: the series that are on, and what of its drawer is none of theirs.
+ *
+ * @example benchStock({ items: [], switchedSeries: ['metric'] }).series // ['square', 'as568', 'metric', 'flat']
+ */
+export function benchStock({ items, switchedSeries }: Pick<DrawerState, 'items' | 'switchedSeries'>): BenchStock {
+  const series = SERIES.filter((one) => USUAL_SERIES.includes(one) !== switchedSeries.includes(one));
+  const stock = { series, own: [] };
+  const sold = [...stockFor('square', 'both', stock), ...stockFor('flat', 'both', stock)];
+  const own: CatalogueBelt[] = [];
+  // By the millimetre, since a full drawer would be compared millions of times.
+  const byMm = new Map<number, CatalogueBelt[]>();
+  const note = (belt: CatalogueBelt): void => {
+    const mm = Math.round(belt.innerLengthMm);
+    byMm.set(mm, [...(byMm.get(mm) ?? []), belt]);
+  };
+  sold.forEach(note);
+  for (const item of items) {
+    if (item.band) continue;
+    const belt = beltOf(item);
+    const mm = Math.round(belt.innerLengthMm);
+    const known = [mm - 1, mm, mm + 1].some((at) => byMm.get(at)?.some((one) => sameBelt(one, belt)));
+    if (known) continue;
+    own.push(belt);
+    note(belt);
+  }
+  return { series, own };
+}

@@ -1,4 +1,4 @@
-import { sameSection } from '../catalogue';
+import { sameSection, USUAL_SERIES } from '../catalogue';
 import type { Reducers } from '../stations';
 import { ok, refuse, type Result } from '../units';
 import {
@@ -134,6 +134,8 @@ export const drawerReducers: Reducers<DrawerState, typeof drawerEvents> = {
     const after = withQuantity(items, take.itemId, 1);
     return after.ok ? ok({ items: after.value, takes: takes.filter((one) => one !== take) }) : after;
   },
-  seriesSwitched: ({ seriesOff }, { series, on }) =>
-    ok({ seriesOff: [...seriesOff.filter((one) => one !== series), ...(on ? [] : [series])] }),
+  seriesSwitched: ({ switchedSeries }, { series, on }) => {
+    const others = switchedSeries.filter((one) => one !== series);
+    return ok({ switchedSeries: USUAL_SERIES.includes(series) === on ? others : [...others, series] });
+  },
 };

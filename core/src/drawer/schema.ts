@@ -90,7 +90,7 @@ export interface Kit extends ValueOf<typeof kit> {}
 const take = shape({ tryId: id(), itemId: id(), ticketId: id() });
 export interface Take extends ValueOf<typeof take> {}
 
-/** The series that come with the app and can be switched off. */
+/** The series that come with the app and can be switched. */
 export const SERIES = ['square', 'as568', 'metric', 'flat'] as const;
 export type Series = (typeof SERIES)[number];
 
@@ -100,7 +100,8 @@ export const drawerState = {
   items: list(item, ITEMS_MAX),
   kits: list(kit, 500),
   takes: list(take, 50_000),
-  seriesOff: list(one(SERIES), SERIES.length),
+  /** Series that are switched against what comes with the app. */
+  switchedSeries: list(one(SERIES), SERIES.length),
 };
 export interface DrawerState extends ShapeValue<typeof drawerState> {}
 

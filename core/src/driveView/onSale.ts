@@ -5,7 +5,8 @@ import type { Try } from '../stations';
 import type { DriveView } from './view';
 
 /** What can be had for a drive. */
-export const stockOf = ({ drive, toBeHad }: DriveView): readonly CatalogueBelt[] => stockFor(drive.oldShape, toBeHad);
+export const stockOf = ({ drive, toBeHad, stock }: DriveView): readonly CatalogueBelt[] =>
+  stockFor(drive.oldShape, toBeHad, stock);
 
 /** Belts on sale of the section that lay in a drive. */
 export const oldSectionOnSale = (old: BeltSection): readonly CatalogueBelt[] => {
@@ -18,5 +19,7 @@ export const oldSectionOnSale = (old: BeltSection): readonly CatalogueBelt[] => 
 };
 
 /** The belt on sale that a tried one was. */
-export const onSale = (tried: Pick<Try, 'shape' | 'thicknessMm' | 'widthMm' | 'innerLengthMm'>) =>
-  CATALOGUE.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05);
+export const onSale = (
+  tried: Pick<Try, 'shape' | 'thicknessMm' | 'widthMm' | 'innerLengthMm'>,
+  stock: readonly CatalogueBelt[] = CATALOGUE,
+) => stock.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05);

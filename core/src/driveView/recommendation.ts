@@ -139,7 +139,7 @@ function decidedBy({ drive }: DriveView): Try | undefined {
 
 /** A tried belt among those on sale; or judged by itself where it is none of them. */
 function candidateOfTry(view: DriveView, { candidates }: Ranking, tried: Try): Candidate | undefined {
-  const sold = onSale(tried);
+  const sold = onSale(tried, stockOf(view));
   const known = sold && candidates.find(({ catalogueBelt }) => catalogueBelt.id === sold.id);
   if (known || !view.situation.ok) return known;
   const belt = triedBelt(tried);

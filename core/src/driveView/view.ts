@@ -1,4 +1,4 @@
-import type { ToBeHad } from '../catalogue';
+import type { BenchStock, ToBeHad } from '../catalogue';
 import { DRIVEN_OF, type Driven, type Loader } from '../loaders';
 import type { Requirements } from '../evaluation';
 import type { DriveFacts } from '../measuring';
@@ -15,6 +15,8 @@ export interface Bench {
   readonly requirements: Requirements;
   /** What of belts and rings it can get. */
   readonly toBeHad?: ToBeHad;
+  /** The series it has on, and what it has of its own; those that come with the app where that is not known. */
+  readonly stock?: BenchStock | undefined;
 }
 
 /**
@@ -28,6 +30,7 @@ export interface DriveView {
   readonly facts: DriveFacts;
   /** What of belts and rings the bench can get. */
   readonly toBeHad: ToBeHad;
+  readonly stock: BenchStock | undefined;
   /** What a belt is judged against, or what is missing. */
   readonly situation: Result<Situation>;
   /** Machines with the same mechanism, and what they say of it together. */
@@ -72,7 +75,7 @@ function foundOf(ticket: OfTicket, drive: DriveRecord) {
 function viewOf(
   ticket: OfTicket,
   drive: DriveRecord,
-  { priors, requirements, toBeHad = 'both' }: Bench,
+  { priors, requirements, toBeHad = 'both', stock }: Bench,
   past: readonly Ticket[],
 ): DriveView {
   const driven = DRIVEN_OF[ticket.loader];
@@ -99,6 +102,7 @@ function viewOf(
     driven,
     facts,
     toBeHad,
+    stock,
     situation,
     sisters,
     mechanism: known,
@@ -140,6 +144,7 @@ export function driveView(
     known.bench.priors === bench.priors &&
     known.bench.requirements === bench.requirements &&
     known.bench.toBeHad === bench.toBeHad &&
+    known.bench.stock === bench.stock &&
     known.past === past
   ) {
     return known.view;

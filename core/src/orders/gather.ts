@@ -1,7 +1,7 @@
 import { itemFor, sameSize, type BeltFields, type Item } from '../drawer';
 import { beltLabel, counted, type LengthUnit } from '../units';
-import { isOut, outstanding } from './reduce';
-import type { Order, OrderLine } from './schema';
+import { isOut, outstanding, wantState } from './standing';
+import type { Order } from './schema';
 
 /** What a ticket wants, with the ticket that wants it. */
 export interface WantOf {
@@ -14,27 +14,6 @@ export interface WantOf {
     readonly chance: number;
     readonly alternates: ReadonlyArray<{ readonly belt: BeltFields; readonly chance: number }>;
   };
-}
-
-/** How a want stands: wanted, on a list, ordered, or here. */
-export type WantState =
-  | { readonly at: 'wanted' }
-  | { readonly at: 'listed' | 'ordered'; readonly order: Order; readonly line: OrderLine }
-  | { readonly at: 'arrived'; readonly order: Order; readonly line: OrderLine };
-
-/** How a ticket's want stands by the orders. The newest order that names it counts. */
-export function wantState(orders: readonly Order[], ticketId: string, wantId: string): WantState {
-  for (const order of [...orders].reverse()) {
-    const line = order.lines.find(({ wants }) =>
-      wants.some((one) => one.ticketId === ticketId && one.wantId === wantId),
-    );
-    if (!line) continue;
-    if (line.arrived > 0) return { at: 'arrived', order, line };
-    if (order.placedAt === null) return { at: 'listed', order, line };
-    if (isOut(order)) return { at: 'ordered', order, line };
-    // Closed, and nothing of it came: it is wanted again.
-  }
-  return { at: 'wanted' };
 }
 
 /** Something that is to be ordered: a size, for whom, and how many. */

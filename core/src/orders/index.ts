@@ -1,4 +1,5 @@
 export * from './schema';
-export { isOut, orderReducers, orderSays, outstanding } from './reduce';
+export { isOut, outstanding, wantState, type WantState } from './standing';
+export { orderReducers, orderSays } from './reduce';
 export { arrivesBy, chanceBy, daysFor, deliveryOf, type Delivery } from './delivery';
-export { gather, onOrder, orderText, sumOf, wantState, type Wanted, type WantOf, type WantState } from './gather';
+export { gather, onOrder, orderText, sumOf, type Wanted, type WantOf } from './gather';

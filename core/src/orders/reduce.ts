@@ -1,16 +1,10 @@
 import { received, type DrawerState, type Says } from '../drawer';
 import type { Reducers } from '../stations';
 import { counted, ok, refuse, type Result } from '../units';
-import type { Order, OrderLine, orderEvents, OrdersState } from './schema';
+import type { Order, orderEvents, OrdersState } from './schema';
+import { outstanding } from './standing';
 
 const gone = <T>(): Result<T> => refuse('That order is not here any more. Nothing was changed.');
-
-/** How many of a line are still to come. */
-export const outstanding = ({ quantity, arrived }: OrderLine): number => Math.max(0, quantity - arrived);
-
-/** An order that is placed and not closed, with something still to come. */
-export const isOut = ({ placedAt, closedAt, lines }: Order): boolean =>
-  placedAt !== null && closedAt === null && lines.some((line) => outstanding(line) > 0);
 
 const changed = (
   { orders }: OrdersState,
