@@ -9,6 +9,7 @@ import { fetchAhead, fetchIdly } from './shell/pages';
 import { Broken } from './shell/Broken';
 import { keepApp } from './shell/newVersion';
 import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
+import { loadBook } from './state/persistence/book';
 import { plantDemo } from './state/persistence/demo';
 import { showsFront } from './state/persistence/front';
 import { loadSettings } from './state/persistence/settings';
@@ -63,6 +64,8 @@ async function start(): Promise<void> {
     </Broken>,
   );
   if (path !== '/') await store.dispatch(loadBench());
+  // Every page can do without it for a moment.
+  void store.dispatch(loadBook());
   void askToPersist();
   setTimeout(
     () => void import('./state/persistence/sweep').then(({ sweep }) => sweep()).catch(() => undefined),

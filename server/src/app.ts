@@ -6,6 +6,7 @@ import compression from 'compression';
 import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
+import { counterRoutes } from './counter';
 import { preloader } from './preload';
 import { LOOPBACK, type Mode } from './settings';
 
@@ -98,6 +99,8 @@ export function createApp(settings: AppSettings): Express {
     if (settings.mode !== 'demo') res.status(404).type('text/plain').send('The demo is started with: npm run demo\n');
     else res.sendFile(settings.demoFile, { headers: { 'Cache-Control': 'no-cache' } });
   });
+  // A supplier that is made up, for the demo alone.
+  if (settings.mode === 'demo') app.use('/counter', counterRoutes());
   // Built files carry their content in their name, so they never change.
   // They were compressed when they were built, so that no request waits for it.
   app.use(

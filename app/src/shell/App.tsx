@@ -5,10 +5,14 @@ import {
   BenchPage,
   GearPage,
   CompatibilityPage,
+  DayPage,
+  DrawerPage,
   KnowledgePage,
   LabelsPage,
   LetterPage,
   LogPage,
+  OrderPage,
+  OrdersPage,
   SheetPage,
   SlipPage,
   StrobePage,
@@ -83,6 +87,10 @@ export function App() {
       <Route element={<Frame />}>
         <Route index element={<BenchPage />} />
         <Route path="log" element={<LogPage />} />
+        <Route path="drawer" element={<DrawerPage />} />
+        <Route path="orders" element={<OrdersPage />} />
+        <Route path="orders/:orderId/print" element={<OrderPage />} />
+        <Route path="day" element={<DayPage />} />
         <Route path="knowledge" element={<KnowledgePage />} />
         <Route path="compatibility" element={<CompatibilityPage />} />
         <Route path="why" element={<WhyPage />} />

@@ -1,14 +1,18 @@
-import { Link } from 'react-router';
+import { lazy, Suspense } from 'react';
+import { Link, useLocation } from 'react-router';
 import { counted } from '@loose-pulley/core/units';
 import { redoTarget, undoTarget } from '@loose-pulley/core/ticket';
 import { LidLine, MainsLine } from '../parts/clock/MainsLine';
 import { ChangeStrip } from '../parts/clock/ChangeStrip';
 import { TimerStrip } from '../parts/clock/TimerStrip';
+import { ofBook } from '../state/persistence/book';
 import { redo, undo } from '../state/persistence/actions';
 import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 import { PageBroken } from './PageBroken';
 import { useDescribe } from './useDescribe';
+
+const BookFoot = lazy(() => import('./BookFoot'));
 
 const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
 
@@ -18,7 +22,8 @@ export function Foot() {
   const unit = useUnit();
   const { ticket, said, unsaved, drafts } = useAppSelector(({ openTicket }) => openTicket);
   const count = useAppSelector(({ bench }) => bench.summaries.length);
-  const open = ticket.status === 'open' ? ticket : undefined;
+  const onBook = ofBook(useLocation().pathname);
+  const open = ticket.status === 'open' && !onBook ? ticket : undefined;
   // Typed letters come first: the ticket without them may well be saved.
   const saving =
     open?.saving === 'kept' && unsaved.itself > 0
@@ -31,7 +36,12 @@ export function Foot() {
   const back = open && redoTarget(open.record);
   return (
     <footer className="flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
-      {!open && count > 0 && <span>{counted(count, 'ticket')} saved on this computer</span>}
+      {onBook && (
+        <Suspense fallback={null}>
+          <BookFoot />
+        </Suspense>
+      )}
+      {!open && !onBook && count > 0 && <span>{counted(count, 'ticket')} saved on this computer</span>}
       {open && (
         <>
           <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>

@@ -52,6 +52,15 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
             Ticket
           </NavLink>
         )}
+        <NavLink
+          to="/drawer"
+          className={({ isActive }) => tab({ isActive: isActive || pathname.startsWith('/orders') })}
+        >
+          Drawer
+        </NavLink>
+        <NavLink to="/day" className={tab}>
+          Day
+        </NavLink>
         <NavLink to="/log" className={tab}>
           Log
         </NavLink>

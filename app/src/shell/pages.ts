@@ -4,6 +4,10 @@ import { page, type Page } from '../parts/ui/page';
 /** The pages, each in a file of its own. The frame of a ticket is not among them: every ticket needs it first. */
 export const BenchPage = page(async () => (await import('../pages/bench/BenchPage')).BenchPage);
 export const LogPage = page(async () => (await import('../pages/log/LogPage')).LogPage);
+export const DrawerPage = page(async () => (await import('../pages/drawer/DrawerPage')).DrawerPage);
+export const OrdersPage = page(async () => (await import('../pages/orders/OrdersPage')).OrdersPage);
+export const OrderPage = page(async () => (await import('../pages/print/OrderPage')).OrderPage);
+export const DayPage = page(async () => (await import('../pages/day/DayPage')).DayPage);
 export const KnowledgePage = page(async () => (await import('../pages/knowledge/KnowledgePage')).KnowledgePage);
 export const CompatibilityPage = page(
   async () => (await import('../pages/compatibility/CompatibilityPage')).CompatibilityPage,
@@ -46,6 +50,9 @@ const TICKET_PAGES: Readonly<Record<string, Page>> = {
 };
 const OTHER_PAGES: Readonly<Record<string, Page>> = {
   log: LogPage,
+  drawer: DrawerPage,
+  orders: OrdersPage,
+  day: DayPage,
   knowledge: KnowledgePage,
   compatibility: CompatibilityPage,
   why: WhyPage,

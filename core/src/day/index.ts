@@ -1,16 +1,7 @@
 export * from './schema';
 export { dayReducers, daySays } from './reduce';
 export { durationKey, durationsOf, type Duration, type Durations } from './durations';
-export {
-  jobOf,
-  partsChance,
-  STEP_KINDS,
-  waitingOf,
-  type DayJob,
-  type DayStep,
-  type DayWait,
-  type StepKind,
-} from './steps';
+export { jobOf, partsChance, STEP_KINDS, type DayJob, type DayStep, type DayWait, type StepKind } from './steps';
 export {
   closingOf,
   hoursOf,
@@ -24,3 +15,4 @@ export {
   type DayPlan,
   type DayQuestion,
 } from './plan';
+export { waitingOf } from './waiting';

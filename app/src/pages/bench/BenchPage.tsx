@@ -5,17 +5,14 @@ import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { today } from '../../parts/clock/useNow';
 import { keepFront } from '../../state/persistence/front';
-import { selectSummaries, useAppSelector } from '../../state/store/hooks';
+import { waitingOf } from '@loose-pulley/core/day';
+import { selectOrders, selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
 import { SetAside } from './SetAside';
 import { WhatIsOn } from './WhatIsOn';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { STATION_NAMES } from '@loose-pulley/core/stations';
-
-/** What a ticket waits for now: a timer that runs comes before whatever else was said. */
-const waitOf = (summary: TicketSummary): 'nothing' | 'clock' | 'parts' | 'owner' =>
-  summary.timers.length > 0 ? 'clock' : summary.waiting.for;
 
 const GROUPS = [
   ['nothing', 'Ready to work on'],
@@ -31,7 +28,7 @@ const FRONT_AFTER_MS = 700;
 const MAX_ROWS = 60;
 
 /** The one thing to do next: the ticket furthest along among those that want hands. */
-function nextUp(open: readonly TicketSummary[]): TicketSummary | undefined {
+function nextUp(open: readonly TicketSummary[], waitOf: (one: TicketSummary) => string): TicketSummary | undefined {
   const progress = ({ marks }: TicketSummary) => [...marks].filter((mark) => mark !== 'o').length;
   return open
     .filter((one) => waitOf(one) === 'nothing')
@@ -53,7 +50,9 @@ export function BenchPage() {
     const settled = setTimeout(keepFront, FRONT_AFTER_MS);
     return () => clearTimeout(settled);
   });
-  const next = nextUp(open);
+  const orders = useAppSelector(selectOrders);
+  const waitOf = (one: TicketSummary) => waitingOf(one, orders);
+  const next = nextUp(open, waitOf);
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div className="bg-sheet px-5 py-5 lg:px-7">

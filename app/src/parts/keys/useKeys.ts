@@ -1,6 +1,7 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { redo, undo } from '../../state/persistence/actions';
+import { ofBook, redoBook, undoBook } from '../../state/persistence/book';
 import type { KeyAction } from '../../state/store/settings';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch, useNowState } from '../../state/store/hooks';
@@ -100,7 +101,9 @@ export function useKeys(open: { jump(): void; help(): void }): void {
         // A field with typing in it undoes its own letters, by the browser.
         if (typed && event.target === field) return;
         event.preventDefault();
-        void dispatch(event.shiftKey ? redo() : undo());
+        // On the pages of the bench book it is the book's last step that is meant.
+        if (ofBook(window.location.pathname)) void dispatch(event.shiftKey ? redoBook() : undoBook());
+        else void dispatch(event.shiftKey ? redo() : undo());
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;

@@ -67,6 +67,9 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
     { id: 'knowledge', name: 'What the adviser knows', note: 'causes and tests, every number', run: go('/knowledge') },
     { id: 'compatibility', name: 'What may touch what', note: 'agents, materials, dirt', run: go('/compatibility') },
     { id: 'why', name: 'Why measure', note: 'every way of choosing, played', run: go('/why') },
+    { id: 'drawer', name: 'Drawer', note: 'belts, rings, kits; the one in my hand', run: go('/drawer') },
+    { id: 'orders', name: 'Orders', note: 'what is wanted, what is on its way', run: go('/orders') },
+    { id: 'day', name: 'Day', note: 'what next and until when, what is promised', run: go('/day') },
     { id: 'log', name: 'Log', note: 'every ticket, files in and out', run: go('/log') },
     {
       id: 'unit',

@@ -5,6 +5,7 @@ import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from
 import { selectSummaries } from '../store/selectors';
 import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
 import type { RootState, Thunk } from '../store/types';
+import { loadBook } from './book';
 import { journalTable, storeProblem } from './storage';
 import { holdTicket, onTabMessage, tellTabs, withHolds, type Hold } from './tabs';
 import { loadSummaries, loadSummary, loadTicket, removeTicket, saveTicket } from './tickets';
@@ -292,6 +293,10 @@ export const listenToTabs = (): Thunk => (dispatch, getState) => {
     if (message.type === 'imported') {
       if (ticket.status === 'open' && ticket.access !== 'writer') void dispatch(reload(ticket.id));
       void dispatch(loadBench());
+      return;
+    }
+    if (message.type === 'book') {
+      void dispatch(loadBook());
       return;
     }
     const here = ticket.status === 'open' && ticket.id === message.id ? ticket : undefined;

@@ -5,6 +5,8 @@ export type TabMessage =
   | { readonly type: 'saved'; readonly id: string }
   | { readonly type: 'removed'; readonly id: string }
   | { readonly type: 'handOver'; readonly id: string }
+  /** The bench book. */
+  | { readonly type: 'book' }
   /** Many tickets at once. */
   | { readonly type: 'imported' };
 

@@ -16,4 +16,4 @@ export const useNowState = (): (() => RootState) => {
 export const useBench = () => useAppSelector(selectBench);
 export const useUnit = () => useAppSelector(({ settings }) => settings.unit);
 
-export { selectSummaries } from './selectors';
+export { selectItems, selectOrders, selectSummaries } from './selectors';

@@ -1,9 +1,27 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Bench } from '@loose-pulley/core/driveView';
+import { benchStock, type Item } from '@loose-pulley/core/drawer';
+import type { Order } from '@loose-pulley/core/orders';
 import type { RootState } from './types';
 
 /** Every ticket in short, newest number first. */
 export const selectSummaries = ({ bench }: RootState) => bench.summaries;
+
+/** The orders of this bench; none while its book is not read. */
+const NO_ORDERS: readonly Order[] = [];
+export const selectOrders = ({ book }: RootState): readonly Order[] => book.record?.book.orders ?? NO_ORDERS;
+
+const NO_ITEMS: readonly Item[] = [];
+export const selectItems = ({ book }: RootState): readonly Item[] => book.record?.book.items ?? NO_ITEMS;
+
+/** What this bench chooses among; undefined while it is what comes with the app. */
+const selectStock = createSelector(
+  [selectItems, ({ book }: RootState) => book.record?.book.switchedSeries],
+  (items, switchedSeries) =>
+    items.length === 0 && (switchedSeries?.length ?? 0) === 0
+      ? undefined
+      : benchStock({ items, switchedSeries: switchedSeries ?? [] }),
+);
 
 /** What this bench believes and demands. */
 export const selectBench = createSelector(
@@ -11,6 +29,7 @@ export const selectBench = createSelector(
     ({ settings }: RootState) => settings.priors,
     ({ settings }: RootState) => settings.requirements,
     ({ settings }: RootState) => settings.toBeHad,
+    selectStock,
   ],
-  (priors, requirements, toBeHad): Bench => ({ priors, requirements, toBeHad }),
+  (priors, requirements, toBeHad, stock): Bench => ({ priors, requirements, toBeHad, stock }),
 );

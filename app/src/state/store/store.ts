@@ -1,6 +1,7 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { setAutoFreeze } from 'immer';
 import { reload } from '../persistence/actions';
+import { followTicket } from '../persistence/book';
 import { forgetFront } from '../persistence/front';
 import { Keeper } from '../persistence/keeper';
 import { WritingRights } from '../persistence/rights';
@@ -45,6 +46,25 @@ export function makeStore() {
     effect: (_, api) => {
       const { ticket } = api.getState().openTicket;
       if (ticket.status === 'open' && ticket.access === 'writer') services.keeper.keep(ticket.record);
+    },
+  });
+  // The drawer follows the ticket: what its tries have out, and what failed.
+  listeners.startListening({
+    predicate: (_, now, before) => {
+      const { ticket } = now.openTicket;
+      const was = before.openTicket.ticket;
+      if (ticket.status !== 'open' || ticket.access !== 'writer') return false;
+      const wasDrives =
+        was.status === 'open' && was.id === ticket.id && was.access === 'writer' ? was.record.ticket.drives : undefined;
+      const { drives } = ticket.record.ticket;
+      return (
+        drives !== wasDrives &&
+        [...drives, ...(wasDrives ?? [])].some(({ tries }) => tries.some(({ itemId }) => itemId !== undefined))
+      );
+    },
+    effect: (_, api) => {
+      const { ticket } = api.getState().openTicket;
+      if (ticket.status === 'open') void api.dispatch(followTicket(ticket.record.ticket));
     },
   });
   listeners.startListening({

@@ -2,12 +2,14 @@ import { combineReducers, type ThunkDispatch, type UnknownAction } from '@reduxj
 import type { Keeper } from '../persistence/keeper';
 import type { WritingRights } from '../persistence/rights';
 import { benchReducer } from './bench';
+import { bookReducer } from './book';
 import { openTicketReducer } from './openTicket';
 import { settingsReducer } from './settings';
 
 export const rootReducer = combineReducers({
   settings: settingsReducer,
   bench: benchReducer,
+  book: bookReducer,
   openTicket: openTicketReducer,
 });
 export type RootState = ReturnType<typeof rootReducer>;

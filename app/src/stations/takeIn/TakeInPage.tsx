@@ -14,6 +14,7 @@ import { Discs } from '../../parts/ticket/Discs';
 import { FarAway } from './FarAway';
 import { KnownBefore } from './KnownBefore';
 import { OnArrival } from './OnArrival';
+import { PromiseLine } from './PromiseLine';
 import { TriedAgain } from './TriedAgain';
 import { UnplugFirst } from './UnplugFirst';
 import type { Details, ErrorCode } from '@loose-pulley/core/stations';
@@ -116,6 +117,7 @@ export function TakeInPage() {
             dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
           }
         />
+        <PromiseLine />
         <TextArea
           label={`What is normal for ${drive.mechanism || 'this mechanism'}`}
           rows={2}

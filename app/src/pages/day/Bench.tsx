@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import { hoursOf, type DayState, type OpeningShift } from '@loose-pulley/core/day';
+import { NumberLine } from '../../parts/ui/NumberLine';
+import { changeBook } from '../../state/persistence/book';
+import { useAppDispatch } from '../../state/store/hooks';
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+const clock = (minutes: number): string =>
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+const shiftsWords = (shifts: readonly OpeningShift[]): string =>
+  shifts.map(({ fromMin, toMin }) => `${clock(fromMin)}-${clock(toMin)}`).join(', ');
+
+/** Hours as they are typed: `9-12:30, 13-17:30`, or nothing for a closed day. Null where they cannot be read. */
+export function parseHours(text: string): readonly OpeningShift[] | null {
+  if (text.trim() === '' || /^closed$/i.test(text.trim())) return [];
+  const shifts: OpeningShift[] = [];
+  for (const part of text.split(/,|;|and/)) {
+    const [, fromHour, fromMinute = '0', toHour, toMinute = '0'] =
+      /^\s*(\d{1,2})(?:[:.](\d\d))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d\d))?\s*$/.exec(part) ?? [];
+    if (fromHour === undefined || toHour === undefined) return null;
+    const shift = {
+      fromMin: Number(fromHour) * 60 + Number(fromMinute),
+      toMin: Number(toHour) * 60 + Number(toMinute),
+    };
+    const before = shifts.at(-1);
+    if (shift.fromMin >= shift.toMin || shift.toMin > 1440 || (before && shift.fromMin < before.toMin)) return null;
+    shifts.push(shift);
+  }
+  return shifts.length > 4 ? null : shifts;
+}
+
+function HoursLine({
+  day,
+  shifts,
+  onHours,
+}: {
+  readonly day: string;
+  readonly shifts: readonly OpeningShift[];
+  readonly onHours: (shifts: readonly OpeningShift[]) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  const read = text === null ? shifts : parseHours(text);
+  const leave = (): void => {
+    if (text !== null && read) {
+      if (shiftsWords(read) !== shiftsWords(shifts)) onHours(read);
+      setText(null);
+    }
+  };
+  return (
+    <label className="grid gap-1 text-sm text-soft">
+      {day}
+      <input
+        className="field text-ink"
+        placeholder="closed"
+        value={text ?? shiftsWords(shifts)}
+        aria-invalid={read === null}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={leave}
+        onKeyDown={(event) => event.key === 'Enter' && leave()}
+      />
+      {read === null && (
+        <span className="text-live">
+          Read “{text}”. Write the hours as 9-12:30, 13-17:30; nothing where it is closed.
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** When the bench is open, how many machines fit on it, and how many things may dry. */
+export function Bench({ state }: { readonly state: Pick<DayState, 'hours' | 'benches' | 'dryingPlaces'> }) {
+  const dispatch = useAppDispatch();
+  const hours = hoursOf(state);
+  const places = (of: Partial<Pick<DayState, 'benches' | 'dryingPlaces'>>, gesture: string) =>
+    void dispatch(
+      changeBook([{ type: 'placesSet', benches: state.benches, dryingPlaces: state.dryingPlaces, ...of }], gesture),
+    );
+  return (
+    <div className="grid gap-3 pb-4 sm:grid-cols-2">
+      {DAYS.map((day, index) => (
+        <HoursLine
+          key={day}
+          day={day}
+          shifts={hours[index] ?? []}
+          onHours={(shifts) =>
+            void dispatch(
+              changeBook([{ type: 'hoursSet', hours: hours.map((one, at) => (at === index ? shifts : one)) }]),
+            )
+          }
+        />
+      ))}
+      <NumberLine
+        label="Machines on the bench at once"
+        unit="places"
+        min={1}
+        max={50}
+        value={state.benches}
+        onNumber={(value, gesture) => value !== null && Number.isInteger(value) && places({ benches: value }, gesture)}
+      />
+      <NumberLine
+        label="Places to dry"
+        unit="places"
+        min={1}
+        max={50}
+        value={state.dryingPlaces}
+        onNumber={(value, gesture) =>
+          value !== null && Number.isInteger(value) && places({ dryingPlaces: value }, gesture)
+        }
+      />
+    </div>
+  );
+}

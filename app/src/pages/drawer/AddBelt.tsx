@@ -1,0 +1,76 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { newItem, sameSize, type Item } from '@loose-pulley/core/drawer';
+import { parseBeltSize } from '@loose-pulley/core/units';
+import { Button } from '../../parts/ui/Button';
+import { changeBook } from '../../state/persistence/book';
+import { useAppDispatch } from '../../state/store/hooks';
+
+/** `3 × 1.2x116 in A4`: how many, which, where. How many and where may be left out. */
+const LINE = /^(?:(\d{1,5})\s*(?:of|pcs|pieces|×(?=\s)|x(?=\s))\s*)?(.+?)(?:\s+in\s+(.{1,80}))?$/i;
+
+/** A belt put in by one typed line. */
+export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; readonly onPick: (id: string) => void }) {
+  const dispatch = useAppDispatch();
+  const [line, setLine] = useState('');
+  const [, count = '1', size = '', place = ''] = LINE.exec(line.trim()) ?? [];
+  const read = line.trim() === '' ? undefined : parseBeltSize(size);
+  const belt = read?.ok && !read.value.otherwise ? read.value : undefined;
+  const add = async (): Promise<void> => {
+    if (!belt) return;
+    const { shape, thicknessMm, widthMm = null, innerLengthMm } = belt;
+    const same = items.find(
+      (one) =>
+        !one.band &&
+        (place === '' || one.place === place) &&
+        sameSize(one, { shape, thicknessMm, widthMm, innerLengthMm }),
+    );
+    const id = same?.id ?? nanoid(12);
+    const done = await dispatch(
+      changeBook([
+        same
+          ? { type: 'quantityChanged', itemId: same.id, by: Number(count) }
+          : {
+              type: 'itemsPut',
+              items: [newItem(id, { shape, thicknessMm, widthMm, innerLengthMm }, Number(count), { place })],
+            },
+      ]),
+    );
+    if (!done) return;
+    setLine('');
+    onPick(id);
+  };
+  return (
+    <form
+      aria-label="Put a belt in"
+      className="grid gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void add();
+      }}
+    >
+      <label htmlFor="put-in" className="text-sm text-soft">
+        Put in: section × size, such as 1.2x116, ring 1.78x28.3 or 3 of 4x0.6x208 in A4
+      </label>
+      <div className="flex gap-2">
+        <input
+          id="put-in"
+          autoComplete="off"
+          value={line}
+          onChange={(event) => setLine(event.target.value)}
+          className="field w-full max-w-96 text-lg"
+        />
+        <Button type="submit" disabled={!belt}>
+          Put in
+        </Button>
+      </div>
+      <p aria-live="polite" className="min-h-[1.4em] text-sm text-soft">
+        {read?.ok && `${count} of: ${read.value.echo}${place ? `, in ${place}` : ''}.`}
+        {read?.ok &&
+          read.value.otherwise &&
+          ` Or is it the other thing? Write “${size} long” for an inner length, “Ø” before the size for an inner diameter.`}
+        {read && !read.ok && read.problem}
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,173 @@
+import { nanoid } from 'nanoid';
+import { useMemo, useState } from 'react';
+import {
+  COLUMN_NAMES,
+  COLUMNS,
+  matchColumns,
+  readList,
+  type Column,
+  type Matching,
+} from '@loose-pulley/core/drawerTable';
+import { readTable, type Table } from '@loose-pulley/core/table';
+import { counted } from '@loose-pulley/core/units';
+import { Button, CommitButton } from '../../parts/ui/Button';
+import { FilePicker } from '../../parts/ui/FilePicker';
+import { TextLine } from '../../parts/ui/TextLine';
+import { changeBook } from '../../state/persistence/book';
+import { useAppDispatch } from '../../state/store/hooks';
+
+interface Opened {
+  readonly name: string;
+  readonly table: Table;
+  readonly matching: Matching;
+}
+const EXAMPLES = 3;
+const SHOWN = 12;
+
+/** A list of belts as CSV: its columns matched by example, its mistakes told by line; whole, or not at all. */
+export function BringIn() {
+  const dispatch = useAppDispatch();
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [kit, setKit] = useState('');
+  const [said, setSaid] = useState('');
+  const read = useMemo(() => opened && readList(opened.table, opened.matching, () => nanoid(12)), [opened]);
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setSaid('');
+    const table = readTable(await file.text(), file.name);
+    if (!table.ok) {
+      setOpened(null);
+      setSaid(table.problem);
+      return;
+    }
+    setKit('');
+    setOpened({ name: file.name, table: table.value, matching: matchColumns(table.value.head, table.value.rows) });
+  };
+  const choose = (index: number, column: Column | ''): void => {
+    if (!opened) return;
+    // Each kind stands once: chosen here, it leaves where it stood.
+    const matching = opened.matching.map((one, at) => (at === index ? column || null : one === column ? null : one));
+    setOpened({ ...opened, matching });
+  };
+  const take = async (): Promise<void> => {
+    if (!opened || !read || read.items.length === 0) return;
+    const name = kit.trim();
+    const done = await dispatch(
+      name === ''
+        ? changeBook([{ type: 'itemsPut', items: read.items }])
+        : changeBook([
+            {
+              type: 'kitPut',
+              kit: {
+                id: nanoid(12),
+                name,
+                quantity: 1,
+                place: '',
+                supplier: read.items[0]?.supplier ?? '',
+                price: null,
+                boughtOn: '',
+                contents: read.items
+                  .slice(0, 500)
+                  .map(({ shape, thicknessMm, widthMm, innerLengthMm, label, quantity }) => ({
+                    shape,
+                    thicknessMm,
+                    widthMm,
+                    innerLengthMm,
+                    label,
+                    count: Math.max(1, quantity),
+                  })),
+              },
+            },
+          ]),
+    );
+    if (done) {
+      setSaid(
+        `${counted(read.items.length, 'size')} from “${opened.name}” ${name === '' ? 'put in the drawer' : `kept as the kit “${name}”`}.`,
+      );
+      setOpened(null);
+    }
+  };
+  return (
+    <section aria-labelledby="bring-in" className="grid gap-2">
+      <h2 id="bring-in" className="text-lg">
+        A list as CSV
+      </h2>
+      <FilePicker label="Open a list" accept=".csv,.txt,text/csv" onFiles={([file]) => void open(file)} />
+      <p role="status" className="empty:hidden">
+        {said}
+      </p>
+      {opened && read && (
+        <div className="grid gap-3">
+          <p>
+            <strong>{opened.name}</strong>, {counted(opened.table.rows.length, 'line')}. What each column holds:
+          </p>
+          <div className="overflow-x-auto">
+            <table className="w-full border-collapse text-[15px]">
+              <tbody>
+                {opened.table.head.map((heading, index) => (
+                  <tr key={`${heading} ${index}`} className="border-b border-hair">
+                    <th scope="row" className="py-1 pr-2 text-left align-top font-normal">
+                      {heading || `column ${index + 1}`}
+                      <span className="block text-sm text-soft">
+                        {opened.table.rows
+                          .slice(0, EXAMPLES)
+                          .map(({ cells }) => cells[index])
+                          .filter(Boolean)
+                          .join(', ')}
+                      </span>
+                    </th>
+                    <td className="py-1">
+                      <select
+                        aria-label={`Column ${heading || index + 1} holds`}
+                        className="field w-full"
+                        value={opened.matching[index] ?? ''}
+                        onChange={(event) => choose(index, event.target.value as Column | '')}
+                      >
+                        <option value="">leave it out</option>
+                        {COLUMNS.map((column) => (
+                          <option key={column} value={column}>
+                            {COLUMN_NAMES[column]}
+                          </option>
+                        ))}
+                      </select>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          {read.problems.length > 0 ? (
+            <div role="alert" className="border-l-4 border-live pl-3">
+              <p className="font-semibold text-live">
+                Nothing was taken in. {counted(read.problems.length, 'line')} cannot be read:
+              </p>
+              <ul>
+                {read.problems.slice(0, SHOWN).map(({ line, words }) => (
+                  <li key={line}>
+                    line {line}: {words}
+                  </li>
+                ))}
+              </ul>
+              {read.problems.length > SHOWN && <p>and more.</p>}
+            </div>
+          ) : (
+            <>
+              <p>
+                {counted(read.items.length, 'size')}, {read.items.reduce((sum, { quantity }) => sum + quantity, 0)}{' '}
+                pieces.
+                {read.joined > 0 && ` ${counted(read.joined, 'line')} of one size joined.`}
+              </p>
+              <TextLine label="It is a kit, still together: its name" value={kit} maxLength={120} onText={setKit} />
+              <div className="flex flex-wrap gap-2">
+                <CommitButton look="strong" onClick={() => void take()}>
+                  {kit.trim() === '' ? 'Put all of it in the drawer' : 'Keep it as a kit'}
+                </CommitButton>
+                <Button onClick={() => setOpened(null)}>Not now</Button>
+              </div>
+            </>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}

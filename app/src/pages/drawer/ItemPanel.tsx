@@ -1,0 +1,209 @@
+import { isAged, labelWords, measureFrom, RUBBERS, runsLow, type Item, type Rubber } from '@loose-pulley/core/drawer';
+import { onOrder, type Order } from '@loose-pulley/core/orders';
+import { beltLabel, formatDay, formatLength, parseLength, type LengthUnit } from '@loose-pulley/core/units';
+import { today } from '../../parts/clock/useNow';
+import { Button, CommitButton } from '../../parts/ui/Button';
+import { NumberLine } from '../../parts/ui/NumberLine';
+import { SectionSign } from '../../parts/ui/SectionSign';
+import { TextLine } from '../../parts/ui/TextLine';
+import { changeBook } from '../../state/persistence/book';
+import { useAppDispatch } from '../../state/store/hooks';
+
+const RUBBER_NAMES: Readonly<Record<Rubber, string>> = {
+  unknown: 'unknown',
+  nitrile: 'nitrile',
+  chloroprene: 'chloroprene',
+  naturalRubber: 'natural rubber',
+  ethylenePropylene: 'ethylene-propylene',
+  siliconeRubber: 'silicone',
+  polyurethane: 'polyurethane',
+};
+
+/** All that the drawer knows of a size, to be changed where it stands. */
+export function ItemPanel({
+  item,
+  orders,
+  unit,
+  onClose,
+  onOrderIt,
+}: {
+  readonly item: Item;
+  readonly orders: readonly Order[];
+  readonly unit: LengthUnit;
+  readonly onClose: () => void;
+  readonly onOrderIt: (item: Item) => void;
+}) {
+  const dispatch = useAppDispatch();
+  const label = beltLabel(item, unit);
+  const change = (changes: Partial<Item>, gesture?: string) =>
+    void dispatch(changeBook([{ type: 'itemChanged', itemId: item.id, changes }], gesture));
+  const more = (by: number) => void dispatch(changeBook([{ type: 'quantityChanged', itemId: item.id, by }]));
+  const aged = isAged(item, today());
+  const from = measureFrom(item);
+  const lies = labelWords(item, unit);
+  const coming = onOrder(orders, item);
+  const [seller] = item.sellerNumbers;
+  return (
+    <section aria-label="This size" className="grid gap-3">
+      <div className="flex items-start justify-between gap-2">
+        <div>
+          <h2 className="text-[28px] leading-tight font-bold">
+            <SectionSign shape={item.shape} /> {label.size}
+          </h2>
+          <p className="text-soft">
+            {label.words}
+            {item.kit && ` · from ${item.kit}`}
+          </p>
+        </div>
+        <Button look="quiet" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+      {lies && <p className="border-l-4 border-live pl-3">{lies}</p>}
+      {aged && <p className="border-l-4 border-live pl-3">Old rubber: measure one before it is trusted.</p>}
+      {!aged && from !== '' && <p className="text-sm text-soft">Measured first from {formatDay(from)} on.</p>}
+      <div className="flex flex-wrap items-end gap-2">
+        <NumberLine
+          label="In the drawer"
+          unit="pieces"
+          max={100_000}
+          value={item.quantity}
+          onNumber={(value, gesture) => {
+            if (value !== null && Number.isInteger(value))
+              void dispatch(changeBook([{ type: 'recounted', itemId: item.id, quantity: value }], gesture));
+          }}
+        />
+        <Button disabled={item.quantity === 0} onClick={() => more(-1)} aria-label="One fewer">
+          −1
+        </Button>
+        <Button onClick={() => more(1)} aria-label="One more">
+          +1
+        </Button>
+      </div>
+      <p className={runsLow(item) ? 'text-live' : 'text-sm text-soft'}>
+        {runsLow(item) ? 'Runs low. ' : ''}
+        {coming > 0 ? `${coming} on the order.` : ''}{' '}
+        {coming === 0 && (
+          <Button look="quiet" onClick={() => onOrderIt(item)}>
+            Put it on the order
+          </Button>
+        )}
+      </p>
+      <TextLine
+        label="Place"
+        value={item.place}
+        maxLength={80}
+        onText={(place, gesture) => change({ place }, gesture)}
+      />
+      <TextLine
+        label="Label"
+        value={item.label}
+        maxLength={160}
+        onText={(text, gesture) => change({ label: text }, gesture)}
+      />
+      <TextLine
+        label="Supplier"
+        value={item.supplier}
+        maxLength={120}
+        onText={(supplier, gesture) => change({ supplier }, gesture)}
+      />
+      <TextLine
+        label="The seller’s number for this size"
+        value={seller?.number ?? ''}
+        maxLength={80}
+        onText={(number, gesture) =>
+          change(
+            {
+              sellerNumbers:
+                number === ''
+                  ? item.sellerNumbers.slice(1)
+                  : [{ seller: item.supplier, number }, ...item.sellerNumbers.slice(1)],
+            },
+            gesture,
+          )
+        }
+      />
+      <div className="flex flex-wrap gap-3">
+        <NumberLine
+          label="Price of one"
+          unit="own money"
+          max={100_000}
+          value={item.price}
+          onNumber={(price, gesture) => change({ price }, gesture)}
+        />
+        <NumberLine
+          label="Few at"
+          unit="pieces"
+          max={100_000}
+          value={item.lowAt}
+          onNumber={(lowAt, gesture) => change({ lowAt }, gesture)}
+        />
+        <NumberLine
+          label="Measured inner length"
+          unit={unit}
+          min={unit === 'in' ? 0.04 : 1}
+          max={unit === 'in' ? 78 : 2000}
+          value={item.measuredMm === null ? null : Number(formatLength(item.measuredMm, unit))}
+          onNumber={(value, gesture) => {
+            const read = value === null ? null : parseLength(String(value), unit);
+            change(
+              read === null || !read.ok
+                ? { measuredMm: null, measuredOn: '' }
+                : { measuredMm: read.value.lengthMm, measuredOn: today() },
+              gesture,
+            );
+          }}
+        />
+        <NumberLine
+          label="Hardness"
+          unit="Shore A"
+          min={10}
+          max={100}
+          value={item.hardnessShoreA}
+          onNumber={(hardnessShoreA, gesture) => change({ hardnessShoreA }, gesture)}
+        />
+      </div>
+      <label className="grid gap-1 text-sm text-soft">
+        Kind of rubber
+        <select
+          value={item.rubber}
+          onChange={(event) => change({ rubber: event.target.value as Rubber })}
+          className="field text-ink"
+        >
+          {RUBBERS.map((one) => (
+            <option key={one} value={one}>
+              {RUBBER_NAMES[one]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1 text-sm text-soft">
+        Bought on
+        <input
+          type="date"
+          value={item.boughtOn}
+          max={today()}
+          onChange={(event) => change({ boughtOn: event.target.value })}
+          className="field text-ink"
+        />
+      </label>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={item.band}
+          onChange={(event) => change({ band: event.target.checked })}
+        />
+        A household band, no belt
+      </label>
+      <CommitButton
+        onClick={() => {
+          void dispatch(changeBook([{ type: 'itemRemoved', itemId: item.id }]));
+          onClose();
+        }}
+      >
+        Remove this size
+      </CommitButton>
+    </section>
+  );
+}

@@ -1,0 +1,168 @@
+import { useState } from 'react';
+import { sameSize, type BeltFields } from '@loose-pulley/core/drawer';
+import type { Order, WantOf } from '@loose-pulley/core/orders';
+import { inHundred } from '@loose-pulley/core/probability';
+import { beltLabel, counted, type LengthUnit } from '@loose-pulley/core/units';
+import { Button, CommitButton } from '../../parts/ui/Button';
+import { changeBook } from '../../state/persistence/book';
+import type { Asked, Offered, PartsCounter } from '../../state/counter';
+import { useAppDispatch } from '../../state/store/hooks';
+
+/** What a substitute is worth to those who wait for the line: its chance where it was worked out, else that it was not. */
+function judged(belt: BeltFields, lineWants: Order['lines'][number]['wants'], wants: readonly WantOf[]): string {
+  const chances = lineWants.flatMap(({ ticketId, wantId }) => {
+    const of = wants.find((one) => one.ticketId === ticketId && one.want.id === wantId);
+    const would = of?.want.alternates.find((one) => sameSize(one.belt, belt));
+    return of ? [`${of.ticketNumber}: ${would ? inHundred(would.chance) : 'not among what would do'}`] : [];
+  });
+  return chances.length > 0 ? chances.join(', ') : 'no ticket waits for it';
+}
+
+/** The lines of an order as the counter is asked for them. */
+export const askedOf = ({ lines }: Order): readonly Asked[] =>
+  lines.map(({ id, quantity, shape, thicknessMm, widthMm, innerLengthMm }) => ({
+    lineId: id,
+    quantity,
+    belt: { shape, thicknessMm, widthMm, innerLengthMm },
+  }));
+
+/** A list shown to the parts counter: what it has, what it would send instead; nothing is taken that was not chosen. */
+export function CounterQuote({
+  order,
+  counter,
+  wants,
+  unit,
+}: {
+  readonly order: Order;
+  readonly counter: PartsCounter;
+  readonly wants: readonly WantOf[];
+  readonly unit: LengthUnit;
+}) {
+  const dispatch = useAppDispatch();
+  const [offers, setOffers] = useState<readonly Offered[] | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [said, setSaid] = useState('');
+  const asked = askedOf(order);
+  const ask = async (): Promise<void> => {
+    setBusy(true);
+    setSaid('Asking…');
+    const answer = await counter.ask(asked);
+    setBusy(false);
+    setOffers(answer.ok ? answer.value : null);
+    setSaid(answer.ok ? '' : answer.problem);
+  };
+  const swap = (lineId: string, belt: BeltFields, price: number): void => {
+    const lines = order.lines.map((line) =>
+      line.id === lineId
+        ? {
+            ...line,
+            ...belt,
+            price,
+            label: '',
+            sellerNumber: '',
+            insteadOf: line.insteadOf || beltLabel(line, 'mm').size,
+          }
+        : line,
+    );
+    setOffers(null);
+    void dispatch(changeBook([{ type: 'orderPut', order: { ...order, lines } }]));
+  };
+  const drop = (lineId: string): void => {
+    const lines = order.lines.filter(({ id }) => id !== lineId);
+    setOffers((before) => before && before.filter((one) => one.lineId !== lineId));
+    void dispatch(
+      changeBook([
+        lines.length === 0
+          ? { type: 'orderRemoved', orderId: order.id }
+          : { type: 'orderPut', order: { ...order, lines } },
+      ]),
+    );
+  };
+  const place = async (): Promise<void> => {
+    setBusy(true);
+    const placed = await counter.order(asked);
+    setBusy(false);
+    if (!placed.ok) {
+      setSaid(placed.problem);
+      return;
+    }
+    const prices = new Map((offers ?? []).map(({ lineId, price }) => [lineId, price]));
+    await dispatch(
+      changeBook([
+        {
+          type: 'orderPut',
+          order: {
+            ...order,
+            supplier: order.supplier || counter.name,
+            lines: order.lines.map((line) => ({ ...line, price: prices.get(line.id) ?? line.price })),
+          },
+        },
+        {
+          type: 'orderPlaced',
+          orderId: order.id,
+          expectedOn: placed.value.expectedOn,
+          reference: placed.value.reference,
+          byCounter: true,
+        },
+      ]),
+    );
+  };
+  const lacking = offers?.some(({ state }) => state === 'soldOut') ?? false;
+  return (
+    <div className="grid gap-2">
+      <Button disabled={busy} className="justify-self-start" onClick={() => void ask()}>
+        Ask the parts counter
+      </Button>
+      <p role="status" className="empty:hidden">
+        {said}
+      </p>
+      {offers && (
+        <>
+          <ul className="border-t border-hair">
+            {offers.map(({ lineId, state, inStock, price, days, substitute }) => {
+              const line = order.lines.find(({ id }) => id === lineId);
+              if (!line) return null;
+              return (
+                <li key={lineId} className="grid gap-1 border-b border-hair py-2">
+                  <p>
+                    <strong>{beltLabel(line, unit).size}</strong>:{' '}
+                    {state === 'soldOut'
+                      ? 'sold out'
+                      : `${state === 'few' ? `only ${inStock}` : `${inStock} there`}, ${price.toFixed(2)} each, about ${counted(days, 'day')}`}
+                  </p>
+                  {substitute && (
+                    <p className="flex flex-wrap items-center gap-x-3">
+                      <span>
+                        Offered instead: {beltLabel(substitute.belt, unit).size}, {substitute.price.toFixed(2)} each.{' '}
+                        {judged(substitute.belt, line.wants, wants)}.
+                      </span>
+                      <Button onClick={() => swap(lineId, substitute.belt, substitute.price)}>Take that one</Button>
+                    </p>
+                  )}
+                  {state === 'soldOut' && (
+                    <Button look="quiet" className="justify-self-start" onClick={() => drop(lineId)}>
+                      Take it off this list
+                    </Button>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+          <CommitButton
+            look="strong"
+            className="justify-self-start"
+            disabled={busy || lacking}
+            onClick={() => void place()}
+          >
+            Order this at the counter
+          </CommitButton>
+          {lacking && (
+            <p className="text-sm text-soft">
+              What is sold out comes off the list first, or is taken as the other one.
+            </p>
+          )}
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,154 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { gather, type Order, type Wanted, type WantOf } from '@loose-pulley/core/orders';
+import { itemFor, runsLow, sameSize, type BeltFields, type Item } from '@loose-pulley/core/drawer';
+import { inHundred } from '@loose-pulley/core/probability';
+import { beltLabel, counted, type LengthUnit } from '@loose-pulley/core/units';
+import { Button, CommitButton } from '../../parts/ui/Button';
+import { newLine, newOrder } from '../../parts/book/useOrderIt';
+import { changeBook } from '../../state/persistence/book';
+import { useAppDispatch } from '../../state/store/hooks';
+
+const keyOf = (belt: BeltFields): string => `${belt.shape} ${beltLabel(belt, 'mm').size}`;
+
+/** What tickets want and what runs low, gathered: put on one list for each supplier. */
+export function WantedList({
+  wants,
+  items,
+  orders,
+  unit,
+}: {
+  readonly wants: readonly WantOf[];
+  readonly items: readonly Item[];
+  readonly orders: readonly Order[];
+  readonly unit: LengthUnit;
+}) {
+  const dispatch = useAppDispatch();
+  const [instead, setInstead] = useState<Readonly<Record<string, BeltFields>>>({});
+  const [leave, setLeave] = useState<ReadonlySet<string>>(new Set());
+  const wanted = gather(wants, items.filter(runsLow), items, orders);
+  if (wanted.length === 0) return <p className="text-soft">Nothing is wanted that is not ordered already.</p>;
+  const chosen = wanted.filter(({ belt }) => !leave.has(keyOf(belt)));
+  const put = async (): Promise<void> => {
+    const lists = new Map<string, Order>(
+      orders.filter(({ placedAt }) => placedAt === null).map((one) => [one.supplier, one]),
+    );
+    for (const one of chosen) {
+      const other = instead[keyOf(one.belt)];
+      const item = other && itemFor(items, other);
+      const supplier = item?.supplier || one.supplier;
+      const line = newLine(other ?? one.belt, one.quantity, {
+        label: other ? (item?.label ?? '') : one.label,
+        sellerNumber: other ? (item?.sellerNumbers[0]?.number ?? '') : one.sellerNumber,
+        price: other ? (item?.price ?? null) : one.price,
+        insteadOf: other ? beltLabel(one.belt, 'mm').size : '',
+        wants: one.wants.map(({ ticketId, want }) => ({ ticketId, wantId: want.id })),
+      });
+      const list = lists.get(supplier) ?? newOrder(supplier, []);
+      const known = list.lines.find((of) => of.wants.length === 0 && line.wants.length === 0 && sameSize(of, line));
+      lists.set(supplier, {
+        ...list,
+        lines: known
+          ? list.lines.map((of) => (of === known ? { ...of, quantity: of.quantity + line.quantity } : of))
+          : [...list.lines, line],
+      });
+    }
+    await dispatch(
+      changeBook(
+        [...lists.values()].filter(({ lines }) => lines.length > 0).map((order) => ({ type: 'orderPut', order })),
+      ),
+    );
+  };
+  const forWhom = ({ wants: of, low }: Wanted) => (
+    <>
+      {of.map(({ ticketId, ticketNumber, want }, index) => (
+        <span key={want.id}>
+          {index > 0 && ', '}
+          <Link className="underline decoration-hair decoration-2 underline-offset-4" to={`/t/${ticketId}/size`}>
+            {ticketNumber}
+          </Link>{' '}
+          ({inHundred(want.chance)})
+        </span>
+      ))}
+      {of.length > 0 && low && ', '}
+      {low && 'runs low'}
+    </>
+  );
+  return (
+    <div className="grid gap-3">
+      <ul>
+        {wanted.map((one) => {
+          const key = keyOf(one.belt);
+          const alternates = one.wants.length === 1 ? (one.wants[0]?.want.alternates ?? []) : [];
+          return (
+            <li
+              key={key}
+              className="grid gap-x-4 border-b border-hair py-2 sm:grid-cols-[minmax(0,1fr)_auto] sm:items-center"
+            >
+              <label className="flex min-h-11 items-center gap-3">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={!leave.has(key)}
+                  onChange={() =>
+                    setLeave(
+                      (before) => new Set(before.has(key) ? [...before].filter((of) => of !== key) : [...before, key]),
+                    )
+                  }
+                />
+                <span>
+                  <strong>
+                    {one.quantity} × {beltLabel(one.belt, unit).size}
+                  </strong>
+                  <span className="block text-sm text-soft">
+                    for {forWhom(one)}
+                    {one.supplier
+                      ? ` · ${one.supplier}${one.sellerNumber ? ` ${one.sellerNumber}` : ''}`
+                      : ' · no supplier yet'}
+                    {one.price !== null && ` · ${one.price.toFixed(2)} each`}
+                  </span>
+                </span>
+              </label>
+              {alternates.length > 0 && (
+                <select
+                  aria-label={`Would do instead of ${beltLabel(one.belt, unit).size}`}
+                  className="field"
+                  value={instead[key] ? keyOf(instead[key]) : ''}
+                  onChange={(event) => {
+                    const other = alternates.find(({ belt }) => keyOf(belt) === event.target.value)?.belt;
+                    setInstead((before) =>
+                      Object.fromEntries([
+                        ...Object.entries(before).filter(([of]) => of !== key),
+                        ...(other ? [[key, other] as const] : []),
+                      ]),
+                    );
+                  }}
+                >
+                  <option value="">this one</option>
+                  {alternates.map(({ belt, chance }) => (
+                    <option key={keyOf(belt)} value={keyOf(belt)}>
+                      or {beltLabel(belt, unit).size}: {inHundred(chance)}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <CommitButton
+        look="strong"
+        className="justify-self-start"
+        disabled={chosen.length === 0}
+        onClick={() => void put()}
+      >
+        Put {counted(chosen.length, 'size')} on the order
+      </CommitButton>
+      {leave.size > 0 && (
+        <Button look="quiet" className="justify-self-start" onClick={() => setLeave(new Set())}>
+          All of them
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { bookRedoTarget, bookUndoTarget, sayBookEvent } from '@loose-pulley/core/book';
+import { Button } from '../parts/ui/Button';
+import { redoBook, undoBook } from '../state/persistence/book';
+import { useAppDispatch, useAppSelector } from '../state/store/hooks';
+
+const SAVING = { kept: 'Saved', saving: 'Saving…', failed: 'Not saved' } as const;
+
+/** The foot of drawer, orders and day: whether all is kept, and undo. */
+export default function BookFoot() {
+  const dispatch = useAppDispatch();
+  const { record, saving, status, problem } = useAppSelector(({ book }) => book);
+  if (!record) return null;
+  const target = bookUndoTarget(record);
+  const back = bookRedoTarget(record);
+  return (
+    <>
+      <span role="status" className={saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
+        {status === 'newer' ? 'Read only: written by a newer Loose Pulley' : SAVING[saving]}
+        {saving === 'kept' && <span className="max-sm:sr-only"> on this computer</span>}
+      </span>
+      {saving === 'failed' && problem && <span className="text-live">{problem.sentence}</span>}
+      <Button look="quiet" disabled={!target || status === 'newer'} onClick={() => void dispatch(undoBook())}>
+        Undo{target ? `: ${sayBookEvent(target, record.book)}` : ''}
+      </Button>
+      {back && (
+        <Button look="quiet" onClick={() => void dispatch(redoBook())}>
+          Redo
+        </Button>
+      )}
+    </>
+  );
+}

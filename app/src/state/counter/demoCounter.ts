@@ -1,0 +1,32 @@
+import { ok, refuse, type Result } from '@loose-pulley/core/units';
+import type { Asked, Offered, Parcel, PartsCounter, Placed } from './port';
+
+/** How long the counter may think before it counts as not answering. */
+const PATIENCE_MS = 6000;
+
+async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
+  try {
+    const response = await fetch(`/counter/${path}`, {
+      ...(body !== undefined && {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      }),
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    if (response.ok) return ok((await response.json()) as T);
+    const said = response.headers.get('Content-Type')?.startsWith('text/plain') ? (await response.text()).trim() : '';
+    return refuse(said || `The parts counter could not answer (${response.status}). Nothing was ordered.`);
+  } catch {
+    return refuse('The parts counter does not answer. Nothing was ordered; the list stays, and can be sent by hand.');
+  }
+}
+
+/** The simulated counter of the demo's own server. */
+export const demoCounter: PartsCounter = {
+  name: 'Corrie Belts',
+  ask: (lines: readonly Asked[]) => call<readonly Offered[]>('quote', { lines }),
+  order: (lines: readonly Asked[]) => call<Placed>('orders', { lines }),
+  parcel: (reference, lines, hurry) =>
+    call<Parcel>(`orders/${encodeURIComponent(reference)}${hurry ? '?hurry=1' : ''}`, { lines }),
+};

@@ -1,0 +1,7 @@
+import { isDemo } from '../boot';
+import { demoCounter } from './demoCounter';
+import type { PartsCounter } from './port';
+
+/** The parts counter that this bench can ask; none outside the demo. */
+export const counter: PartsCounter | null = isDemo ? demoCounter : null;
+export type { Asked, Bag, Offered, Parcel, PartsCounter } from './port';

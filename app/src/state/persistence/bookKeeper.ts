@@ -1,0 +1,172 @@
+import { nanoid } from 'nanoid';
+import {
+  appendBook,
+  bookRedoTarget,
+  bookUndoTarget,
+  sayBookEvent,
+  type BookBody,
+  type BookEvent,
+  type BookRecord,
+} from '@loose-pulley/core/book';
+import { Stale } from './commit';
+import { commitBook, loadBookRecord } from './bookStore';
+import { storeProblem, type StoreProblem } from './storage';
+
+export interface BookNews {
+  readonly status?: 'ready' | 'failed' | 'newer';
+  readonly record?: BookRecord;
+  readonly saving?: 'kept' | 'saving' | 'failed';
+  readonly problem?: StoreProblem | null;
+  readonly said?: string;
+}
+
+const RETRY_MS = 4000;
+/** Other tabs may write in between, but not for ever. */
+const TURNS = 20;
+
+/**
+ * Keeps the bench book: what happens is on the screen at once and written one after the other. Where another tab has
+ * written meanwhile, its book is read and what happened here is put upon it: nothing of either is lost. What cannot be put
+ * upon it, since the last belt of a size is gone, is said.
+ */
+export class BookKeeper {
+  #kept: BookRecord | null = null;
+  #revision = 0;
+  #newer = false;
+  /** What happened here and is not in the store yet. */
+  #pending: readonly BookEvent[] = [];
+  #writing = false;
+  #retry: ReturnType<typeof setTimeout> | undefined;
+  readonly #news: (news: BookNews) => void;
+  readonly #saved: () => void;
+
+  constructor(news: (news: BookNews) => void, saved: () => void) {
+    this.#news = news;
+    this.#saved = saved;
+  }
+
+  /** The book as this tab has it: what is kept, with what happened here upon it. */
+  #view(): BookRecord | null {
+    if (!this.#kept) return null;
+    let record = this.#kept;
+    for (const event of this.#pending) {
+      const next = appendBook(record, event);
+      if (next.ok) record = next.value;
+    }
+    return record;
+  }
+
+  /** Reads the book, as at the start or since another tab has written. */
+  async load(): Promise<void> {
+    try {
+      const { record, revision, newer } = await loadBookRecord();
+      this.#kept = record;
+      this.#revision = revision;
+      this.#newer = newer;
+      const pending: BookEvent[] = [];
+      let view = record;
+      for (const event of this.#pending) {
+        const next = appendBook(view, event);
+        if (next.ok) {
+          view = next.value;
+          pending.push(event);
+        } else this.#news({ said: `Not kept, since another tab has changed the drawer: ${next.problem}` });
+      }
+      this.#pending = pending;
+      this.#news({ status: newer ? 'newer' : 'ready', record: view });
+    } catch (error) {
+      this.#news({ status: 'failed', problem: storeProblem(error) });
+    }
+  }
+
+  /** @returns '' where it happened, else why not */
+  async happen(bodies: readonly BookBody[], gesture?: string): Promise<string> {
+    if (!this.#kept) await this.load();
+    const view = this.#view();
+    if (!view) return 'The bench book could not be read, so nothing was changed in it.';
+    if (this.#newer) return 'A newer Loose Pulley wrote the bench book: this one can show it, not change it.';
+    const together = bodies.length > 1 ? nanoid(10) : undefined;
+    let record = view;
+    const events = bodies.map((body): BookEvent => ({
+      ...body,
+      id: nanoid(12),
+      at: new Date().toISOString(),
+      ...(gesture !== undefined && { gesture }),
+      ...(together !== undefined && { together }),
+    }));
+    for (const event of events) {
+      const next = appendBook(record, event);
+      if (!next.ok) return next.problem;
+      record = next.value;
+    }
+    this.#pending = [...this.#pending, ...events];
+    this.#news({ record, said: '', saving: 'saving' });
+    await this.#drain();
+    return '';
+  }
+
+  async #drain(): Promise<void> {
+    if (this.#writing) return;
+    this.#writing = true;
+    clearTimeout(this.#retry);
+    for (let turn = 0; this.#pending.length > 0 && turn < TURNS; turn += 1) {
+      const writing = this.#pending;
+      const view = this.#view();
+      if (!view) break;
+      try {
+        this.#revision = await commitBook(view, this.#revision);
+        this.#kept = view;
+        this.#pending = this.#pending.slice(writing.length);
+        this.#saved();
+      } catch (error) {
+        if (error instanceof Stale) {
+          await this.load();
+          continue;
+        }
+        this.#writing = false;
+        this.#news({ saving: 'failed', problem: storeProblem(error) });
+        this.#retry = setTimeout(() => void this.#drain(), RETRY_MS);
+        return;
+      }
+    }
+    this.#writing = false;
+    this.#news({ saving: 'kept', problem: null });
+  }
+
+  /** Takes back what was done last, or does it again. @returns what it was, or why not */
+  async step(way: 'undone' | 'redone'): Promise<string> {
+    const before = this.#view();
+    const target = before && (way === 'undone' ? bookUndoTarget(before) : bookRedoTarget(before));
+    if (!before || !target) return way === 'undone' ? 'Nothing to undo.' : 'Nothing to redo.';
+    const said = sayBookEvent(target, before.book);
+    // What was said in one breath is taken back in one, the last first.
+    const ids = target.together
+      ? before.events.filter(({ together }) => together === target.together).map(({ id }) => id)
+      : [target.id];
+    const refused = await this.happen(
+      (way === 'undone' ? ids.reverse() : ids).map((eventId) => ({ type: way, eventId })),
+    );
+    return refused || `${way === 'undone' ? 'Undone' : 'Redone'}: ${said}.`;
+  }
+
+  /** Puts another book in the place of this one. @returns what came of it, in words */
+  async replace(record: BookRecord): Promise<string> {
+    await this.load();
+    if (this.#newer) return 'A newer Loose Pulley wrote the bench book here: it stays as it is.';
+    try {
+      this.#revision = await commitBook(record, this.#revision);
+      this.#kept = record;
+      this.#pending = [];
+      this.#saved();
+      this.#news({ status: 'ready', record, saving: 'kept', problem: null });
+      return `It is this bench’s book now: ${record.book.items.length} sizes, ${record.book.orders.length} orders.`;
+    } catch (error) {
+      return error instanceof Stale ? 'Another tab has just written: try again.' : storeProblem(error).sentence;
+    }
+  }
+
+  /** Whether anything is left to be written. */
+  get isBusy(): boolean {
+    return this.#pending.length > 0;
+  }
+}

@@ -1,0 +1,3 @@
+/** Where the bench book lies in the table of settings, and how often it was written there. */
+export const BOOK_KEY = 'bench-book';
+export const BOOK_REVISION = 'bench-book-revision';

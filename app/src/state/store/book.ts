@@ -1,0 +1,23 @@
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
+import type { BookRecord } from '@loose-pulley/core/book';
+import type { StoreProblem } from '../persistence/storage';
+
+/** The bench book: drawer, orders and day. Read once the tickets are, since no ticket needs it to be shown. */
+export interface BookState {
+  readonly status: 'loading' | 'ready' | 'failed' | 'newer';
+  /** Null until it is read. */
+  readonly record: BookRecord | null;
+  readonly saving: 'kept' | 'saving' | 'failed';
+  readonly problem: StoreProblem | null;
+  /** What the drawer last said of a belt that a ticket took or put back, or of something refused. */
+  readonly said: string;
+}
+
+const initialState: BookState = { status: 'loading', record: null, saving: 'kept', problem: null, said: '' };
+
+export const bookChanged = createAction<Partial<BookState>>('book/bookChanged');
+
+/** Without drafts: a drawer of thousands of sizes goes in as it is. */
+export function bookReducer(state: BookState = initialState, action: UnknownAction): BookState {
+  return bookChanged.match(action) ? { ...state, ...action.payload } : state;
+}
