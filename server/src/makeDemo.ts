@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readTicketDocument } from '@loose-pulley/core/exchange';
 import { buildTicket } from './demo/build';
+import { demoBook } from './demo/book';
 import { WRACKLINE } from './demo/wrackline';
 
 /** Writes the demo's tickets beside the server, each checked as an imported file would be. */
@@ -12,5 +13,5 @@ const records = WRACKLINE.map((ticket) => {
   return record.value;
 });
 const file = join(dirname(fileURLToPath(import.meta.url)), 'wrackline.json');
-writeFileSync(file, JSON.stringify({ benchName: 'Wrackline Folk Archive', tickets: records }));
+writeFileSync(file, JSON.stringify({ benchName: 'Wrackline Folk Archive', tickets: records, book: demoBook() }));
 console.log(`Demo data: ${records.length} tickets.`);

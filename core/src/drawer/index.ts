@@ -16,3 +16,4 @@ export {
   type InDrawer,
   type Rail,
 } from './look';
+export { ownedBelts } from './owned';

@@ -104,7 +104,7 @@ export function labelWords(item: Pick<Item, 'innerLengthMm' | 'measuredMm'>, uni
 /** Items of one section, the shortest first; sections by shape and thickness. */
 export interface Rail {
   readonly key: string;
-  readonly section: Pick<BeltFields, 'shape' | 'thicknessMm' | 'widthMm'>;
+  readonly section: Pick<Item, 'shape' | 'thicknessMm' | 'widthMm' | 'band'>;
   readonly items: readonly Item[];
 }
 
@@ -119,7 +119,7 @@ export function railsOf(items: readonly Item[]): readonly Rail[] {
   const rails = new Map<string, Item[]>();
   for (const one of items) {
     const width = one.shape === 'flat' && one.widthMm !== null ? `${one.widthMm.toFixed(1)} × ` : '';
-    const key = `${one.shape} ${width}${one.thicknessMm.toFixed(2)}`;
+    const key = `${one.band ? 'band' : one.shape} ${width}${one.thicknessMm.toFixed(2)}`;
     const rail = rails.get(key);
     if (rail) rail.push(one);
     else rails.set(key, [one]);
@@ -129,6 +129,7 @@ export function railsOf(items: readonly Item[]): readonly Rail[] {
     .map(([key, of]) => ({ key, section: first(of), items: of.sort((a, b) => lengthOf(a) - lengthOf(b)) }))
     .sort(
       (a, b) =>
+        Number(a.section.band) - Number(b.section.band) ||
         SHAPE_ORDER.indexOf(a.section.shape) - SHAPE_ORDER.indexOf(b.section.shape) ||
         a.section.thicknessMm - b.section.thicknessMm ||
         (a.section.widthMm ?? 0) - (b.section.widthMm ?? 0),

@@ -1,5 +1,7 @@
 import { doneStations, driveId, readings, type DemoTicket } from './build';
 import { CLEANED } from './cleaning';
+import { TODAY } from './today';
+import { yearsBefore } from './years';
 import { linkOff, modeHome, TRAINED } from './trains';
 import {
   answered,
@@ -102,6 +104,7 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
       ...timed('0147', 'time to read the contents', 'before', 9.1, 1),
       ...cycles('0147', 'empty', 'bgggbgsgbgbg', false, ['cold']),
       ...cycles('0147', 'loaded', 'gggggsgggggg', true, ['cold']),
+      { type: 'promised', promise: { to: 'Listening booth 2', at: `${TODAY(0)}T16:00:00Z` } },
       ...doneStations('takeIn'),
       ...observed('0147', ['sound', 'runsFree'], ['tapped', 'helps'], ['behaviour', 'part'], ['reads', 'well']),
       note('find', 'Motor heard, pulley turns, tray stays. Opens when tapped. Belt shiny, not oily.'),
@@ -180,6 +183,7 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
       complaint: 'growls, stays shut',
     },
     bodies: [
+      { type: 'promised', promise: { to: 'Listening booth 4', at: `${TODAY(1)}T12:00:00Z` } },
       ...doneStations('takeIn', 'find', 'strip'),
       mechanism('0144', 'A', 'loading', 'C5 drawer'),
       { type: 'driveAdded', driveId: driveId('0144', 'B'), name: 'B' },
@@ -254,6 +258,19 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
         type: 'waitingChanged',
         waiting: { for: 'parts', what: 'O-ring for the carriage, due Friday. No belt fitted: do not power.' },
       },
+      {
+        type: 'wantPut',
+        want: {
+          id: 'demo-0139-w1',
+          driveId: driveId('0139', 'A'),
+          belt: { shape: 'round', thicknessMm: 1.778, widthMm: null, innerLengthMm: Math.PI * 47.37, chance: 0.62 },
+          count: 1,
+          alternates: [
+            { shape: 'round', thicknessMm: 1.778, widthMm: null, innerLengthMm: Math.PI * 50.52, chance: 0.51 },
+          ],
+        },
+      },
+      { type: 'promised', promise: { to: 'Lecture hall', at: `${TODAY(4)}T12:00:00Z` } },
       ...stripped(
         '0139',
         '4 ph2 underside',
@@ -396,6 +413,6 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
 ];
 
 /** All of them, newest first. */
-export const WRACKLINE: readonly DemoTicket[] = [...AT_EVERY_STATION, ...CLEANED, ...TRAINED].sort((a, b) =>
-  b.openedAt.localeCompare(a.openedAt),
+export const WRACKLINE: readonly DemoTicket[] = [...AT_EVERY_STATION, ...CLEANED, ...TRAINED, ...yearsBefore()].sort(
+  (a, b) => b.openedAt.localeCompare(a.openedAt),
 );

@@ -125,7 +125,11 @@ export function Timeline({
                     d={`M${block.x} ${y + 3}h${block.widthPx}v27h${-block.widthPx}z`}
                     className="fill-none stroke-sheet"
                   />
-                  <text x={block.x + 5} y={y + 21} className="fill-paper text-[13px] font-semibold">
+                  <text
+                    x={block.beside ? block.x + block.widthPx + 5 : block.x + 5}
+                    y={y + 21}
+                    className={block.beside ? 'fill-ink text-[13px]' : 'fill-paper text-[13px] font-semibold'}
+                  >
                     {block.label}
                   </text>
                   {block.pinned && <path d={`M${block.x + 3} ${y + 3}v-6h6z`} className="fill-live stroke-none" />}

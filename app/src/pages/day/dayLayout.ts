@@ -9,7 +9,9 @@ const TOP_PX = 26;
 export interface DrawnBlock {
   readonly key: string;
   readonly stepId: string;
+  /** Inside it where it fits, else beside it where nothing stands; empty where neither. */
   readonly label: string;
+  readonly beside: boolean;
   readonly x: number;
   readonly widthPx: number;
   readonly pinned: boolean;
@@ -50,6 +52,11 @@ export function dayLayout(
   const scale = scaleTime([fromMs, toMs], [LEFT_PX, widthPx - RIGHT_PX]);
   const clip = (ms: number): number => scale(Math.max(fromMs, Math.min(toMs, ms)));
   const seen = (from: number, to: number): boolean => to > fromMs && from < toMs;
+  /** A label as it fits into so many pixels; empty where it would be no word. */
+  const fitted = (words: string, px: number): string => {
+    const letters = Math.floor(px / LETTER_PX);
+    return words.length <= letters ? words : letters < 5 ? '' : `${words.slice(0, letters - 1)}…`;
+  };
   const rows = jobs.map((job, index): DrawnRow => {
     const blocks = (plan?.blocks ?? [])
       .filter(({ ticketId }) => ticketId === job.ticketId)
@@ -59,17 +66,12 @@ export function dayLayout(
           .map((part, n): DrawnBlock => {
             const x = clip(part.fromMs);
             const width = Math.max(3, clip(part.toMs) - x);
-            const letters = Math.floor((width - 8) / LETTER_PX);
-            const label =
-              letters < 3
-                ? ''
-                : step.label.length <= letters
-                  ? step.label
-                  : `${step.label.slice(0, Math.max(1, letters - 1))}…`;
+            const inside = fitted(step.label, width - 9);
             return {
               key: `${step.id} ${n}`,
               stepId: step.id,
-              label,
+              label: inside || step.label,
+              beside: inside === '',
               x,
               widthPx: width,
               pinned,
@@ -105,12 +107,31 @@ export function dayLayout(
         lateX: late !== null && late > to && late < toMs ? scale(late) : undefined,
         open: open || to > toMs,
       }));
+    // What does not fit inside stands beside it, up to whatever comes next in the row.
+    const starts = [...blocks.map((one) => one.x), ...waits.map((one) => one.x)].sort((one, other) => one - other);
+    const labelled = blocks.map((one): DrawnBlock => {
+      if (!one.beside) return one;
+      const ends = one.x + one.widthPx;
+      const next = starts.find((x) => x > one.x + 0.5) ?? widthPx - RIGHT_PX;
+      return { ...one, label: fitted(one.label, next - ends - 8) };
+    });
+    // Of several waits that begin together only the longest is named.
+    const named = waits.map((one) =>
+      waits.some(
+        (other) =>
+          other !== one &&
+          Math.abs(other.x - one.x) < 60 &&
+          (other.widthPx > one.widthPx || (other.widthPx === one.widthPx && other.key < one.key)),
+      )
+        ? { ...one, label: '' }
+        : one,
+    );
     const due = job.promise ? Date.parse(job.promise.at) : Number.NaN;
     return {
       job,
       y: TOP_PX + index * ROW_PX,
-      blocks,
-      waits,
+      blocks: labelled,
+      waits: named,
       promiseX: due >= fromMs && due <= toMs ? scale(due) : undefined,
     };
   });

@@ -58,7 +58,7 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
           autoComplete="off"
           value={line}
           onChange={(event) => setLine(event.target.value)}
-          className="field w-full max-w-96 text-lg"
+          className="field w-full text-lg"
         />
         <Button type="submit" disabled={!belt}>
           Put in

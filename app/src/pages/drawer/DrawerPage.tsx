@@ -140,10 +140,10 @@ export function DrawerPage() {
             Size then asks the drawer first.
           </p>
         )}
-        <AddBelt items={items} onPick={pick} />
-        {items.length > 0 && (
-          <>
-            <label className="my-2 grid max-w-96 gap-1 text-sm text-soft">
+        <div className="mt-2 grid gap-x-6 md:grid-cols-2">
+          <AddBelt items={items} onPick={pick} />
+          {items.length > 0 && (
+            <label className="grid content-start gap-1 text-sm text-soft">
               Look for a label, a place, a seller’s number
               <input
                 type="search"
@@ -152,6 +152,10 @@ export function DrawerPage() {
                 className="field text-ink"
               />
             </label>
+          )}
+        </div>
+        {items.length > 0 && (
+          <>
             <Rails
               items={shown}
               span={span}

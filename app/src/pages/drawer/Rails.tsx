@@ -17,7 +17,7 @@ function railName({ section }: HungRail['rail'], unit: LengthUnit): string {
   const mm = (value: number): string =>
     unit === 'in' ? (value / MM_PER_INCH).toFixed(3) : String(Math.round(100 * value) / 100);
   const width = section.shape === 'flat' && section.widthMm !== null ? `${mm(section.widthMm)} × ` : '';
-  return `${SHAPE_WORDS[section.shape]} ${width}${mm(section.thicknessMm)}`;
+  return `${section.band ? 'band' : SHAPE_WORDS[section.shape]} ${width}${mm(section.thicknessMm)}`;
 }
 
 /** A belt hanging from its rail: solid where there is one, dashed where there is none; how many, and of how many sizes. */

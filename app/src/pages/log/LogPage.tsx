@@ -1,8 +1,9 @@
-import { useDeferredValue, useEffect, useState } from 'react';
+import { lazy, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { plantDemo } from '../../state/persistence/demo';
 import { isDemo } from '../../state/boot';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { leaveTicket, loadBench } from '../../state/persistence/actions';
+import { loadBook } from '../../state/persistence/book';
 import { askToPersist } from '../../state/persistence/persist';
 import { storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
@@ -13,8 +14,20 @@ import { LongList } from '../../parts/ui/LongList';
 import { download } from '../../parts/ui/download';
 import { useTitle } from '../../parts/ui/title';
 import { packAll } from '../../state/exchange/packAll';
+import { Fold } from '../../parts/ui/Fold';
+import { returnedWithinYear } from '@loose-pulley/core/lifetimes';
+import { FIRST_COLUMNS, letsThrough, NO_FILTER, type LogColumn } from './logColumns';
+import { Narrow } from './Narrow';
 import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
+
+// These lie folded away at first.
+const Columns = lazy(async () => ({ default: (await import('./Columns')).Columns }));
+const Totals = lazy(async () => ({ default: (await import('./Totals')).Totals }));
+const Lasting = lazy(async () => ({ default: (await import('./Lasting')).Lasting }));
+const Stock = lazy(async () => ({ default: (await import('./Stock')).Stock }));
+const NOBODY: ReadonlySet<string> = new Set();
+const FOLD = 'border-t border-ink';
 
 /** Every ticket ever, found by typing; and the archive's way in and out. */
 export function LogPage() {
@@ -28,7 +41,17 @@ export function LogPage() {
     void askToPersist().then(setPersisted);
   }, []);
   const words = useDeferredValue(text).toLowerCase().split(/\s+/).filter(Boolean);
-  const found = summaries.filter(({ searchText }) => words.every((word) => searchText.includes(word)));
+  const [filter, setFilter] = useState(NO_FILTER);
+  const [columns, setColumns] = useState<readonly LogColumn[]>(FIRST_COLUMNS);
+  const returned = useMemo(
+    () => (filter.state === 'returned' ? returnedWithinYear(summaries) : NOBODY),
+    [filter.state, summaries],
+  );
+  const found = summaries.filter(
+    (one) =>
+      words.every((word) => one.searchText.includes(word)) &&
+      (filter === NO_FILTER || letsThrough(filter, one, returned)),
+  );
 
   const exportAll = async (): Promise<void> => {
     setPacking('Packing…');
@@ -53,6 +76,7 @@ export function LogPage() {
     dispatch(leaveTicket());
     await plantDemo(true);
     await dispatch(loadBench());
+    await dispatch(loadBook());
   };
 
   return (
@@ -68,9 +92,24 @@ export function LogPage() {
             className="field text-lg text-ink"
           />
         </label>
+        <Fold title="Narrow it" className="mt-2">
+          <Narrow filter={filter} onFilter={setFilter} />
+        </Fold>
         <p aria-live="polite" className="my-3 text-soft">
           {found.length} of {summaries.length} tickets
         </p>
+        <Fold title="What it comes to" className={FOLD}>
+          <Totals shown={found} all={summaries} />
+        </Fold>
+        <Fold title="How long remedies last" className={FOLD}>
+          <Lasting all={summaries} />
+        </Fold>
+        <Fold title="What to stock" className={FOLD}>
+          <Stock all={summaries} />
+        </Fold>
+        <Fold title="In columns, and as CSV" className={FOLD}>
+          <Columns shown={found} columns={columns} onColumns={setColumns} />
+        </Fold>
         <LongList as="ul" items={found} keyOf={({ id }) => id} usualPx={62} className="border-t border-ink">
           {(summary) => <TicketRow summary={summary} />}
         </LongList>

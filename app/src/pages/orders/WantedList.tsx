@@ -88,6 +88,7 @@ export function WantedList({
               <label className="flex min-h-11 items-center gap-3">
                 <input
                   type="checkbox"
+                  aria-label={`Order ${beltLabel(one.belt, unit).size}`}
                   className="size-5"
                   checked={!leave.has(key)}
                   onChange={() =>
@@ -101,7 +102,8 @@ export function WantedList({
                     {one.quantity} × {beltLabel(one.belt, unit).size}
                   </strong>
                   <span className="block text-sm text-soft">
-                    for {forWhom(one)}
+                    {one.wants.length > 0 && 'for '}
+                    {forWhom(one)}
                     {one.supplier
                       ? ` · ${one.supplier}${one.sellerNumber ? ` ${one.sellerNumber}` : ''}`
                       : ' · no supplier yet'}

@@ -13,6 +13,8 @@ interface Props {
   readonly picked: CatalogueBelt | undefined;
   readonly pickedWords: string;
   readonly bestId: string | undefined;
+  /** Belts that are in the drawer: their ticks are solid. */
+  readonly owned: ReadonlyMap<string, unknown>;
   /** Belts that the bench has ruled out here. */
   readonly forbidden: ReadonlySet<string>;
   readonly unit: LengthUnit;
@@ -60,6 +62,7 @@ export function StretchRuler({
   picked,
   pickedWords,
   bestId,
+  owned,
   forbidden,
   unit,
   onPick,
@@ -285,8 +288,15 @@ export function StretchRuler({
               key={belt.id}
               d={`M${x} ${axisY}l-5 -9h10Z`}
               strokeDasharray={forbidden.has(belt.id) ? '2 2' : undefined}
+              strokeWidth={belt.id === bestId ? 2.4 : 1}
               className={
-                chosen ? 'fill-live stroke-live' : belt.id === bestId ? 'fill-ink stroke-ink' : 'fill-sheet stroke-ink'
+                chosen
+                  ? owned.has(belt.id)
+                    ? 'fill-live stroke-live'
+                    : 'fill-sheet stroke-live'
+                  : owned.has(belt.id)
+                    ? 'fill-ink stroke-ink'
+                    : 'fill-sheet stroke-ink'
               }
             />
           );

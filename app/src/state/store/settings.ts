@@ -63,6 +63,8 @@ export interface Settings {
   readonly requirements: Requirements;
   /** What of belts and rings this bench can get. */
   readonly toBeHad: ToBeHad;
+  /** Whether a household band is offered at all. */
+  readonly bands: boolean;
   /** What the adviser asks by: the most information for each minute, or for each test. */
   readonly askBy: 'minute' | 'test';
   /** What this bench puts on guides and rods; asked once. */
@@ -79,6 +81,7 @@ export const DEFAULT_SETTINGS: Settings = {
   priors: DEFAULT_PRIORS,
   requirements: DEFAULT_REQUIREMENTS,
   toBeHad: 'both',
+  bands: true,
   askBy: 'minute',
   lubricant: 'unknown',
   printScale: 1,
@@ -108,6 +111,7 @@ export function checkSettings(kept: unknown): Settings {
     priors: checkPriors(given.priors ?? priorsOfLimits(given.limits)),
     requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
     toBeHad: given.toBeHad === 'belts' || given.toBeHad === 'rings' ? given.toBeHad : 'both',
+    bands: given.bands !== false,
     askBy: given.askBy === 'test' ? 'test' : 'minute',
     lubricant: LUBRICANT_SCHOOLS.find((one) => one === given.lubricant) ?? 'unknown',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
@@ -131,6 +135,7 @@ const slice = createSlice({
     priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
     askBySet: (state, { payload }: PayloadAction<Settings['askBy']>) => ({ ...state, askBy: payload }),
     lubricantSet: (state, { payload }: PayloadAction<LubricantSchool>) => ({ ...state, lubricant: payload }),
+    bandsSwitched: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bands: payload }),
     toBeHadSet: (state, { payload }: PayloadAction<ToBeHad>) => ({ ...state, toBeHad: payload }),
     requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({
       ...state,
@@ -155,6 +160,7 @@ export const {
   requirementsSet,
   askBySet,
   lubricantSet,
+  bandsSwitched,
   toBeHadSet,
   printScaleSet,
 } = slice.actions;

@@ -11,6 +11,10 @@ import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
+import { formatDay } from '@loose-pulley/core/units';
+import { monthsLater } from '@loose-pulley/core/timers';
+import { REMEDIES, REMEDY_IDS } from '@loose-pulley/core/probability';
+import { useDueMonths } from '../../parts/ticket/useDueMonths';
 import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
 import { Closing } from '../../parts/ticket/Closing';
 import { FilledArea } from '../../parts/ticket/FilledArea';
@@ -96,6 +100,31 @@ export function HandBackPage() {
   );
 }
 
+/** What this bench's own log says of such remedies, once it has enough of them: a day to take with one press. */
+function LearnedDay() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const dueMonths = useDueMonths();
+  const said = `${ticket.handBack.provisional} ${ticket.drives.flatMap(({ tries }) => tries.map(({ source }) => source)).join(' ')}`;
+  const id = REMEDY_IDS.find((one) => said.includes(REMEDIES[one].name));
+  const learned = id && dueMonths(id);
+  if (!id || !learned) return null;
+  const on = monthsLater(today(), learned.months);
+  if (ticket.handBack.dueOn === on) return null;
+  return (
+    <span className="text-ink">
+      Of {learned.seen} here by “{REMEDIES[id].name}”, one in five was back after {learned.months} months.{' '}
+      <Button
+        look="quiet"
+        disabled={!canWrite}
+        onClick={() => dispatch(recordEvent({ type: 'handBackWritten', changes: { dueOn: on } }))}
+      >
+        Take {formatDay(on)}
+      </Button>
+    </span>
+  );
+}
+
 /** The day on which something provisional is to be looked at again. It comes back on the Bench. */
 function DueOn() {
   const { ticket, canWrite } = useTicket();
@@ -103,16 +132,21 @@ function DueOn() {
   const { dueOn } = ticket.handBack;
   const past = dueOn !== '' && dueOn < today();
   return (
-    <label className="grid max-w-60 gap-1 text-sm text-soft">
-      Look at it again by
-      <input
-        type="date"
-        value={dueOn}
-        disabled={!canWrite}
-        onChange={(event) => dispatch(recordEvent({ type: 'handBackWritten', changes: { dueOn: event.target.value } }))}
-        className="field text-lg text-ink"
-      />
-      {past && <span className="text-live">That day is past: it stands on the Bench as due already.</span>}
-    </label>
+    <div className="grid max-w-80 gap-1 text-sm">
+      <label className="grid max-w-60 gap-1 text-sm text-soft">
+        Look at it again by
+        <input
+          type="date"
+          value={dueOn}
+          disabled={!canWrite}
+          onChange={(event) =>
+            dispatch(recordEvent({ type: 'handBackWritten', changes: { dueOn: event.target.value } }))
+          }
+          className="field text-lg text-ink"
+        />
+        {past && <span className="text-live">That day is past: it stands on the Bench as due already.</span>}
+      </label>
+      <LearnedDay />
+    </div>
   );
 }

@@ -18,6 +18,7 @@ import {
   type LengthUnit,
 } from '@loose-pulley/core/units';
 import { usePageKey } from '../../parts/keys/useKeys';
+import { useOwned } from '../../parts/ticket/useOwned';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
@@ -26,6 +27,7 @@ import { fittingOf } from '@loose-pulley/core/machine';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';
+import { FromDrawer } from './FromDrawer';
 import { Sisters } from './Sisters';
 import { OtherSection, Surprises, Ties } from './Beside';
 import type { Sizing } from './useSizing';
@@ -157,18 +159,31 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { recommendation, picked } = sizing;
   const { ranking, best, nothingFits } = recommendation;
   const { drive, facts } = view;
-  const log = (belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'>) =>
+  const log = (
+    belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'> & { readonly label?: string },
+  ) =>
     dispatch(
       fitBelt(
         ticket,
         drive.id,
-        fittingOf(ticket, drive.id, { id: nanoid(10), ...belt, ...UNTRIED }, new Date().toISOString()),
+        fittingOf(ticket, drive.id, { id: nanoid(10), ...UNTRIED, ...belt }, new Date().toISOString()),
       ),
     );
+  const owned = useOwned(view);
+  /** Out of the drawer where it lies there; the drawer follows the ticket. */
+  const fitOne = ({ catalogueBelt }: Candidate) => {
+    const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = catalogueBelt;
+    const item = owned.get(catalogueBelt.id);
+    const belt = { shape, thicknessMm, widthMm, innerLengthMm };
+    log(
+      item
+        ? { ...belt, itemId: item.id, source: `the drawer${item.place ? `, ${item.place}` : ''}`, label: item.label }
+        : { ...belt, source: name },
+    );
+  };
   const fit = () => {
     if (!picked || !canWrite) return;
-    const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = picked.catalogueBelt;
-    log({ shape, thicknessMm, widthMm, innerLengthMm, source: name });
+    fitOne(picked);
   };
   const { decided } = recommendation;
   const old = canWrite ? oldBeltTry(view, 'the old belt, cleaned') : undefined;
@@ -227,6 +242,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
       ) : (
         <ChanceLine chance={chance} recommendation={recommendation} />
       )}
+      <FromDrawer recommendation={recommendation} owned={owned} unit={unit} canWrite={canWrite} onFit={fitOne} />
       {ruledOut && (
         <p className="text-live">
           Ruled out here: {beltLabel(ruledOut.belt, unit).size} was {VERDICT_NAMES[ruledOut.verdict]}.

@@ -7,6 +7,7 @@ import { TO_BE_HAD, type CatalogueBelt } from '@loose-pulley/core/catalogue';
 import { useDrive } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
+import { useOwned } from '../../parts/ticket/useOwned';
 import { toBeHadSet } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { BeltName } from '../../parts/ui/SectionSign';
@@ -36,7 +37,9 @@ export function Ranked({
 }) {
   const dispatch = useAppDispatch();
   const toBeHad = useAppSelector(({ settings }) => settings.toBeHad);
-  const flat = useDrive().drive.oldShape === 'flat';
+  const view = useDrive();
+  const owned = useOwned(view);
+  const flat = view.drive.oldShape === 'flat';
   const { ranking, status } = recommendation;
   return (
     <section aria-labelledby="ranked">
@@ -60,6 +63,7 @@ export function Ranked({
             <tr className="border-b border-hair text-left text-sm text-soft">
               <th className="py-1 font-normal">belt</th>
               <th className="font-normal">here</th>
+              {owned.size > 0 && <th className="pr-3 text-right font-normal">drawer</th>}
               <th className="text-right font-normal">chance it works</th>
               <th className="text-right font-normal">stretch</th>
               <th className="hidden text-right font-normal sm:table-cell">slips at</th>
@@ -84,6 +88,7 @@ export function Ranked({
                   <span className="text-sm text-soft">{catalogueBelt.shape === 'round' ? catalogueBelt.name : ''}</span>
                 </td>
                 <td>{ZONE_NAMES[judgement.zone]}</td>
+                {owned.size > 0 && <td className="pr-3 text-right">{owned.get(catalogueBelt.id)?.quantity ?? '–'}</td>}
                 <td className="text-right font-semibold whitespace-nowrap">
                   {said(recommendation, catalogueBelt) ?? chanceWords(chanceOf(recommendation, catalogueBelt))}
                 </td>

@@ -4,13 +4,15 @@ import { inHundred, REMEDIES, REMEDY_IDS, type RemedyId } from '@loose-pulley/co
 import { OWNER_WISHES } from '@loose-pulley/core/stations';
 import { monthsLater } from '@loose-pulley/core/timers';
 import { counted, formatLength } from '@loose-pulley/core/units';
+import { useDueMonths } from '../../parts/ticket/useDueMonths';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { fittingOf } from '@loose-pulley/core/machine';
 import { recordEvent } from '../../state/persistence/actions';
+import { bandsSwitched } from '../../state/store/settings';
 import { fitBelt } from '../../state/persistence/fitting';
-import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';
 
 const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
 const months = (count: number): string =>
@@ -34,6 +36,8 @@ export function Remedies({
   const { ticket } = useTicket();
   const { drive } = view;
   const unit = useUnit();
+  const dueMonths = useDueMonths();
+  const bands = useAppSelector(({ settings }) => settings.bands);
   const warmedMm = recommendation.answer?.warmedMm;
   const commit = (id: RemedyId): void => {
     const tried = remedyTry(view, recommendation, id);
@@ -46,7 +50,7 @@ export function Remedies({
         type: 'handBackWritten',
         changes: {
           provisional: withProvisional(ticket.handBack.provisional, drive.name, id),
-          dueOn: monthsLater(new Date().toISOString().slice(0, 10), REMEDIES[id].dueMonths),
+          dueOn: monthsLater(new Date().toISOString().slice(0, 10), dueMonths(id)?.months ?? REMEDIES[id].dueMonths),
         },
       }),
     );
@@ -68,12 +72,23 @@ export function Remedies({
           }
         />
       </div>
+      <label className="flex min-h-11 items-center gap-3 border-b border-hair">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={!bands}
+          onChange={(event) => dispatch(bandsSwitched(!event.target.checked))}
+        />
+        No household bands on this bench
+      </label>
       <ul>
-        {REMEDY_IDS.map((id) => {
+        {REMEDY_IDS.filter((id) => bands || id !== 'band').map((id) => {
           const remedy = REMEDIES[id];
           const chance = recommendation.answer?.remedies[id];
           const refused = id === 'band' && drive.speed !== null;
-          const due = months(remedy.dueMonths);
+          const learned = dueMonths(id);
+          const dueIn = learned?.months ?? remedy.dueMonths;
+          const due = months(dueIn);
           return (
             <li
               key={id}
@@ -97,6 +112,8 @@ export function Remedies({
                 </p>
                 <p className="text-sm text-soft">
                   May last {months(remedy.monthsMin)} to {months(remedy.monthsMax)}. {remedy.known}
+                  {learned &&
+                    ` On this bench one in five was back after ${months(learned.months)}, of ${learned.seen} seen.`}
                 </p>
               </div>
               <Button

@@ -12,6 +12,7 @@ import { useMovePulley } from '../../parts/measuring/useMovePulley';
 import { useBench, useUnit } from '../../state/store/hooks';
 import { Fold } from '../../parts/ui/Fold';
 import { StationFoot } from '../../parts/ticket/StationFoot';
+import { useOwned } from '../../parts/ticket/useOwned';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Answer } from './Answer';
 import { Ranked } from './Ranked';
@@ -78,6 +79,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
   const own =
     JSON.stringify(bench.priors) !== JSON.stringify(DEFAULT_PRIORS) ||
     JSON.stringify(bench.requirements) !== JSON.stringify(DEFAULT_REQUIREMENTS);
+  const owned = useOwned(view);
   const sizing = useSizing(view, situation, unit, search.get('belt'));
   const { picked, recommendation } = sizing;
   const { best, answer, after } = recommendation;
@@ -118,6 +120,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
             zones={sizing.zones}
             stock={sizing.stock}
             pathMm={pathMm}
+            owned={owned}
             forbidden={forbidden}
             picked={picked?.catalogueBelt}
             pickedWords={words}

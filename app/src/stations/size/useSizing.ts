@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { CATALOGUE, sameSection, type CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { candidateOf, oldSectionOnSale, type DriveView } from '@loose-pulley/core/driveView';
+import { sameSection, type CatalogueBelt } from '@loose-pulley/core/catalogue';
+import { candidateOf, oldSectionOnSale, stockOf, type DriveView } from '@loose-pulley/core/driveView';
 import {
   rulesOfThumb,
   zones,
@@ -37,8 +37,9 @@ export function useSizing(view: DriveView, situation: Situation, unit: LengthUni
   const thicknessMm = section?.thicknessMm;
   const widthMm = section?.widthMm ?? undefined;
   const stock = useMemo(
-    () => (shape && thicknessMm ? CATALOGUE.filter((one) => sameSection(one, { shape, thicknessMm, widthMm })) : []),
-    [shape, thicknessMm, widthMm],
+    () =>
+      shape && thicknessMm ? stockOf(view).filter((one) => sameSection(one, { shape, thicknessMm, widthMm })) : [],
+    [view, shape, thicknessMm, widthMm],
   );
   const { oldSection } = situation;
   // A rule of thumb keeps the old belt's section, whatever is looked at.
