@@ -7,6 +7,10 @@ test.use({ baseURL: DEMO_URL });
 const views = [
   ['Bench', '/'],
   ['Log', '/log'],
+  ['Drawer', '/drawer'],
+  ['Drawer, a size picked', '/drawer?size=demo-book-i13'],
+  ['Orders', '/orders'],
+  ['Day', '/day'],
   ['Take in', '/t/demo-0147/takeIn'],
   ['Find', '/t/demo-0147/find'],
   ['Strip', '/t/demo-0147/strip'],
@@ -99,7 +103,7 @@ test('the demo has its tickets in every state, and can be put back', async ({ pa
   await page.getByLabel('Machine', { exact: true }).fill('changed');
   await kept(page);
   await page.goto('/log');
-  await expect(page.getByText('16 of 16 tickets')).toBeVisible();
+  await expect(page.getByText('37 of 37 tickets')).toBeVisible();
   await page.getByRole('button', { name: 'Put the demo back as it was' }).click();
   await page.getByLabel(/Number, machine/).fill('0150');
   await expect(page.getByRole('link', { name: /0150/ })).toContainText('Pennerley T9 booth deck');

@@ -69,7 +69,10 @@ const PLACES = [
 const TICKETS = ['0151', '0150', '0149', '0147', '0146', '0144', '0139', '0131', '0118', '0097'];
 
 for (const [name, paths] of [
-  ['what belongs to no ticket', ['/nowhere', '/', '/log', '/knowledge', '/why']],
+  [
+    'what belongs to no ticket',
+    ['/nowhere', '/', '/log', '/drawer?size=demo-book-i13', '/orders', '/day', '/knowledge', '/why'],
+  ],
   ...TICKETS.map((id) => [id, PLACES.map((place) => `/t/demo-${id}/${place}`)] as const),
 ] as const) {
   test(`${name}: no page speaks the old dialect`, async ({ page }) => {

@@ -57,7 +57,7 @@ export const lengthOf = ({ measuredMm, innerLengthMm }: Pick<Item, 'measuredMm' 
   measuredMm ?? innerLengthMm;
 
 /** What the label lies by before it is said to lie: relative, and in mm. Common practice: makers' limits of 1 %. */
-const LIES_RELATIVE = 0.015;
+const LIES_RELATIVE = 0.01;
 const LIES_MM = 0.6;
 
 /** Whether a measured length is not what its label says. @param std of the reading, mm */

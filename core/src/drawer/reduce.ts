@@ -70,11 +70,18 @@ export function received(items: readonly Item[], incoming: Item): Result<readonl
   return same ? withQuantity(items, same.id, incoming.quantity) : ok([...items, incoming]);
 }
 
+/** What one piece of a kit costs: an even share of it. */
+function priceOfOne({ price, contents }: Kit): number | null {
+  const pieces = contents.reduce((sum, { count }) => sum + count, 0);
+  return price === null ? null : Math.round((100 * price) / pieces) / 100;
+}
+
 const ofKit = (kit: Kit, content: Content, id: string): Item =>
   newItem(id, content, content.count, {
     label: content.label,
     place: kit.place,
     supplier: kit.supplier,
+    price: priceOfOne(kit),
     boughtOn: kit.boughtOn,
     kit: kit.name,
   });

@@ -92,11 +92,12 @@ export interface Judged {
   readonly right: boolean;
 }
 
-/** Every belt of a ticket that was judged. */
+/** Every bought belt of a ticket that was judged. */
 export const judgedOf = ({ drives }: Ticket): readonly Judged[] =>
   drives.flatMap(({ mechanism, tries }) =>
     tries
-      .filter(({ verdict }) => verdict !== 'untried')
+      // The old belt put on again says nothing of what to buy.
+      .filter(({ verdict, source }) => verdict !== 'untried' && !KIND_OF_SOURCE.some(([words]) => words.test(source)))
       .map(({ shape, thicknessMm, widthMm, innerLengthMm, verdict }) => ({
         mechanism,
         belt: { shape, thicknessMm, widthMm, innerLengthMm },

@@ -60,7 +60,7 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
           onChange={(event) => setLine(event.target.value)}
           className="field w-full text-lg"
         />
-        <Button type="submit" disabled={!belt}>
+        <Button type="submit" className="whitespace-nowrap" disabled={!belt}>
           Put in
         </Button>
       </div>

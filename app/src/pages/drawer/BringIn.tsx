@@ -8,6 +8,7 @@ import {
   type Column,
   type Matching,
 } from '@loose-pulley/core/drawerTable';
+import type { Item } from '@loose-pulley/core/drawer';
 import { readTable, type Table } from '@loose-pulley/core/table';
 import { counted } from '@loose-pulley/core/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
@@ -23,6 +24,13 @@ interface Opened {
 }
 const EXAMPLES = 3;
 const SHOWN = 12;
+
+/** What a list comes to, where every price is known. */
+const priceOf = (items: readonly Item[]): number | null =>
+  items.reduce<number | null>(
+    (sum, { price, quantity }) => (sum === null || price === null ? null : sum + price * quantity),
+    0,
+  );
 
 /** A list of belts as CSV: its columns matched by example, its mistakes told by line; whole, or not at all. */
 export function BringIn() {
@@ -64,7 +72,7 @@ export function BringIn() {
                 quantity: 1,
                 place: '',
                 supplier: read.items[0]?.supplier ?? '',
-                price: null,
+                price: priceOf(read.items),
                 boughtOn: '',
                 contents: read.items
                   .slice(0, 500)
@@ -139,7 +147,7 @@ export function BringIn() {
           {read.problems.length > 0 ? (
             <div role="alert" className="border-l-4 border-live pl-3">
               <p className="font-semibold text-live">
-                Nothing was taken in. {counted(read.problems.length, 'line')} cannot be read:
+                Nothing was imported. {counted(read.problems.length, 'line')} cannot be read:
               </p>
               <ul>
                 {read.problems.slice(0, SHOWN).map(({ line, words }) => (

@@ -149,7 +149,7 @@ export function FromDrawer({
         )}
         {toBuy && (
           <Button disabled={!canWrite} onClick={() => order(toBuy)}>
-            Want {size(toBuy)}: put it on the order
+            Order {size(toBuy)}
           </Button>
         )}
       </div>

@@ -1,0 +1,273 @@
+import { readFile } from 'node:fs/promises';
+import { test as bare, type Page } from '@playwright/test';
+import { DEMO_URL } from './browser';
+import { chanceSettled, expect, kept, measureBoothDeck, moveTo, openTicket, take, test } from './bench';
+
+const csv = (text: string, name = 'belts.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+const list = (page: Page) => page.getByLabel('Open a list');
+/** How many of a size the drawer says it has. */
+const hung = (page: Page, words: RegExp | string) => page.getByRole('button', { name: words });
+
+/** A list with one line, as it is made from the drawer. */
+const listed = async (page: Page, size: string): Promise<void> => {
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill(size);
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  const one = page.getByRole('region', { name: 'This size' });
+  await one.getByRole('button', { name: 'Put it on the order' }).click();
+  await expect(one).toContainText('1 on the order.');
+  await moveTo(page, '/orders');
+};
+const ask = (page: Page) => page.getByRole('button', { name: 'Ask the parts counter' }).click();
+
+test('a kit comes in by CSV, comes apart, is asked first by Size, is fitted, fails, and is ordered again', async ({
+  page,
+}) => {
+  test.slow();
+  await page.goto('/drawer');
+  await expect(page.getByText('Nothing hangs here yet')).toBeVisible();
+  await list(page).setInputFiles(csv('size;pcs;price\n1.2x116;2;1,40\n1.2x112;1;1,40\n1.2x120;3;1,50\n'));
+  await expect(page.getByText('3 sizes, 6 pieces.')).toBeVisible();
+  await page.getByLabel('It is a kit, still together: its name').fill('little squares');
+  await page.getByRole('button', { name: 'Keep it as a kit' }).click();
+  await page.getByRole('button', { name: 'Take it apart' }).click();
+  await expect(hung(page, '1.2 × 112.0, 1 in the drawer')).toBeVisible();
+  await expect(page.getByText('none left, 3 sizes, 6 pieces')).toBeVisible();
+  await kept(page);
+
+  await openTicket(page, 'Duncarrow D3 booth deck');
+  await measureBoothDeck(page);
+  await take(page, 'Belt section', '1.2');
+  await page.keyboard.press('Alt+6');
+  await chanceSettled(page);
+  const drawer = page.getByRole('region', { name: 'From the drawer' });
+  await expect(drawer).toContainText(/1\.2 × 112\.0 is here: \d\d in 100/);
+  await expect(drawer).toContainText('the last one');
+  await drawer.getByRole('button', { name: 'Fit 1.2 × 112.0 from the drawer' }).click();
+  await moveTo(page, '/drawer');
+  await expect(hung(page, '1.2 × 112.0, none in the drawer')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Running low' })).toContainText('1.2 × 112.0');
+
+  // Too loose: back it goes, by itself; undone, it is out again.
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Ticket' }).click();
+  await page.keyboard.press('Alt+6');
+  await page.getByRole('radiogroup', { name: 'Try 1 ran' }).getByText('too loose').click();
+  await moveTo(page, '/drawer');
+  await expect(hung(page, '1.2 × 112.0, 1 in the drawer')).toBeVisible();
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Ticket' }).click();
+  await page.keyboard.press('Control+z');
+  await moveTo(page, '/drawer');
+  await expect(hung(page, '1.2 × 112.0, none in the drawer')).toBeVisible();
+
+  // What runs low is put on the order, written to paper, ordered, and comes.
+  await moveTo(page, '/orders');
+  await expect(page.getByRole('listitem').filter({ hasText: '1 × 1.2 × 112.0' })).toContainText('runs low');
+  await page.getByRole('button', { name: 'Put 1 size on the order' }).click();
+  const order = page.getByRole('article', { name: 'List for a supplier' });
+  await order.getByLabel('Supplier').fill('Corrie Belts');
+  await expect(page.getByRole('article', { name: 'List for Corrie Belts' })).toContainText('1 piece, 1.45 together.');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect(await readFile(await (await saved).path(), 'utf8')).toContain('square 1.2 mm');
+  await page.getByRole('button', { name: 'It is ordered' }).click();
+  await expect(page.getByRole('article', { name: 'Order with Corrie Belts' })).toContainText(
+    'As likely as not here by',
+  );
+  await page.getByRole('button', { name: 'It came' }).click();
+  await page.getByLabel('One of them, doubled flat, reads, mm').fill('58.4');
+  await expect(page.getByText('112.0 mm inner length, as ordered.')).toBeVisible();
+  await page.getByRole('button', { name: 'Into the drawer' }).click();
+  await moveTo(page, '/drawer');
+  await expect(hung(page, '1.2 × 112.0, 1 in the drawer')).toBeVisible();
+  await page.reload();
+  await expect(hung(page, '1.2 × 112.0, 1 in the drawer')).toBeVisible();
+});
+
+test('a list with mistakes is told by line, and nothing of it comes in; formulas are disarmed on the way out', async ({
+  page,
+}) => {
+  await page.goto('/drawer');
+  await list(page).setInputFiles(csv('size,quantity,label\n1.2x116,3,a\n1.2x4.5 in,1,a\n1.2x30,2,c\n9x116,1,d\n'));
+  const told = page.getByRole('alert');
+  await expect(told).toContainText('Nothing was imported. 3 lines cannot be read:');
+  await expect(told).toContainText('line 3: the label “a” stands on line 2 already');
+  await expect(told).toContainText('line 4: “1.2x30” may be an inner length or an inner diameter');
+  await expect(told).toContainText('line 5: ');
+  await expect(page.getByText('Nothing hangs here yet')).toBeVisible();
+  // The columns may be said by hand.
+  await list(page).setInputFiles(csv('a,b,c\n1.2,112,=1+1\n1.5,120,plain\n'));
+  await page.getByLabel('Column c holds').selectOption('label');
+  await page.getByRole('button', { name: 'Put all of it in the drawer' }).click();
+  await expect(hung(page, /1\.2 × 112\.0, 1 in the drawer, =1\+1/)).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the drawer as CSV' }).click();
+  expect(await readFile(await (await saved).path(), 'utf8')).toContain("'=1+1");
+  await list(page).setInputFiles(csv('size\n"1.2x116\n', 'open.csv'));
+  await expect(page.getByText('“open.csv”, line 2: a quotation mark is opened and not closed.')).toBeVisible();
+});
+
+test('the one in my hand finds its place, or says that the label lies; undo and redo; keys along the rails', async ({
+  page,
+}) => {
+  await page.goto('/drawer');
+  for (const line of ['3 of 1.2x108 in A4', '1.2x116', '1.2x120']) {
+    await page.getByLabel(/^Put in:/).fill(line);
+    await page.getByRole('button', { name: 'Put in', exact: true }).click();
+    await expect(page.getByLabel(/^Put in:/)).toHaveValue('');
+  }
+  await page.getByRole('button', { name: 'Close' }).click();
+  const hand = page.getByRole('region', { name: 'In my hand' });
+  await hand.getByLabel(/doubled flat 56.4/).fill('doubled flat 56.4, section 1.2');
+  await expect(hand).toContainText('It hangs with 1.2 × 108.0, A4 (3 here)');
+  await hand.getByRole('button', { name: '1.2 × 108.0, A4 (3 here)' }).click();
+  await expect(page.getByRole('region', { name: 'This size' })).toContainText('square 1.2 mm, 108.0 mm inner length');
+  // Another one from the same bag is longer than it says.
+  await hand.getByLabel(/doubled flat 56.4/).fill('60.4');
+  await expect(hand).toContainText('The label lies: it says 108.0 mm.');
+  await hand.getByRole('button', { name: 'Write down what it measures' }).click();
+  await expect(page.getByRole('region', { name: 'This size' })).toContainText(
+    'The label says 108.0 mm; it measures 116.0 mm inner length and is judged by that.',
+  );
+  await page.getByRole('button', { name: /^Undo: 1\.2 × 108\.0 relabelled/ }).click();
+  await expect(page.getByRole('region', { name: 'This size' })).not.toContainText('The label says');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByRole('region', { name: 'This size' })).toContainText('The label says');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('region', { name: 'This size' })).not.toContainText('The label says');
+  await hung(page, /× 116\.0, 1 in/).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(hung(page, /× 120\.0, 1 in/)).toBeFocused();
+  // A size that cannot be is refused and stays in the field.
+  await page.getByLabel(/^Put in:/).fill('1.2x1.1');
+  await expect(page.getByText('no larger than the section itself')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Put in', exact: true })).toBeDisabled();
+});
+
+test('two tabs write one drawer: nothing is lost, both show it', async ({ page, context }) => {
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill('10 of 1.2x116');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  const here = page.getByRole('region', { name: 'This size' });
+  await expect(here).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const there = other.getByRole('region', { name: 'This size' });
+  await expect(there).toBeVisible();
+  await Promise.all([
+    (async () => {
+      for (let n = 0; n < 5; n += 1) await here.getByRole('button', { name: 'One more' }).click();
+    })(),
+    (async () => {
+      for (let n = 0; n < 3; n += 1) await there.getByRole('button', { name: 'One fewer' }).click();
+    })(),
+  ]);
+  for (const one of [here, there]) await expect(one.getByLabel('In the drawer, pieces')).toHaveValue('12');
+  await page.reload();
+  await expect(here.getByLabel('In the drawer, pieces')).toHaveValue('12');
+});
+
+test('the bench book goes out and comes in whole; a broken one changes nothing', async ({ page }) => {
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill('4 of 1.2x116');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  await expect(hung(page, /1\.2 × 116\.0, 4/)).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the bench book' }).click();
+  const file = await readFile(await (await saved).path(), 'utf8');
+  await page.getByRole('button', { name: 'Remove this size' }).click();
+  await expect(page.getByText('Nothing hangs here yet')).toBeVisible();
+  const book = page.getByLabel('Import a bench book');
+  await book.setInputFiles({
+    name: 'b.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('"quantity":4', '"quantity":5')),
+  });
+  await expect(page.getByText(/“b.json” was changed by hand/)).toBeVisible();
+  await book.setInputFiles({ name: 'b.json', mimeType: 'application/json', buffer: Buffer.from(file) });
+  await page.getByRole('button', { name: 'Put it in place of mine' }).click();
+  await expect(hung(page, /1\.2 × 116\.0, 4/)).toBeVisible();
+});
+
+test('a full disk is said, and what was put in stays on the screen', async ({ page }) => {
+  await page.goto('/drawer');
+  await expect(page.getByText('Nothing hangs here yet')).toBeVisible();
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('The quota is used up.', 'QuotaExceededError');
+    };
+  });
+  await page.getByLabel(/^Put in:/).fill('1.2x116');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  await expect(page.getByText('Not saved')).toBeVisible();
+  await expect(hung(page, /1\.2 × 116\.0, 1/)).toBeVisible();
+});
+
+test.describe('with the demo’s parts counter', () => {
+  test.use({ baseURL: DEMO_URL });
+
+  test('an order arrives with another belt in the bag: it is measured, and lies under what it measures', async ({
+    page,
+  }) => {
+    // By the counter's own rule the bag of this size holds the next one down.
+    await listed(page, '1.2x130');
+    await ask(page);
+    await page.getByRole('button', { name: 'Order this at the counter' }).click();
+    const order = page.getByRole('article', { name: 'Order with Corrie Belts' });
+    await order.getByRole('button', { name: 'Where is it?' }).click();
+    await expect(order).toContainText('On its way, expected');
+    await order.getByRole('button', { name: 'Demo: let the days pass' }).click();
+    await order.getByRole('button', { name: /The demo’s caliper reads/ }).click();
+    await expect(order).toContainText('126.0 mm inner length: not the 130.0 mm that were ordered.');
+    await order.getByRole('button', { name: 'Wrong: keep it by what it measures' }).click();
+    await expect(order).toContainText('0 of 1 here, 1 wrong');
+    await moveTo(page, '/drawer');
+    await page.getByLabel(/Look for a label/).fill('came as');
+    await expect(hung(page, /1\.2 × 126\.0, 1 in the drawer/)).toBeVisible();
+  });
+
+  test('sold out with another offered: it is judged and chosen, never sent by itself', async ({ page }) => {
+    test.slow();
+    await listed(page, '1.2x257');
+    await ask(page);
+    const list = page.getByRole('article', { name: 'List for a supplier' });
+    await expect(list).toContainText('sold out');
+    await expect(list).toContainText('Offered instead: 1.2 × 261.0');
+    await expect(list).toContainText('no ticket waits for it');
+    await expect(list.getByRole('button', { name: 'Order this at the counter' })).toBeDisabled();
+    await list.getByRole('button', { name: 'Take that one' }).click();
+    await expect(list).toContainText('1.2 × 261.0 instead of 1.2 × 257.0');
+  });
+
+  test('a ticket that waits stands under Ready again once its ring has come', async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByRole('region', { name: 'Waiting for parts' })).toContainText('0139');
+    await moveTo(page, '/orders');
+    await page.getByRole('button', { name: 'It came' }).click();
+    await page.getByRole('button', { name: 'Into the drawer, not measured' }).click();
+    await moveTo(page, '/');
+    await expect(page.getByRole('region', { name: 'Ready to work on' })).toContainText('0139');
+    await moveTo(page, '/t/demo-0139/size');
+    await expect(page.getByRole('region', { name: 'From the drawer' })).toContainText('has come: it is in the drawer.');
+  });
+});
+
+// The browser itself speaks of an answer that is none: that is what is tested.
+bare.describe('a counter that does not answer', () => {
+  bare.use({ baseURL: DEMO_URL });
+  bare('closed, or not to be reached: said in words, and the list stays', async ({ page }) => {
+    await listed(page, '1.2x66.6');
+    await ask(page);
+    await expect(page.getByText('The parts counter is closed for stocktaking.')).toBeVisible();
+    await page.route('**/counter/**', (route) => route.abort());
+    await ask(page);
+    await expect(page.getByText('The parts counter does not answer. Nothing was ordered')).toBeVisible();
+    await expect(page.getByRole('article', { name: 'List for a supplier' })).toContainText('1.2 × 66.6');
+  });
+});
+
+test('outside the demo there is no counter', async ({ page, request, baseURL }) => {
+  const answer = await request.post(`${baseURL}/counter/quote`, { data: { lines: [] } });
+  expect(answer.status()).toBe(404);
+  await page.goto('/orders');
+  await expect(page.getByText('Nothing is wanted that is not ordered already.')).toBeVisible();
+});
