@@ -20,6 +20,12 @@ const listed = async (page: Page, size: string): Promise<void> => {
 };
 const ask = (page: Page) => page.getByRole('button', { name: 'Ask the parts counter' }).click();
 
+/** Back to the ticket that is open, once its stations stand and hear their keys. */
+const backToTicket = async (page: Page): Promise<void> => {
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Ticket' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+};
+
 test('a kit comes in by CSV, comes apart, is asked first by Size, is fitted, fails, and is ordered again', async ({
   page,
 }) => {
@@ -49,12 +55,12 @@ test('a kit comes in by CSV, comes apart, is asked first by Size, is fitted, fai
   await expect(page.getByRole('region', { name: 'Running low' })).toContainText('1.2 × 112.0');
 
   // Too loose: back it goes, by itself; undone, it is out again.
-  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Ticket' }).click();
+  await backToTicket(page);
   await page.keyboard.press('Alt+6');
   await page.getByRole('radiogroup', { name: 'Try 1 ran' }).getByText('too loose').click();
   await moveTo(page, '/drawer');
   await expect(hung(page, '1.2 × 112.0, 1 in the drawer')).toBeVisible();
-  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Ticket' }).click();
+  await backToTicket(page);
   await page.keyboard.press('Control+z');
   await moveTo(page, '/drawer');
   await expect(hung(page, '1.2 × 112.0, none in the drawer')).toBeVisible();
