@@ -9,7 +9,7 @@ import { fetchAhead, fetchIdly } from './shell/pages';
 import { Broken } from './shell/Broken';
 import { keepApp } from './shell/newVersion';
 import { listenToTabs, loadBench, openTicket } from './state/persistence/actions';
-import { loadBook } from './state/persistence/book';
+import { loadBook, ofBook } from './state/persistence/book';
 import { plantDemo } from './state/persistence/demo';
 import { showsFront } from './state/persistence/front';
 import { loadSettings } from './state/persistence/settings';
@@ -43,7 +43,9 @@ async function start(): Promise<void> {
     const loaded = store.dispatch(loadBench());
     await (showsFront() ? loaded : Promise.race([loaded, new Promise((done) => setTimeout(done, BENCH_WAIT_MS))]));
   };
-  await Promise.all([fetchAhead(path), loadSettings(store.dispatch), path === '/' ? bench() : ticket()]);
+  // A page of the bench book is drawn with it in one go.
+  const book = ofBook(path) ? store.dispatch(loadBook()) : null;
+  await Promise.all([fetchAhead(path), loadSettings(store.dispatch), path === '/' ? bench() : ticket(), book]);
   store.dispatch(listenToTabs());
   askBeforeLeaving(() => store.getState(), services.keeper);
   // A part that is fetched by a key or a press and cannot be had.
@@ -65,7 +67,7 @@ async function start(): Promise<void> {
   );
   if (path !== '/') await store.dispatch(loadBench());
   // Every page can do without it for a moment.
-  void store.dispatch(loadBook());
+  if (!book) void store.dispatch(loadBook());
   void askToPersist();
   setTimeout(
     () => void import('./state/persistence/sweep').then(({ sweep }) => sweep()).catch(() => undefined),

@@ -4,6 +4,7 @@ import { benchCleaning } from './cleaning';
 import { benchFull } from './full';
 import { benchJobs } from './jobs';
 import { benchLoading } from './loading';
+import { benchPlanning } from './planning';
 import { openReport } from './report';
 import { openStage } from './stage';
 import { benchTrain } from './train';
@@ -17,6 +18,7 @@ export async function bench(): Promise<void> {
   await benchWorking(row, stage);
   await benchCleaning(row, stage);
   await benchTrain(row, stage);
+  await benchPlanning(row, stage);
   await benchCalculating(row, stage);
   await benchFull(row, stage);
   await benchJobs(row, stage);

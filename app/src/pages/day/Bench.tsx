@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { hoursOf, type DayState, type OpeningShift } from '@loose-pulley/core/day';
+import { parseHours } from './hours';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -10,25 +11,6 @@ const clock = (minutes: number): string =>
   `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 const shiftsWords = (shifts: readonly OpeningShift[]): string =>
   shifts.map(({ fromMin, toMin }) => `${clock(fromMin)}-${clock(toMin)}`).join(', ');
-
-/** Hours as they are typed: `9-12:30, 13-17:30`, or nothing for a closed day. Null where they cannot be read. */
-export function parseHours(text: string): readonly OpeningShift[] | null {
-  if (text.trim() === '' || /^closed$/i.test(text.trim())) return [];
-  const shifts: OpeningShift[] = [];
-  for (const part of text.split(/,|;|and/)) {
-    const [, fromHour, fromMinute = '0', toHour, toMinute = '0'] =
-      /^\s*(\d{1,2})(?:[:.](\d\d))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d\d))?\s*$/.exec(part) ?? [];
-    if (fromHour === undefined || toHour === undefined) return null;
-    const shift = {
-      fromMin: Number(fromHour) * 60 + Number(fromMinute),
-      toMin: Number(toHour) * 60 + Number(toMinute),
-    };
-    const before = shifts.at(-1);
-    if (shift.fromMin >= shift.toMin || shift.toMin > 1440 || (before && shift.fromMin < before.toMin)) return null;
-    shifts.push(shift);
-  }
-  return shifts.length > 4 ? null : shifts;
-}
 
 function HoursLine({
   day,

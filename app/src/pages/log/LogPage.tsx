@@ -26,6 +26,7 @@ const Columns = lazy(async () => ({ default: (await import('./Columns')).Columns
 const Totals = lazy(async () => ({ default: (await import('./Totals')).Totals }));
 const Lasting = lazy(async () => ({ default: (await import('./Lasting')).Lasting }));
 const Stock = lazy(async () => ({ default: (await import('./Stock')).Stock }));
+const KeepingBook = lazy(async () => ({ default: (await import('../../parts/book/KeepingBook')).KeepingBook }));
 const NOBODY: ReadonlySet<string> = new Set();
 const FOLD = 'border-t border-ink';
 
@@ -120,7 +121,8 @@ export function LogPage() {
             Whole archive
           </h2>
           <p className="my-2">
-            One file with every ticket, its history and its pictures. Keep a copy away from this machine.
+            One file with every ticket, its history and its pictures. Keep a copy away from this machine; and one of the
+            bench book, which is a file of its own.
           </p>
           <Button onClick={() => void exportAll()} disabled={summaries.length === 0}>
             Export all as a zip
@@ -129,6 +131,9 @@ export function LogPage() {
             {packing}
           </p>
         </section>
+        <Fold title="Bench book: drawer, orders, day">
+          <KeepingBook />
+        </Fold>
         <ImportFiles />
         <DeletedTickets />
         <section aria-labelledby="kept" className="grid gap-2">

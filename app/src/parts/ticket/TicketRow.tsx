@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/ticket';
 import { timerState, timerWords, type Timer } from '@loose-pulley/core/timers';
+import { beltLabel } from '@loose-pulley/core/units';
 import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
@@ -71,6 +72,8 @@ export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
           <span className="line-clamp-3 text-sm leading-snug text-soft">
             {summary.timers[0] ? (
               <TimerWords timer={summary.timers[0]} />
+            ) : summary.wants.length > 0 ? (
+              summary.wants.map(({ belt }) => beltLabel(belt, 'mm').size).join(', ')
             ) : summary.waiting.for === 'nothing' ? (
               drives
             ) : (

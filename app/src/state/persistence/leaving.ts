@@ -1,9 +1,10 @@
 import type { RootState } from '../store/types';
 import type { Keeper } from './keeper';
 
-/** Whether closing the page now would lose something: letters not in a ticket yet, or a ticket not in the store yet. */
-export const wouldLose = ({ openTicket }: RootState, keeper: Pick<Keeper, 'isBusy'>): boolean =>
+/** Whether closing the page now would lose something: letters not in a ticket yet, a ticket or the bench book not in the store yet. */
+export const wouldLose = ({ openTicket, book }: RootState, keeper: Pick<Keeper, 'isBusy'>): boolean =>
   keeper.isBusy ||
+  book.saving !== 'kept' ||
   openTicket.unsaved.itself > 0 ||
   openTicket.unsaved.enter > 0 ||
   openTicket.stranded.length > 0 ||
