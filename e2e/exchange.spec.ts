@@ -92,8 +92,8 @@ test('broken, foreign, newer and hand-edited files are refused in a sentence, an
     [good.slice(0, 400), 'broken or cut short'],
     ['{"hello": "world"}', 'not a Loose Pulley ticket'],
     [
-      good.replace(/"version": \d+/, '"version": 8'),
-      'written by a newer Loose Pulley (format 8; this one reads up to 7)',
+      good.replace(/"version": \d+/, '"version": 9'),
+      'written by a newer Loose Pulley (format 9; this one reads up to 8)',
     ],
     [
       JSON.stringify(edited),

@@ -26,7 +26,7 @@ const NAMED: Named = {
 /**
  * The stored format as JSON Schema (draft 7): what `docs/ticket.schema.json` holds. `npm run schema` writes it.
  *
- * @example recordJsonSchema().title // 'Loose Pulley ticket, format version 7'
+ * @example recordJsonSchema().title // 'Loose Pulley ticket, format version 8'
  */
 export function recordJsonSchema(): JsonSchema {
   const events = (Object.keys(ticketEvents) as EventType[]).map((type) => jsonSchema(eventShape(type), NAMED));

@@ -202,7 +202,7 @@ export function DayPage() {
                 <li key={ticketId} className="border-b border-hair py-2">
                   <span className="flex justify-between gap-2">
                     <Link
-                      className="font-semibold underline decoration-hair decoration-2 underline-offset-4"
+                      className="inline-flex min-h-11 items-center font-semibold underline decoration-hair decoration-2 underline-offset-4"
                       to={`/t/${ticketId}`}
                     >
                       {number}
@@ -246,7 +246,7 @@ export function DayPage() {
               {stopped.map(({ ticketId, number, waits }) => (
                 <li key={ticketId} className="border-b border-hair py-2">
                   <Link
-                    className="font-semibold underline decoration-hair decoration-2 underline-offset-4"
+                    className="inline-flex min-h-11 items-center font-semibold underline decoration-hair decoration-2 underline-offset-4"
                     to={`/t/${ticketId}`}
                   >
                     {number}

@@ -20,6 +20,7 @@ import {
   requirementsSet,
   askBySet,
   lubricantSet,
+  bandsSwitched,
   toBeHadSet,
   printScaleSet,
   settingsLoaded,
@@ -66,6 +67,7 @@ describe('settings', () => {
       priorsSet({ ...DEFAULT_PRIORS, bushFriction: 0.2 }),
       requirementsSet({ ...DEFAULT_REQUIREMENTS, motorMin: 1.4 }),
       toBeHadSet('rings'),
+      bandsSwitched(false),
       askBySet('test'),
       lubricantSet('grease'),
     ].reduce(settingsReducer, first);
@@ -78,6 +80,7 @@ describe('settings', () => {
       priors: { ...DEFAULT_PRIORS, bushFriction: 0.2 },
       requirements: { ...DEFAULT_REQUIREMENTS, motorMin: 1.4 },
       toBeHad: 'rings',
+      bands: false,
       askBy: 'test',
       lubricant: 'grease',
     });
