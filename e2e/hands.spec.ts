@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, openTicket, reading, test, chanceSettled } from './bench';
+import type { TicketRecord } from '@loose-pulley/core/ticket';
+import { expect, kept, measureBoothDeck, openTicket, reading, stored, test, chanceSettled } from './bench';
 
 /** Types as a caliper does: faster than fingers, Enter at the end. */
 const caliper = async (page: Page, text: string): Promise<void> => {
@@ -173,4 +174,27 @@ test('single keys can be bound anew and switched off', async ({ page }) => {
   await page.reload();
   await ready();
   await silent();
+});
+
+test('a busy page loses no key: each that a hand presses is heard, however late', async ({ page }) => {
+  await openTicket(page, 'Duncarrow D3 deck');
+  await page.keyboard.press('Alt+1');
+  await expect(page.getByRole('heading', { name: 'Cycles counted before anything is done' })).toBeVisible();
+  await page.evaluate(() => {
+    (document.activeElement as HTMLElement | null)?.blur();
+    // After each key the page is busy for longer than a hand waits.
+    addEventListener('keydown', () =>
+      setTimeout(() => {
+        const until = performance.now() + 160;
+        while (performance.now() < until);
+      }, 5),
+    );
+  });
+  for (const key of 'gggxg') {
+    await page.keyboard.press(key);
+    await new Promise((done) => setTimeout(done, 60));
+  }
+  await expect
+    .poll(async () => ((await stored(page, 'tickets')) as TicketRecord[])[0]?.ticket.cycles.map(({ result }) => result))
+    .toEqual(['good', 'good', 'good', 'bad', 'good']);
 });

@@ -26,6 +26,16 @@ describe('a hand', () => {
     const heard = type(new BurstListener(), '24.80\n', BURST_GAP_MS + 30);
     expect(heard.every(({ kind }) => kind === 'waiting')).toBe(true);
   });
+  test('is over once no caliper would still be typing, however late it is settled', () => {
+    const listener = new BurstListener();
+    expect(listener.isOver(1000)).toBe(false);
+    type(listener, 'g', 5, 1000);
+    expect([listener.isOver(1000 + BURST_GAP_MS), listener.isOver(1001 + BURST_GAP_MS)]).toEqual([false, true]);
+    // The page was busy: the next key comes first, and the one before it is given back all the same.
+    expect(listener.settle()).toEqual({ kind: 'key', key: 'g' });
+    type(listener, 'c', 5, 1200);
+    expect(listener.settle()).toEqual({ kind: 'key', key: 'c' });
+  });
   test('pressing Enter alone is nothing', () =>
     expect(type(new BurstListener(), '\n', 5)).toEqual([{ kind: 'waiting' }]));
 });

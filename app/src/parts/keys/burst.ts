@@ -28,6 +28,11 @@ export class BurstListener {
     return { kind: 'waiting' };
   }
 
+  /** Whether what was heard had ended before a moment, although nobody has settled it: a busy page settles late. */
+  isOver(nowMs: number): boolean {
+    return this.text !== '' && nowMs - this.lastMs > BURST_GAP_MS;
+  }
+
   /** After silence: one lone key was a hand's, and is given back; more were a burst without Enter. */
   settle():
     { readonly kind: 'key'; readonly key: string } | { readonly kind: 'reading'; readonly text: string } | undefined {

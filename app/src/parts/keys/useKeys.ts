@@ -83,6 +83,11 @@ export function useKeys(open: { jump(): void; help(): void }): void {
     };
 
     const onKey = (event: KeyboardEvent): void => {
+      // On a busy page the next key may come before the timer that gives the last one back: none is lost.
+      if (listener.isOver(event.timeStamp)) {
+        clearTimeout(timer);
+        settle();
+      }
       if (event.key === 'Enter' && field?.tagName === 'INPUT') typed = false;
       if (event.key === 'Tab' || event.key === 'Escape') field = field?.disabled ? null : field;
       if (event.defaultPrevented) return;
