@@ -14,26 +14,27 @@ const SHOTS = [
   { file: 'measure', path: '/t/demo-0147/measure' },
   { file: 'size', path: '/t/demo-0147/size' },
   { file: 'size-dark', path: '/t/demo-0147/size', dark: true },
-  { file: 'size-phone', path: '/t/demo-0147/size', width: 390, height: 844 },
   { file: 'swap', path: '/t/demo-0147/swap' },
   { file: 'why', path: '/why', height: 1000, wait: 8000 },
-  { file: 'slip', path: '/t/demo-0147/slip' },
   { file: 'takein', path: '/t/demo-0147/takeIn' },
   { file: 'find', path: '/t/demo-0147/find', height: 1120 },
   { file: 'strip', path: '/t/demo-0147/strip', height: 1000 },
   { file: 'clean', path: '/t/demo-0143/clean', height: 1000 },
-  { file: 'compatibility', path: '/compatibility', height: 1000 },
   { file: 'train', path: '/t/demo-0137/train' },
   { file: 'rebuild', path: '/t/demo-0147/rebuild' },
   { file: 'prove', path: '/t/demo-0146/prove' },
   { file: 'handback', path: '/t/demo-0118/handBack' },
+  { file: 'drawer', path: '/drawer?size=demo-book-i14', height: 900 },
+  { file: 'orders', path: '/orders' },
+  { file: 'day', path: '/day', wait: 2500 },
+  { file: 'log', path: '/log', height: 1100, open: ['What it comes to', 'How long remedies last'], wait: 1500 },
   // A4 at 96 dots an inch.
   { file: 'sheet', path: '/t/demo-0118/sheet', width: 794, height: 1123, print: true },
 ];
 
 const { url, stop } = await serve(PORT, '--demo');
 const browser = await launch();
-for (const { file, path, width = 1280, height = 800, dark, print, wait = 500 } of SHOTS) {
+for (const { file, path, width = 1280, height = 800, dark, print, open = [], wait = 500 } of SHOTS) {
   const page = await browser.newPage({
     viewport: { width, height },
     reducedMotion: 'reduce',
@@ -48,6 +49,8 @@ for (const { file, path, width = 1280, height = 800, dark, print, wait = 500 } o
     .getByText(/one moment/i)
     .first()
     .waitFor({ state: 'detached' });
+  for (const fold of open) await page.getByText(fold, { exact: true }).click();
+  if (open.length > 0) await page.evaluate(() => scrollTo(0, 0));
   await page.waitForTimeout(wait);
   if (dark) await page.getByRole('button', { name: 'Dark', exact: true }).click();
   if (print) await page.emulateMedia({ media: 'print' });

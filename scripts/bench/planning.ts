@@ -63,13 +63,11 @@ export async function benchPlanning(row: Row, { page, benchUrl, besideBare }: St
     (_, n) => `${(0.8 + 0.1 * (n % 20)).toFixed(1)}x${60 + Math.floor(n / 20) * 3},${n % 5},A${n % 30}`,
   );
   await page.goto(`${benchUrl}/drawer`);
-  await page
-    .getByLabel('Open a list')
-    .setInputFiles({
-      name: 'many.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`size,quantity,place\n${lines.join('\n')}\n`),
-    });
+  await page.getByLabel('Open a list').setInputFiles({
+    name: 'many.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`size,quantity,place\n${lines.join('\n')}\n`),
+  });
   await page.getByRole('button', { name: 'Put all of it in the drawer' }).click();
   await page.getByText(`, ${SIZES.toLocaleString('en-GB')} sizes`).waitFor();
   await page.waitForTimeout(500);
