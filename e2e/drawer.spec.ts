@@ -238,7 +238,7 @@ test.describe('with the demo’s parts counter', () => {
     const list = page.getByRole('article', { name: 'List for a supplier' });
     await expect(list).toContainText('sold out');
     await expect(list).toContainText('Offered instead: 1.2 × 261.0');
-    await expect(list).toContainText('no ticket waits for it');
+    await expect(list).toContainText('No ticket waits for it');
     await expect(list.getByRole('button', { name: 'Order this at the counter' })).toBeDisabled();
     await list.getByRole('button', { name: 'Take that one' }).click();
     await expect(list).toContainText('1.2 × 261.0 instead of 1.2 × 257.0');

@@ -44,7 +44,11 @@ async function start(): Promise<void> {
     await (showsFront() ? loaded : Promise.race([loaded, new Promise((done) => setTimeout(done, BENCH_WAIT_MS))]));
   };
   // A page of the bench book is drawn with it in one go.
-  const book = ofBook(path) ? store.dispatch(loadBook()) : null;
+  const bookOf = async (): Promise<void> => {
+    if (isDemo) await plantDemo().catch(() => false);
+    await store.dispatch(loadBook());
+  };
+  const book = ofBook(path) ? bookOf() : null;
   await Promise.all([fetchAhead(path), loadSettings(store.dispatch), path === '/' ? bench() : ticket(), book]);
   store.dispatch(listenToTabs());
   askBeforeLeaving(() => store.getState(), services.keeper);

@@ -144,6 +144,13 @@ describe('the plan of a day', () => {
     expect(posted).toBeGreaterThan(0.02);
     expect(posted).toBeLessThan(0.8);
   });
+  test('a promise is kept with something to spare where nobody else is late for it', () => {
+    const others = ['1', '2', '3', '4'].map((id) => ticket(id));
+    const promised = ticket('5', { promise: { to: '', at: iso(NOW + 5 * 60 * MIN) } });
+    const made = plan([...others, promised]);
+    expect(made.doneMs['5']).toBeLessThanOrEqual(NOW + 4 * 60 * MIN);
+    expect(made.kept['5']).toBeGreaterThan(0.9);
+  });
   test('closed on Sunday; a step that was set by hand stays; one set in the past holds nothing', () => {
     const sunday = new Date(2026, 10, 22, 12, 0).getTime();
     expect(openFrom(STATE, sunday)[0]?.fromMs).toBe(new Date(2026, 10, 23, 9, 0).getTime());

@@ -9,6 +9,9 @@ const MINUTE_MS = 60_000;
 /** A promise weighs ten times what an open end does. */
 const PROMISED = 10;
 const UNPROMISED = 1;
+/** A promise is better kept with an hour to spare: hands scatter. What that is worth beside being late. Our guess. */
+const SPARE_MIN = 60;
+const SPARE = 2;
 /** What nobody was promised should be out of the house in so many days. Our guess. */
 const USUAL_DAYS = 7;
 /** How far ahead is planned. */
@@ -92,6 +95,9 @@ export function problemOf({ nowMs, jobs, state }: DayQuestion): Day {
         id: job.ticketId,
         dueAt: job.promise ? round(Date.parse(job.promise.at), nowMs) : USUAL_DAYS * MINUTES_OF_DAY,
         weight: job.promise ? PROMISED : UNPROMISED,
+        ...(job.promise && {
+          soon: { at: round(Date.parse(job.promise.at), nowMs) - SPARE_MIN, weight: SPARE },
+        }),
         steps: job.steps.map((step) => {
           const pin = pinAt.get(step.id);
           return {

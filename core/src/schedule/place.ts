@@ -163,6 +163,7 @@ export function placeInOrder(day: Day, order: readonly number[]): Plan {
       for (const step of job.steps.slice(next[index] as number))
         if (!left.includes(step.id) && !pinned.has(step.id)) left.push(step.id);
     if (job.dueAt !== null) cost += job.weight * Math.max(0, at - job.dueAt);
+    if (job.soon) cost += job.soon.weight * Math.max(0, at - job.soon.at);
   });
   return { planned, doneAt, left, cost };
 }

@@ -43,7 +43,8 @@ function dispatchOrder(day: Day, lookAhead: number): number[] {
       if (!step) return;
       const rest = { ...job, steps: job.steps.slice(next[index]) };
       const begins = Math.max(clock, free[index] as number, step.notBefore);
-      const slack = job.dueAt === null ? Infinity : Math.max(0, job.dueAt - begins - workOf(rest));
+      const dueAt = job.soon?.at ?? job.dueAt;
+      const slack = dueAt === null ? Infinity : Math.max(0, dueAt - begins - workOf(rest));
       const worth = job.dueAt === null ? 1e-6 : job.weight / Math.max(1, step.minutes);
       const urgency = worth * Math.exp(-Math.min(50, slack / (lookAhead * mean))) * Math.exp(-(begins - clock) / mean);
       if (urgency > most) [best, most] = [index, urgency];
@@ -94,7 +95,7 @@ export interface Effort {
  */
 export function planDay(day: Day, { tries, stop }: Effort = { tries: 4000 }): Plan {
   const all = day.jobs.map((_, index) => index);
-  const due = (index: number): number => (day.jobs[index] as Job).dueAt ?? 1e9;
+  const due = (index: number): number => (day.jobs[index] as Job).soon?.at ?? (day.jobs[index] as Job).dueAt ?? 1e9;
   const starts = [
     inTurn(day, all),
     ...[1, 2, 4, 8].map((lookAhead) => dispatchOrder(day, lookAhead)),

@@ -27,6 +27,8 @@ export interface Job {
   readonly dueAt: number | null;
   /** Weight of a minute late. */
   readonly weight: number;
+  /** When it should be done, so that there is something to spare; and the weight of a minute after that. */
+  readonly soon?: { readonly at: number; readonly weight: number };
 }
 
 /** When the technician works, from and to, in order and apart. */
@@ -58,6 +60,6 @@ export interface Plan {
   readonly doneAt: ReadonlyMap<string, number>;
   /** Steps that fit in none of the shifts. */
   readonly left: readonly string[];
-  /** Sum of weight × minutes late; a job that is not done counts as done at the end of all shifts. */
+  /** Sum of weight × minutes late, and of weight × minutes after what is `soon`; a job that is not done counts as done at the end of all shifts. */
   readonly cost: number;
 }

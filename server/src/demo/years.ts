@@ -184,7 +184,6 @@ function bodiesOf(
         ...(remedy === 'band' || remedy === 'warmed'
           ? {
               provisional: remedy === 'band' ? 'A band; it will not last.' : 'Drive A: warm to shrink.',
-              dueOn: '2025-12-01',
             }
           : {}),
       },

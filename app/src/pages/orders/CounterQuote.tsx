@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { sameSize, type BeltFields } from '@loose-pulley/core/drawer';
 import type { Order, WantOf } from '@loose-pulley/core/orders';
 import { inHundred } from '@loose-pulley/core/probability';
-import { beltLabel, counted, type LengthUnit } from '@loose-pulley/core/units';
+import { beltLabel, capital, counted, type LengthUnit } from '@loose-pulley/core/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import type { Asked, Offered, PartsCounter } from '../../state/counter';
@@ -134,7 +134,7 @@ export function CounterQuote({
                     <p className="flex flex-wrap items-center gap-x-3">
                       <span>
                         Offered instead: {beltLabel(substitute.belt, unit).size}, {substitute.price.toFixed(2)} each.{' '}
-                        {judged(substitute.belt, line.wants, wants)}.
+                        {capital(judged(substitute.belt, line.wants, wants))}.
                       </span>
                       <Button onClick={() => swap(lineId, substitute.belt, substitute.price)}>Take that one</Button>
                     </p>
