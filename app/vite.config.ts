@@ -74,7 +74,7 @@ export default defineConfig({
               test: /node_modules\/(react|react-dom|scheduler|react-redux|redux|redux-thunk|reselect|immer|@reduxjs|react-router|use-sync-external-store|localforage|nanoid|get-nonce)\//,
             },
             // What many pages share goes together: few files compress better and are fetched in one go.
-            { name: 'shared', minShareCount: 9 },
+            { name: 'shared', minShareCount: 12 },
             // Small parts of every drawing, which would each be a request.
             {
               name: 'drawing',

@@ -24,6 +24,9 @@ if (nonce) setNonce(nonce);
 /** Sweeping can wait until whoever opened the page is at work. */
 const SWEEP_AFTER_MS = 4000;
 const KEEP_AFTER_MS = 3000;
+const BOOK_AFTER_MS = 1500;
+/** Pages that choose among belts ask the drawer: without it all would be worked out twice. */
+const CHOOSES = /^\/t\/[^/]+\/(size|swap)$/;
 /** An empty page says sooner that it is looking. */
 const BENCH_WAIT_MS = 150;
 
@@ -48,7 +51,7 @@ async function start(): Promise<void> {
     if (isDemo) await plantDemo().catch(() => false);
     await store.dispatch(loadBook());
   };
-  const book = ofBook(path) ? bookOf() : null;
+  const book = ofBook(path) || CHOOSES.test(path) ? bookOf() : null;
   await Promise.all([fetchAhead(path), loadSettings(store.dispatch), path === '/' ? bench() : ticket(), book]);
   store.dispatch(listenToTabs());
   askBeforeLeaving(() => store.getState(), services.keeper);
@@ -70,8 +73,8 @@ async function start(): Promise<void> {
     </Broken>,
   );
   if (path !== '/') await store.dispatch(loadBench());
-  // Every page can do without it for a moment.
-  if (!book) void store.dispatch(loadBook());
+  // Every other page can do without it until whoever opened it is at work.
+  if (!book) setTimeout(() => void store.dispatch(loadBook()), BOOK_AFTER_MS);
   void askToPersist();
   setTimeout(
     () => void import('./state/persistence/sweep').then(({ sweep }) => sweep()).catch(() => undefined),

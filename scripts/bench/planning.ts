@@ -60,7 +60,7 @@ export async function benchPlanning(row: Row, { page, benchUrl, besideBare }: St
   row('drawer, empty: open to usable', ms(opened[0]?.openMs ?? NaN), `${opened[0]?.by ?? ''}, bare ${ms(bareMs)}`);
   const lines = Array.from(
     { length: SIZES },
-    (_, n) => `${(0.8 + 0.1 * (n % 20)).toFixed(1)}x${60 + Math.floor(n / 20) * 3},${n % 5},A${n % 30}`,
+    (_, n) => `square ${(0.8 + 0.1 * (n % 20)).toFixed(1)}x${60 + Math.floor(n / 20) * 3},${n % 5},A${n % 30}`,
   );
   await page.goto(`${benchUrl}/drawer`);
   await page.getByLabel('Open a list').setInputFiles({

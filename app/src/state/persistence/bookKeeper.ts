@@ -4,10 +4,13 @@ import {
   bookRedoTarget,
   bookUndoTarget,
   sayBookEvent,
+  type Book,
   type BookBody,
   type BookEvent,
   type BookRecord,
 } from '@loose-pulley/core/book';
+import type { BenchStock } from '@loose-pulley/core/catalogue';
+import { benchStock } from '@loose-pulley/core/drawer';
 import { Stale } from './commit';
 import { commitBook, loadBookRecord } from './bookStore';
 import { storeProblem, type StoreProblem } from './storage';
@@ -15,9 +18,23 @@ import { storeProblem, type StoreProblem } from './storage';
 export interface BookNews {
   readonly status?: 'ready' | 'failed' | 'newer';
   readonly record?: BookRecord;
+  readonly stock?: BenchStock | undefined;
   readonly saving?: 'kept' | 'saving' | 'failed';
   readonly problem?: StoreProblem | null;
   readonly said?: string;
+}
+
+/** What a book makes a bench choose among; the same for the same drawer, so that nothing is ranked anew without need. */
+let stocked: { readonly book: Book; readonly stock: BenchStock | undefined } | undefined;
+function stockOf(book: Book): BenchStock | undefined {
+  if (stocked?.book.items === book.items && stocked.book.switchedSeries === book.switchedSeries) return stocked.stock;
+  const plain = book.items.length === 0 && book.switchedSeries.length === 0;
+  const next = plain ? undefined : benchStock(book);
+  // One fewer of a size is no other choice.
+  const before = stocked?.stock;
+  const stock = before && next && JSON.stringify(before) === JSON.stringify(next) ? before : next;
+  stocked = { book, stock };
+  return stock;
 }
 
 const RETRY_MS = 4000;
@@ -41,7 +58,7 @@ export class BookKeeper {
   readonly #saved: () => void;
 
   constructor(news: (news: BookNews) => void, saved: () => void) {
-    this.#news = news;
+    this.#news = (of) => news(of.record ? { ...of, stock: stockOf(of.record.book) } : of);
     this.#saved = saved;
   }
 

@@ -1,4 +1,5 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
+import type { BenchStock } from '@loose-pulley/core/catalogue';
 import type { BookRecord } from '@loose-pulley/core/book';
 import type { StoreProblem } from '../persistence/storage';
 
@@ -7,13 +8,25 @@ export interface BookState {
   readonly status: 'loading' | 'ready' | 'failed' | 'newer';
   /** Null until it is read. */
   readonly record: BookRecord | null;
+  /**
+   * What this bench chooses among, as its drawer and series make it; undefined while it is what comes with the app. Worked
+   * out with the record, by code that no first page needs.
+   */
+  readonly stock: BenchStock | undefined;
   readonly saving: 'kept' | 'saving' | 'failed';
   readonly problem: StoreProblem | null;
   /** What the drawer last said of a belt that a ticket took or put back, or of something refused. */
   readonly said: string;
 }
 
-const initialState: BookState = { status: 'loading', record: null, saving: 'kept', problem: null, said: '' };
+const initialState: BookState = {
+  status: 'loading',
+  record: null,
+  stock: undefined,
+  saving: 'kept',
+  problem: null,
+  said: '',
+};
 
 export const bookChanged = createAction<Partial<BookState>>('book/bookChanged');
 

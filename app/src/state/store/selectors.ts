@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Bench } from '@loose-pulley/core/driveView';
-import { benchStock, type Item } from '@loose-pulley/core/drawer';
+import type { Item } from '@loose-pulley/core/drawer';
 import type { Order } from '@loose-pulley/core/orders';
 import type { RootState } from './types';
 
@@ -14,22 +14,13 @@ export const selectOrders = ({ book }: RootState): readonly Order[] => book.reco
 const NO_ITEMS: readonly Item[] = [];
 export const selectItems = ({ book }: RootState): readonly Item[] => book.record?.book.items ?? NO_ITEMS;
 
-/** What this bench chooses among; undefined while it is what comes with the app. */
-const selectStock = createSelector(
-  [selectItems, ({ book }: RootState) => book.record?.book.switchedSeries],
-  (items, switchedSeries) =>
-    items.length === 0 && (switchedSeries?.length ?? 0) === 0
-      ? undefined
-      : benchStock({ items, switchedSeries: switchedSeries ?? [] }),
-);
-
 /** What this bench believes and demands. */
 export const selectBench = createSelector(
   [
     ({ settings }: RootState) => settings.priors,
     ({ settings }: RootState) => settings.requirements,
     ({ settings }: RootState) => settings.toBeHad,
-    selectStock,
+    ({ book }: RootState) => book.stock,
   ],
   (priors, requirements, toBeHad, stock): Bench => ({ priors, requirements, toBeHad, stock }),
 );
