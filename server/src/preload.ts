@@ -10,6 +10,9 @@ interface Chunk {
 const ENTRY = 'index.html';
 /** The letters of every page. */
 const FONT = 'archivo-latin-wdth-normal.woff2';
+/** What keeps the bench book, and the pages that are drawn with it in one go. */
+const BOOK = 'bookKeeper.ts';
+const WITH_BOOK = /^(Drawer|Orders|Day|Size|Swap)Page/;
 type Manifest = Readonly<Record<string, Chunk>>;
 
 /** The page that an address opens, as its source file is named: `/t/a/handBack` is `handbackpage.tsx`. */
@@ -45,10 +48,15 @@ export function preloader(staticDir: string): (path: string) => string {
   const fontLink = font ? `<link rel="preload" as="font" type="font/woff2" crossorigin href="/${font}">` : '';
   // The entry's own script stands in the page already.
   const entry = withImports(ENTRY, new Set());
+  const book = Object.keys(manifest).find((key) => key.endsWith(BOOK));
+  const scriptsOf = (key: string): ReadonlySet<string> => {
+    const page = withImports(key, new Set(entry));
+    return book && WITH_BOOK.test(basename(key)) ? withImports(book, page) : page;
+  };
   const pages = new Map(
     Object.keys(manifest)
       .filter((key) => key.endsWith('Page.tsx'))
-      .map((key) => [basename(key).toLowerCase(), linksOf(withImports(key, new Set(entry)))]),
+      .map((key) => [basename(key).toLowerCase(), linksOf(scriptsOf(key))]),
   );
   return (path) => fontLink + (pages.get(pageOf(path)) ?? linksOf(entry));
 }

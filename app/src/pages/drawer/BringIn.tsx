@@ -8,7 +8,8 @@ import {
   type Column,
   type Matching,
 } from '@loose-pulley/core/drawerTable';
-import type { Item } from '@loose-pulley/core/drawer';
+import type { BookBody } from '@loose-pulley/core/book';
+import { sameSize, type Item } from '@loose-pulley/core/drawer';
 import { readTable, type Table } from '@loose-pulley/core/table';
 import { counted } from '@loose-pulley/core/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
@@ -24,6 +25,7 @@ interface Opened {
 }
 const EXAMPLES = 3;
 const SHOWN = 12;
+const KIT_SIZES_MAX = 500;
 
 /** What a list comes to, where every price is known. */
 const priceOf = (items: readonly Item[]): number | null =>
@@ -33,12 +35,20 @@ const priceOf = (items: readonly Item[]): number | null =>
   );
 
 /** A list of belts as CSV: its columns matched by example, its mistakes told by line; whole, or not at all. */
-export function BringIn() {
+export function BringIn({ items }: { readonly items: readonly Item[] }) {
   const dispatch = useAppDispatch();
   const [opened, setOpened] = useState<Opened | null>(null);
   const [kit, setKit] = useState('');
   const [said, setSaid] = useState('');
   const read = useMemo(() => opened && readList(opened.table, opened.matching, () => nanoid(12)), [opened]);
+  // What lies here already under the same size and place is the same bag: its pieces are added.
+  const more = (read?.items ?? []).flatMap((one) => {
+    const here = items.find((of) => !of.band && of.place === one.place && sameSize(of, one));
+    return here ? [[here, one] as const] : [];
+  });
+  const known = new Set(more.map(([, one]) => one));
+  const fresh = (read?.items ?? []).filter((one) => !known.has(one));
+  const tooManyForKit = kit.trim() !== '' && (read?.items.length ?? 0) > KIT_SIZES_MAX;
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     setSaid('');
@@ -60,10 +70,21 @@ export function BringIn() {
   const take = async (): Promise<void> => {
     if (!opened || !read || read.items.length === 0) return;
     const name = kit.trim();
-    const done = await dispatch(
+    const contents = read.items.map(({ shape, thicknessMm, widthMm, innerLengthMm, label, quantity }) => ({
+      shape,
+      thicknessMm,
+      widthMm,
+      innerLengthMm,
+      label,
+      count: Math.max(1, quantity),
+    }));
+    const bodies: BookBody[] =
       name === ''
-        ? changeBook([{ type: 'itemsPut', items: read.items }])
-        : changeBook([
+        ? [
+            ...(fresh.length > 0 ? [{ type: 'itemsPut', items: fresh } as const] : []),
+            ...more.map(([here, one]): BookBody => ({ type: 'quantityChanged', itemId: here.id, by: one.quantity })),
+          ]
+        : [
             {
               type: 'kitPut',
               kit: {
@@ -74,20 +95,11 @@ export function BringIn() {
                 supplier: read.items[0]?.supplier ?? '',
                 price: priceOf(read.items),
                 boughtOn: '',
-                contents: read.items
-                  .slice(0, 500)
-                  .map(({ shape, thicknessMm, widthMm, innerLengthMm, label, quantity }) => ({
-                    shape,
-                    thicknessMm,
-                    widthMm,
-                    innerLengthMm,
-                    label,
-                    count: Math.max(1, quantity),
-                  })),
+                contents,
               },
             },
-          ]),
-    );
+          ];
+    const done = await dispatch(changeBook(bodies));
     if (done) {
       setSaid(
         `${counted(read.items.length, 'size')} from “${opened.name}” ${name === '' ? 'put in the drawer' : `kept as the kit “${name}”`}.`,
@@ -163,11 +175,13 @@ export function BringIn() {
               <p>
                 {counted(read.items.length, 'size')}, {read.items.reduce((sum, { quantity }) => sum + quantity, 0)}{' '}
                 pieces.
+                {more.length > 0 && ` ${counted(more.length, 'size')} of them here already: the pieces are added.`}
                 {read.joined > 0 && ` ${counted(read.joined, 'line')} of one size joined.`}
               </p>
               <TextLine label="It is a kit, still together: its name" value={kit} maxLength={120} onText={setKit} />
+              {tooManyForKit && <p className="text-live">A kit holds at most {KIT_SIZES_MAX} sizes.</p>}
               <div className="flex flex-wrap gap-2">
-                <CommitButton look="strong" onClick={() => void take()}>
+                <CommitButton look="strong" disabled={tooManyForKit} onClick={() => void take()}>
                   {kit.trim() === '' ? 'Put all of it in the drawer' : 'Keep it as a kit'}
                 </CommitButton>
                 <Button onClick={() => setOpened(null)}>Not now</Button>

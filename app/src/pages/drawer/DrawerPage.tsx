@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { isAged, lengthOf, newItem, runsLow, SERIES, type Item, type Series } from '@loose-pulley/core/drawer';
 import { writeList } from '@loose-pulley/core/drawerTable';
@@ -13,6 +13,7 @@ import { today } from '../../parts/clock/useNow';
 import { Button } from '../../parts/ui/Button';
 import { Fold } from '../../parts/ui/Fold';
 import { download } from '../../parts/ui/download';
+import { Later } from '../../parts/ui/Later';
 import { LongList } from '../../parts/ui/LongList';
 import { useTitle } from '../../parts/ui/title';
 import { changeBook } from '../../state/persistence/book';
@@ -66,6 +67,15 @@ export function DrawerPage() {
       },
       { replace: true },
     );
+  // The same function as long as the page stands, so that a thousand belts are not drawn anew for each press.
+  const picker = useRef(pick);
+  useEffect(() => {
+    picker.current = pick;
+  });
+  const pickHung = useCallback((of: readonly Item[]): void => {
+    setBunch(of.length > 1 ? of.map(({ id }) => id) : []);
+    picker.current(of[0]?.id ?? null);
+  }, []);
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = useMemo(
     () =>
@@ -156,17 +166,7 @@ export function DrawerPage() {
         </div>
         {items.length > 0 && (
           <>
-            <Rails
-              items={shown}
-              span={span}
-              needed={needed}
-              pickedId={pickedId}
-              unit={unit}
-              onPick={(of) => {
-                setBunch(of.length > 1 ? of.map(({ id }) => id) : []);
-                pick(of[0]?.id ?? null);
-              }}
-            />
+            <Rails items={shown} span={span} needed={needed} pickedId={pickedId} unit={unit} onPick={pickHung} />
             {bunch.length > 1 && (
               <section
                 aria-label="Hanging there"
@@ -274,36 +274,38 @@ export function DrawerPage() {
             </p>
           </section>
         )}
-        <BringIn />
-        <Button
-          disabled={items.length === 0}
-          onClick={() => download(`loose-pulley-drawer-${today()}.csv`, writeList(items), 'text/csv')}
-        >
-          Save the drawer as CSV
-        </Button>
-        <section aria-labelledby="series">
-          <h2 id="series" className="text-lg">
-            Series to choose from
-          </h2>
-          <p className="text-sm text-soft">What Size ranks beside the drawer.</p>
-          {SERIES.map((one) => {
-            const on = USUAL_SERIES.includes(one) !== (record?.book.switchedSeries ?? []).includes(one);
-            return (
-              <label key={one} className="flex min-h-11 items-center gap-3">
-                <input
-                  type="checkbox"
-                  className="size-5"
-                  checked={on}
-                  onChange={(event) =>
-                    void dispatch(changeBook([{ type: 'seriesSwitched', series: one, on: event.target.checked }]))
-                  }
-                />
-                {SERIES_NAMES[one]}
-              </label>
-            );
-          })}
-        </section>
-        <KeepingBook />
+        <Later>
+          <BringIn items={items} />
+          <Button
+            disabled={items.length === 0}
+            onClick={() => download(`loose-pulley-drawer-${today()}.csv`, writeList(items), 'text/csv')}
+          >
+            Save the drawer as CSV
+          </Button>
+          <section aria-labelledby="series">
+            <h2 id="series" className="text-lg">
+              Series to choose from
+            </h2>
+            <p className="text-sm text-soft">What Size ranks beside the drawer.</p>
+            {SERIES.map((one) => {
+              const on = USUAL_SERIES.includes(one) !== (record?.book.switchedSeries ?? []).includes(one);
+              return (
+                <label key={one} className="flex min-h-11 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={on}
+                    onChange={(event) =>
+                      void dispatch(changeBook([{ type: 'seriesSwitched', series: one, on: event.target.checked }]))
+                    }
+                  />
+                  {SERIES_NAMES[one]}
+                </label>
+              );
+            })}
+          </section>
+          <KeepingBook />
+        </Later>
         {status === 'newer' && (
           <p className="text-live">A newer Loose Pulley wrote the bench book: it can be looked at here, not changed.</p>
         )}

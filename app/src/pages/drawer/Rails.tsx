@@ -1,7 +1,7 @@
-import { useMemo, type KeyboardEvent } from 'react';
+import { memo, startTransition, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { railsOf, type BeltFields, type Item } from '@loose-pulley/core/drawer';
 import { beltLabel, formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
-import { LEFT_PX, RAIL_PX, railLayout, type Hung, type HungRail } from '../../parts/book/railLayout';
+import { LEFT_PX, railLayout, type Hung, type HungRail } from '../../parts/book/railLayout';
 import { useWidth } from '../../parts/draw/useWidth';
 
 /** A length that something needs: a ticket, or the belt in the hand. */
@@ -20,8 +20,23 @@ function railName({ section }: HungRail['rail'], unit: LengthUnit): string {
   return `${section.band ? 'band' : SHAPE_WORDS[section.shape]} ${width}${mm(section.thicknessMm)}`;
 }
 
-/** A belt hanging from its rail: solid where there is one, dashed where there is none; how many, and of how many sizes. */
-function Belt({
+/** So many rails fill a screen. */
+const FIRST_RAILS = 8;
+
+/** What a glyph stands for, in words. */
+function hungWords({ items, quantity }: Hung): string {
+  const [one] = items;
+  if (!one) return '';
+  return items.length > 1
+    ? `${items.length} sizes about ${beltLabel(one, 'mm').size}, ${quantity} in the drawer`
+    : `${beltLabel(one, 'mm').size}, ${quantity === 0 ? 'none' : quantity} in the drawer${one.label ? `, ${one.label}` : ''}`;
+}
+
+/**
+ * A belt hanging from its rail: solid where there is one, dashed where there is none. One element each, since a full drawer
+ * has a thousand of them; what they share is drawn once for the rail.
+ */
+const Belt = memo(function Belt({
   hung,
   y,
   picked,
@@ -32,48 +47,32 @@ function Belt({
   readonly y: number;
   readonly picked: boolean;
   readonly first: boolean;
-  readonly onPick: () => void;
+  readonly onPick: (items: readonly Item[]) => void;
 }) {
-  const { x, items, quantity, owned } = hung;
-  const [one] = items;
-  if (!one) return null;
-  const several = items.length > 1;
-  const words = several
-    ? `${items.length} sizes about ${beltLabel(one, 'mm').size}, ${quantity} in the drawer`
-    : `${beltLabel(one, 'mm').size}, ${quantity === 0 ? 'none' : quantity} in the drawer${one.label ? `, ${one.label}` : ''}`;
+  const { x, items, owned } = hung;
   return (
-    <g
+    <path
       role="button"
       tabIndex={picked || first ? 0 : -1}
-      aria-label={words}
+      aria-label={hungWords(hung)}
       aria-pressed={picked}
-      className="drawn-button"
       data-hung
-      onClick={onPick}
+      d={`M${(x - 6.5).toFixed(1)} ${y + 22}a6.5 14 0 1 1 13 0a6.5 14 0 1 1 -13 0`}
+      className={picked ? 'hung hung-picked' : owned ? 'hung hung-owned' : 'hung'}
+      onClick={() => onPick(items)}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') {
           event.preventDefault();
-          onPick();
+          onPick(items);
         }
       }}
-    >
-      <rect x={x - 9} y={y - 4} width={18} height={RAIL_PX - 10} className="fill-transparent" />
-      <path d={`M${x} ${y}v8`} className="stroke-ink" strokeWidth={1} />
-      <path
-        d={`M${x - 6.5} ${y + 22}a6.5 14 0 1 1 13 0a6.5 14 0 1 1 -13 0`}
-        className={picked ? 'fill-sheet stroke-live' : owned ? 'fill-sheet stroke-rubber' : 'fill-sheet stroke-soft'}
-        strokeWidth={owned ? 3.2 : 1.3}
-        strokeDasharray={owned ? undefined : '2.5 2.5'}
-      />
-      {(quantity > 1 || several) && (
-        <text x={x} y={y + 26.5} textAnchor="middle" className="fill-ink text-[12px] font-semibold">
-          {several ? items.length : quantity > 99 ? '+' : quantity}
-        </text>
-      )}
-      {several && <path d={`M${x - 6} ${y + 41}h12`} className="stroke-ink" strokeWidth={2} />}
-    </g>
+    />
   );
-}
+});
+
+/** How many hang there: of one size the pieces, of several the sizes; nothing where it is one. */
+const countOf = ({ items, quantity }: Hung): string =>
+  items.length > 1 ? String(items.length) : quantity > 99 ? '+' : quantity > 1 ? String(quantity) : '';
 
 /** The drawer as it hangs: one axis of inner length, a rail for each section. Arrow keys go along a rail and between rails. */
 export function Rails({
@@ -99,6 +98,12 @@ export function Rails({
     heightPx,
     axisY,
   } = useMemo(() => railLayout(rails, span, widthPx), [rails, span, widthPx]);
+  // What lies below the first screen is drawn a frame later.
+  const [whole, setWhole] = useState(false);
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => startTransition(() => setWhole(true)));
+    return () => cancelAnimationFrame(frame);
+  }, []);
   const perUnit = unit === 'mm' ? 1 : MM_PER_INCH;
   const ticks = scale
     .copy()
@@ -111,10 +116,10 @@ export function Rails({
     if (!by || !here) return;
     event.preventDefault();
     const groups = [...event.currentTarget.querySelectorAll('[data-rail]')].map((rail) => [
-      ...rail.querySelectorAll<SVGGElement>('[data-hung]'),
+      ...rail.querySelectorAll<SVGElement>('[data-hung]'),
     ]);
-    const row = groups.findIndex((group) => group.includes(here as SVGGElement));
-    const at = groups[row]?.indexOf(here as SVGGElement) ?? 0;
+    const row = groups.findIndex((group) => group.includes(here as SVGElement));
+    const at = groups[row]?.indexOf(here as SVGElement) ?? 0;
     const next = groups[row + (by[0] ?? 0)];
     next?.[Math.max(0, Math.min(next.length - 1, at + (by[1] ?? 0)))]?.focus();
   };
@@ -128,22 +133,45 @@ export function Rails({
         onKeyDown={onKeyDown}
         className="block"
       >
-        {hung.map(({ rail, y, hung: glyphs }) => (
+        {(whole ? hung : hung.slice(0, FIRST_RAILS)).map(({ rail, y, hung: glyphs }) => (
           <g key={rail.key} data-rail role="group" aria-label={railName(rail, unit)}>
             <text x={LEFT_PX - 6} y={y + 5} textAnchor="end" className="fill-ink text-[15px]">
               {railName(rail, unit)}
             </text>
             <path d={`M${LEFT_PX + 6} ${y}H${widthPx - 8}`} className="stroke-hair" />
+            <path d={glyphs.map(({ x }) => `M${x.toFixed(1)} ${y}v8`).join('')} className="stroke-ink" />
+            <path
+              d={glyphs
+                .flatMap(({ x, items: of }) => (of.length > 1 ? [`M${(x - 6).toFixed(1)} ${y + 41}h12`] : []))
+                .join('')}
+              className="stroke-ink"
+              strokeWidth={2}
+            />
             {glyphs.map((one, index) => (
               <Belt
                 key={one.items[0]?.id}
                 hung={one}
                 y={y}
                 first={index === 0}
-                picked={one.items.some(({ id }) => id === pickedId)}
-                onPick={() => onPick(one.items)}
+                picked={pickedId !== null && one.items.some(({ id }) => id === pickedId)}
+                onPick={onPick}
               />
             ))}
+            <text
+              aria-hidden
+              y={y + 26.5}
+              textAnchor="middle"
+              className="pointer-events-none fill-ink text-[12px] font-semibold"
+            >
+              {glyphs.map((one) => {
+                const count = countOf(one);
+                return count === '' ? null : (
+                  <tspan key={one.items[0]?.id} x={one.x.toFixed(1)}>
+                    {count}
+                  </tspan>
+                );
+              })}
+            </text>
           </g>
         ))}
         <path d={`M${LEFT_PX + 6} ${axisY}H${widthPx - 8}`} className="stroke-ink" />

@@ -89,6 +89,12 @@ export function drawerAfter(ticket: Ticket, { book }: BookRecord): readonly Book
 export const followTicket =
   (ticket: Ticket): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
+    // A ticket that never had anything of the drawer needs no drawer to be read.
+    if (
+      !ticket.drives.some(({ tries }) => tries.some(({ itemId }) => itemId !== undefined)) &&
+      getState().book.record === null
+    )
+      return;
     if (getState().book.record === null) await dispatch(loadBook());
     const { record } = getState().book;
     if (!record) return;

@@ -1,7 +1,7 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { setAutoFreeze } from 'immer';
 import { reload } from '../persistence/actions';
-import { followTicket } from '../persistence/book';
+import { followTicket, heldTries } from '../persistence/book';
 import { forgetFront } from '../persistence/front';
 import { Keeper } from '../persistence/keeper';
 import { WritingRights } from '../persistence/rights';
@@ -15,6 +15,16 @@ if (import.meta.env.PROD) setAutoFreeze(false);
 
 /** Records are large and replaced whole; in development they are walked all the same, and this is not worth a word. */
 const SLOW_CHECK_MS = 250;
+
+/** What the open ticket has out of the drawer, as one word: looked at after every action, so only where drives differ. */
+const words = new WeakMap<object, string>();
+function heldBy({ openTicket: { ticket } }: RootState): string {
+  if (ticket.status !== 'open' || ticket.access !== 'writer') return '';
+  const { id, drives } = ticket.record.ticket;
+  const known = words.get(drives) ?? [...heldTries(ticket.record.ticket).keys()].join(' ');
+  words.set(drives, known);
+  return `${id} ${known}`;
+}
 
 /** A store with what works beside it: whatever changes of the open ticket or of the settings is kept. */
 export function makeStore() {
@@ -50,21 +60,10 @@ export function makeStore() {
   });
   // The drawer follows the ticket: what its tries have out, and what failed.
   listeners.startListening({
-    predicate: (_, now, before) => {
-      const { ticket } = now.openTicket;
-      const was = before.openTicket.ticket;
-      if (ticket.status !== 'open' || ticket.access !== 'writer') return false;
-      const wasDrives =
-        was.status === 'open' && was.id === ticket.id && was.access === 'writer' ? was.record.ticket.drives : undefined;
-      const { drives } = ticket.record.ticket;
-      return (
-        drives !== wasDrives &&
-        [...drives, ...(wasDrives ?? [])].some(({ tries }) => tries.some(({ itemId }) => itemId !== undefined))
-      );
-    },
+    predicate: (_, now, before) => heldBy(now) !== heldBy(before),
     effect: (_, api) => {
       const { ticket } = api.getState().openTicket;
-      if (ticket.status === 'open') void api.dispatch(followTicket(ticket.record.ticket));
+      if (ticket.status === 'open' && ticket.access === 'writer') void api.dispatch(followTicket(ticket.record.ticket));
     },
   });
   listeners.startListening({

@@ -12,7 +12,8 @@ import { usePageKey } from '../../parts/keys/useKeys';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { recordEvent } from '../../state/persistence/actions';
 import { fitBelt } from '../../state/persistence/fitting';
-import { useAppDispatch } from '../../state/store/hooks';
+import { selectItems, useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { sameSize, type Item } from '@loose-pulley/core/drawer';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { SectionSign } from '../../parts/ui/SectionSign';
@@ -50,7 +51,17 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const refusal = understood && !understood.ok ? understood.problem : judged && cannotGoOn(judged);
   const otherwise = understood?.ok ? understood.value.otherwise : undefined;
   const old = oldBeltTry({ drive, facts }, 'the old belt, cleaned');
-  const addOwn = () => {
+  const items = useAppSelector(selectItems);
+  const here =
+    understood?.ok && !otherwise
+      ? items.find(
+          (one) =>
+            one.quantity > 0 &&
+            !one.band &&
+            sameSize(one, { ...understood.value, widthMm: understood.value.widthMm ?? null }),
+        )
+      : undefined;
+  const addOwn = (item?: Item) => {
     if (!understood?.ok || refusal || otherwise) return;
     const { shape, thicknessMm, widthMm = null, innerLengthMm } = understood.value;
     const done = dispatch(
@@ -60,8 +71,9 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
         widthMm,
         innerLengthMm,
         measuredMm: null,
-        source: 'own stock',
-        label: '',
+        source: item ? `the drawer${item.place ? `, ${item.place}` : ''}` : 'own stock',
+        ...(item && { itemId: item.id }),
+        label: item?.label ?? '',
         because: 'unknown',
         verdict: 'untried',
         note: '',
@@ -139,10 +151,15 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
           />
           <Button
             disabled={!canWrite || !understood?.ok || refusal !== undefined || otherwise !== undefined}
-            onClick={addOwn}
+            onClick={() => addOwn()}
           >
             Log it
           </Button>
+          {here && !refusal && (
+            <Button disabled={!canWrite} onClick={() => addOwn(here)}>
+              It is the one from the drawer{here.place ? `, ${here.place}` : ''}
+            </Button>
+          )}
         </div>
         <p aria-live="polite" className={refusal ? 'text-sm text-live' : 'text-sm text-soft'}>
           {understood?.ok && `Understood: ${understood.value.echo}. `}
