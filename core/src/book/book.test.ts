@@ -210,6 +210,56 @@ describe('laws', () => {
     );
   });
 
+  test('an order that arrives in two tabs: never more than was ordered, and the drawer has what came', () => {
+    const placed = did(
+      emptyBook(),
+      { type: 'orderPut', order: order({ lines: order().lines.map((line) => ({ ...line, quantity: 7 })) }) },
+      { type: 'orderPlaced', orderId: 'o1', expectedOn: '', reference: '', byCounter: false },
+    );
+    fc.assert(
+      fc.property(fc.array(fc.record({ right: fc.nat(4), wrong: fc.nat(3) }), { maxLength: 12 }), (arrivals) => {
+        let record = placed;
+        arrivals.forEach(({ right, wrong }, n) => {
+          const next = appendBook(
+            record,
+            stamp({
+              type: 'lineArrived',
+              orderId: 'o1',
+              lineId: 'l1',
+              right,
+              item: square(`r${n}`, 112, 0),
+              wrong,
+              other: square(`w${n}`, 100, 0),
+            }),
+          );
+          if (next.ok) record = next.value;
+        });
+        const line = record.book.orders[0]?.lines[0];
+        expect(line?.arrived).toBeLessThanOrEqual(7);
+        const held = (mm: number) =>
+          record.book.items.filter((one) => one.innerLengthMm === mm).reduce((sum, { quantity }) => sum + quantity, 0);
+        expect([held(112), held(100)]).toEqual([line?.arrived, line?.wrong]);
+      }),
+    );
+  });
+
+  test('five thousand sizes: counts and takes add up, and the file gives them back', () => {
+    const many = Array.from({ length: 5000 }, (_, n) => square(`i${n}`, 60 + n * 0.3, n % 7));
+    let record = did(emptyBook(), { type: 'itemsPut', items: many });
+    for (let n = 0; n < 200; n += 1) {
+      const next = appendBook(
+        record,
+        stamp({ type: 'taken', take: { tryId: `t${n}`, itemId: `i${n * 25}`, ticketId: 'a' } }),
+      );
+      if (next.ok) record = next.value;
+    }
+    const sum = (items: readonly { readonly quantity: number }[]) =>
+      items.reduce((all, { quantity }) => all + quantity, 0);
+    expect(sum(record.book.items) + record.book.takes.length).toBe(sum(many));
+    expect(record.book.takes.length).toBeGreaterThan(100);
+    expect(readBookFile(writeBookFile(record), 'a.json')).toEqual({ ok: true, value: record });
+  });
+
   test('a file that was changed by hand, of another kind, or newer is refused in words', () => {
     const record = did(emptyBook(), { type: 'itemsPut', items: [square('a', 112, 2)] });
     const tampered = { ...record, book: { ...record.book, items: [square('a', 112, 99)] } };

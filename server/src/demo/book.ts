@@ -259,7 +259,7 @@ function events(): readonly At[] {
     ...ordered(
       'Quayside Seals',
       `${TODAY(-3)}T09:30:00Z`,
-      [line(ring(47.37), 1, { price: 0.6, wants: [{ ticketId: 'demo-0139', wantId: 'demo-0139-w1' }] })],
+      [line(ring(47.35), 1, { price: 0.6, wants: [{ ticketId: 'demo-0139', wantId: 'demo-0139-w1' }] })],
       null,
     ),
   ];

@@ -263,10 +263,10 @@ const AT_EVERY_STATION: readonly DemoTicket[] = [
         want: {
           id: 'demo-0139-w1',
           driveId: driveId('0139', 'A'),
-          belt: { shape: 'round', thicknessMm: 1.778, widthMm: null, innerLengthMm: Math.PI * 47.37, chance: 0.62 },
+          belt: { shape: 'round', thicknessMm: 1.778, widthMm: null, innerLengthMm: Math.PI * 47.35, chance: 0.83 },
           count: 1,
           alternates: [
-            { shape: 'round', thicknessMm: 1.778, widthMm: null, innerLengthMm: Math.PI * 50.52, chance: 0.51 },
+            { shape: 'round', thicknessMm: 1.778, widthMm: null, innerLengthMm: Math.PI * 44.17, chance: 0.79 },
           ],
         },
       },
