@@ -139,3 +139,52 @@ describe('listening', () => {
     expect(server.listening).toBe(false);
   });
 });
+
+describe('the parts counter of the demo', () => {
+  const belt = (innerLengthMm: number) => ({ shape: 'square', thicknessMm: 1.2, widthMm: null, innerLengthMm });
+  const line = (innerLengthMm: number, quantity = 1) => ({ lineId: 'l1', belt: belt(innerLengthMm), quantity });
+  const post = (path: string, body: object, app = make('demo')) =>
+    request(app).post(`/counter/${path}`).set('Host', '127.0.0.1:4680').send(body);
+  interface Offer {
+    readonly state: string;
+    readonly inStock: number;
+    readonly substitute: { readonly belt: { readonly innerLengthMm: number } } | null;
+  }
+  const offer = async (mm: number, quantity = 1): Promise<Offer> =>
+    ((await post('quote', { lines: [line(mm, quantity)] })).body as Offer[])[0] as Offer;
+  test('says the same of the same belt; what is sold out or few has another offered, and is not sent by itself', async () => {
+    expect(await offer(116)).toEqual(await offer(116));
+    const states = new Map<string, number>();
+    for (let mm = 60; mm < 120; mm += 1) states.set((await offer(mm, 200)).state, mm);
+    expect(new Set(states.keys())).toEqual(new Set(['few', 'soldOut']));
+    const gone = states.get('soldOut') ?? 0;
+    expect((await offer(gone)).substitute?.belt.innerLengthMm).toBe(gone + 4);
+    expect((await post('orders', { lines: [line(gone)] })).status).toBe(409);
+  });
+  test('an order is on its way until its day, then here, in bags that may hold another belt', async () => {
+    // A size of which there are enough.
+    let mm = 60;
+    while ((await offer(mm)).state !== 'has') mm += 1;
+    const lines = [line(mm, 2)];
+    const { reference } = (await post('orders', { lines })).body as { readonly reference: string };
+    expect((await post(`orders/${reference}`, { lines })).body).toMatchObject({ state: 'onItsWay' });
+    const { bags } = (await post(`orders/${reference}?hurry=1`, { lines })).body as {
+      readonly bags: ReadonlyArray<{ readonly count: number; readonly readsDoubledMm: number }>;
+    };
+    expect(bags[0]?.count).toBe(2);
+    const lengthMm = 2 * (bags[0]?.readsDoubledMm ?? 0) - 4 * 1.2;
+    expect([mm, mm - 4]).toContain(Math.round(lengthMm));
+  });
+  test('what it cannot read, does not know, or is closed for is said; on a bench there is none', async () => {
+    for (const body of [
+      {},
+      { lines: [] },
+      { lines: [{ lineId: '../x', belt: belt(116), quantity: 1 }] },
+      { lines: [line(116, -1)] },
+    ])
+      expect((await post('quote', body)).status).toBe(400);
+    expect((await post('orders/CB-NOTHING!', { lines: [line(116)] })).status).toBe(404);
+    expect((await post('quote', { lines: [line(66.6)] })).status).toBe(503);
+    expect((await post('quote', { lines: [line(116)] }, make('bench'))).status).toBe(404);
+  });
+});

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { newItem, sameSize, type Item } from '@loose-pulley/core/drawer';
-import { parseBeltSize } from '@loose-pulley/core/units';
+import { beltLabel, parseBeltSize } from '@loose-pulley/core/units';
 import { Button } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -14,9 +14,20 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
   const dispatch = useAppDispatch();
   const [line, setLine] = useState('');
   const [, count = '1', size = '', place = ''] = LINE.exec(line.trim()) ?? [];
-  const read = line.trim() === '' ? undefined : parseBeltSize(size);
+  // A seller's number that is written on a size is that size.
+  const numbered = items.find(({ sellerNumbers }) =>
+    sellerNumbers.some(({ number }) => number.toLowerCase() === size.toLowerCase()),
+  );
+  const read = line.trim() === '' || numbered ? undefined : parseBeltSize(size);
   const belt = read?.ok && !read.value.otherwise ? read.value : undefined;
   const add = async (): Promise<void> => {
+    if (numbered) {
+      if (await dispatch(changeBook([{ type: 'quantityChanged', itemId: numbered.id, by: Number(count) }]))) {
+        setLine('');
+        onPick(numbered.id);
+      }
+      return;
+    }
     if (!belt) return;
     const { shape, thicknessMm, widthMm = null, innerLengthMm } = belt;
     const same = items.find(
@@ -60,11 +71,12 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
           onChange={(event) => setLine(event.target.value)}
           className="field w-full text-lg"
         />
-        <Button type="submit" className="whitespace-nowrap" disabled={!belt}>
+        <Button type="submit" className="whitespace-nowrap" disabled={!belt && !numbered}>
           Put in
         </Button>
       </div>
       <p aria-live="polite" className="min-h-[1.4em] text-sm text-soft">
+        {numbered && `${count} of: ${beltLabel(numbered, 'mm').words}, by the seller’s number.`}
         {read?.ok && `${count} of: ${read.value.echo}${place ? `, in ${place}` : ''}.`}
         {read?.ok &&
           read.value.otherwise &&

@@ -42,7 +42,6 @@ export function ItemPanel({
   const from = measureFrom(item);
   const lies = labelWords(item, unit);
   const coming = onOrder(orders, item);
-  const [seller] = item.sellerNumbers;
   return (
     <section aria-label="This size" className="grid gap-3">
       <div className="flex items-start justify-between gap-2">
@@ -108,20 +107,19 @@ export function ItemPanel({
         onText={(supplier, gesture) => change({ supplier }, gesture)}
       />
       <TextLine
-        label="The seller’s number for this size"
-        value={seller?.number ?? ''}
-        maxLength={80}
-        onText={(number, gesture) =>
+        label="Sellers’ numbers for this size, commas between"
+        value={item.sellerNumbers.map(({ number }) => number).join(', ')}
+        maxLength={400}
+        onText={(text, gesture) => {
+          const numbers = [...new Set(text.split(',').map((one) => one.trim().slice(0, 80)))].filter(
+            (one) => one !== '',
+          );
+          const known = (number: string) => item.sellerNumbers.find((one) => one.number === number);
           change(
-            {
-              sellerNumbers:
-                number === ''
-                  ? item.sellerNumbers.slice(1)
-                  : [{ seller: item.supplier, number }, ...item.sellerNumbers.slice(1)],
-            },
+            { sellerNumbers: numbers.slice(0, 20).map((number) => known(number) ?? { seller: item.supplier, number }) },
             gesture,
-          )
-        }
+          );
+        }}
       />
       <div className="flex flex-wrap gap-3">
         <NumberLine
