@@ -1,6 +1,6 @@
 import { appendBook, emptyBook, type BookBody, type BookRecord } from '@loose-pulley/core/book';
 import { newItem, type BeltFields, type Item } from '@loose-pulley/core/drawer';
-import type { OrderLine } from '@loose-pulley/core/orders';
+import { newLine, newOrder, type OrderLine } from '@loose-pulley/core/orders';
 import { TODAY } from './today';
 
 /* The archive's bench book: what hangs in its drawer, its kits, what it has ordered, told by its own events. */
@@ -123,20 +123,8 @@ const BAND: Item = item(flat(4, 1, 100), 12, {
   price: null,
 });
 
-const line = (belt: BeltFields, quantity: number, of: Partial<OrderLine> = {}): OrderLine => ({
-  id: id('l'),
-  ...belt,
-  label: '',
-  sellerNumber: '',
-  quantity,
-  price: null,
-  insteadOf: '',
-  wants: [],
-  arrived: 0,
-  wrong: 0,
-  arrivedAt: null,
-  ...of,
-});
+const line = (belt: BeltFields, quantity: number, of: Partial<OrderLine> = {}): OrderLine =>
+  newLine(id('l'), belt, quantity, of);
 
 type At = readonly [at: string, body: BookBody];
 
@@ -155,16 +143,7 @@ function ordered(
       placed,
       {
         type: 'orderPut',
-        order: {
-          id: orderId,
-          supplier,
-          placedAt: null,
-          expectedOn: '',
-          reference: '',
-          byCounter: false,
-          lines,
-          closedAt: null,
-        },
+        order: newOrder(orderId, supplier, lines),
       },
     ],
     [placed, { type: 'orderPlaced', orderId, expectedOn: '', reference: '', byCounter: false }],

@@ -1,10 +1,11 @@
+import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
+import { newLine, newOrder } from '@loose-pulley/core/orders';
 import { restockQuestion, type Cover, type RestockQuestion } from '@loose-pulley/core/restock';
 import type { TicketSummary } from '@loose-pulley/core/ticket';
 import { beltLabel, counted } from '@loose-pulley/core/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
-import { newLine, newOrder } from '../../parts/book/useOrderIt';
 import { changeBook } from '../../state/persistence/book';
 import { selectItems, selectOrders, useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';
 import { restockBeside } from '../../workers/restock';
@@ -58,11 +59,14 @@ export function Stock({ all }: { readonly all: readonly TicketSummary[] }) {
   const name = (id: string): string => (asked?.belts[id] ? beltLabel(asked.belts[id], unit).words : id);
   const order = (): void => {
     if (!asked || !found) return;
-    const lines = found.bought.flatMap((id) => (asked.belts[id] ? [newLine(asked.belts[id], 1)] : []));
+    const lines = found.bought.flatMap((id) => (asked.belts[id] ? [newLine(nanoid(12), asked.belts[id], 1)] : []));
     const list = orders.find(({ placedAt, supplier }) => placedAt === null && supplier === '');
     void dispatch(
       changeBook([
-        { type: 'orderPut', order: list ? { ...list, lines: [...list.lines, ...lines] } : newOrder('', lines) },
+        {
+          type: 'orderPut',
+          order: list ? { ...list, lines: [...list.lines, ...lines] } : newOrder(nanoid(12), '', lines),
+        },
       ]),
     ).then((done) => {
       if (done) setSaid('On the list, under Orders.');

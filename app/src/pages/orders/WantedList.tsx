@@ -1,11 +1,11 @@
+import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { gather, type Order, type Wanted, type WantOf } from '@loose-pulley/core/orders';
+import { newLine, newOrder, gather, type Order, type Wanted, type WantOf } from '@loose-pulley/core/orders';
 import { itemFor, runsLow, sameSize, type BeltFields, type Item } from '@loose-pulley/core/drawer';
 import { inHundred } from '@loose-pulley/core/probability';
 import { beltLabel, counted, type LengthUnit } from '@loose-pulley/core/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
-import { newLine, newOrder } from '../../parts/book/useOrderIt';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
 
@@ -37,14 +37,14 @@ export function WantedList({
       const other = instead[keyOf(one.belt)];
       const item = other && itemFor(items, other);
       const supplier = item?.supplier || one.supplier;
-      const line = newLine(other ?? one.belt, one.quantity, {
+      const line = newLine(nanoid(12), other ?? one.belt, one.quantity, {
         label: other ? (item?.label ?? '') : one.label,
         sellerNumber: other ? (item?.sellerNumbers[0]?.number ?? '') : one.sellerNumber,
         price: other ? (item?.price ?? null) : one.price,
         insteadOf: other ? beltLabel(one.belt, 'mm').size : '',
         wants: one.wants.map(({ ticketId, want }) => ({ ticketId, wantId: want.id })),
       });
-      const list = lists.get(supplier) ?? newOrder(supplier, []);
+      const list = lists.get(supplier) ?? newOrder(nanoid(12), supplier, []);
       const known = list.lines.find((of) => of.wants.length === 0 && line.wants.length === 0 && sameSize(of, line));
       lists.set(supplier, {
         ...list,
