@@ -15,14 +15,14 @@ const SPARE = 2;
 /** What nobody was promised should be out of the house in so many days. Our guess. */
 const USUAL_DAYS = 7;
 /** How far ahead is planned. */
-export const PLAN_DAYS = 10;
+const PLAN_DAYS = 10;
 
 /** Open on weekdays from nine to half past twelve and from one to half past five, until a bench says otherwise. */
 const USUAL: readonly OpeningShift[] = [
   { fromMin: 540, toMin: 750 },
   { fromMin: 780, toMin: 1050 },
 ];
-export const USUAL_HOURS: ReadonlyArray<readonly OpeningShift[]> = [USUAL, USUAL, USUAL, USUAL, USUAL, [], []];
+const USUAL_HOURS: ReadonlyArray<readonly OpeningShift[]> = [USUAL, USUAL, USUAL, USUAL, USUAL, [], []];
 
 /** The hours of a bench, Monday first. */
 export const hoursOf = ({ hours }: Pick<DayState, 'hours'>): ReadonlyArray<readonly OpeningShift[]> =>
@@ -77,7 +77,7 @@ export interface DayPlan {
   readonly doneMs: Readonly<Record<string, number>>;
   /** The chance that a ticket is done by the moment it was promised for. */
   readonly kept: Readonly<Record<string, number>>;
-  /** The chance that a ticket is done by noon and by closing of this day. */
+  /** The chance that a ticket is done by closing of this day. */
   readonly today: Readonly<Record<string, number>>;
   /** Tickets of which something fits in no opening hours. */
   readonly left: readonly string[];

@@ -1,4 +1,4 @@
-import { arrivesBy, chanceBy, type Order } from '../orders';
+import { arrivesBy, type Order } from '../orders';
 import { STATION_NAMES, STATIONS, type StationId } from '../stations';
 import type { TicketSummary } from '../ticket';
 import { timerState } from '../timers';
@@ -136,7 +136,3 @@ export function jobOf(summary: TicketSummary, durations: Durations, orders: read
     stopped: summary.waiting.for === 'owner' ? 'owner' : parts.unordered.length > 0 || parts.said ? 'parts' : null,
   };
 }
-
-/** The chance that what a step waits for has come by a moment. */
-export const partsChance = (step: DayStep, orders: readonly Order[], nowMs: number, byMs: number): number =>
-  step.parcels.reduce((chance, order) => chance * chanceBy(order, orders, nowMs, byMs), 1);

@@ -1,5 +1,5 @@
 export * from './schema';
-export { drawerReducers, newItem, received, sameSize, withQuantity } from './reduce';
+export { drawerReducers, newItem, received, sameSize } from './reduce';
 export { drawerSays } from './describe';
 export type { Says } from './says';
 export {

@@ -6,7 +6,7 @@ import type { Demand, Offer } from './cover';
 
 const YEAR_MS = 365.25 * 86_400_000;
 /** What one belt costs where nobody has said: in the bench's own money. */
-export const USUAL_PRICE = 2;
+const USUAL_PRICE = 2;
 /** A size is offered where it is likelier than not to work somewhere. */
 const WORTH_OFFERING = 0.5;
 /** Sizes so near one that was judged are thought of with it: relative. Within makers' limits. */

@@ -1,2 +1,2 @@
 export { cover, type Cover, type Demand, type Offer } from './cover';
-export { restockQuestion, USUAL_PRICE, type RestockQuestion } from './demand';
+export { restockQuestion, type RestockQuestion } from './demand';

@@ -145,7 +145,6 @@ export function planDay(day: Day, { tries, stop }: Effort = { tries: 4000 }): Pl
   let currentOrder = bestOrder;
   let stale = 0;
   while (spent < tries && !(spent % 64 === 0 && stop?.())) {
-    // Nothing is late and everything stands as early as it came: what is left to gain is little.
     const order = shaken(currentOrder, 1 + (stale > 60 ? 1 : 0));
     const plan = placed(order);
     if (!better(current, plan)) {

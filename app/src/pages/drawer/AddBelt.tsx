@@ -67,6 +67,7 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
         <input
           id="put-in"
           autoComplete="off"
+          aria-invalid={read !== undefined && !read.ok}
           value={line}
           onChange={(event) => setLine(event.target.value)}
           className="field w-full text-lg"
@@ -75,7 +76,10 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
           Put in
         </Button>
       </div>
-      <p aria-live="polite" className="min-h-[1.4em] text-sm text-soft">
+      <p
+        aria-live="polite"
+        className={read && !read.ok ? 'min-h-[1.4em] text-sm text-live' : 'min-h-[1.4em] text-sm text-soft'}
+      >
         {numbered && `${count} of: ${beltLabel(numbered, 'mm').words}, by the seller’s number.`}
         {read?.ok && `${count} of: ${read.value.echo}${place ? `, in ${place}` : ''}.`}
         {read?.ok &&

@@ -28,7 +28,7 @@ import {
 import { AddBelt } from './AddBelt';
 import { BringIn } from './BringIn';
 import { InMyHand, type HandReading } from './InMyHand';
-import { ItemPanel } from './ItemPanel';
+import { ItemPanel, SIZE_PANEL } from './ItemPanel';
 import { Kits } from './Kits';
 import { Rails, type Needed } from './Rails';
 
@@ -38,6 +38,8 @@ const SERIES_NAMES: Readonly<Record<Series, string>> = {
   metric: 'metric O-rings, ISO 3601-1',
   flat: 'flat assortment',
 };
+/** From here on the panel of a size stands beside the drawer. */
+const WIDE_PX = 1024;
 /** So many of what runs low stand beside the drawer; the rest is on the order's page. */
 const LOW_SHOWN = 6;
 
@@ -75,6 +77,10 @@ export function DrawerPage() {
   const pickHung = useCallback((of: readonly Item[]): void => {
     setBunch(of.length > 1 ? of.map(({ id }) => id) : []);
     picker.current(of[0]?.id ?? null);
+    // Below the drawing on a narrow screen, where nobody would look for it.
+    requestAnimationFrame(() => {
+      if (window.innerWidth < WIDE_PX) document.getElementById(SIZE_PANEL)?.scrollIntoView({ block: 'start' });
+    });
   }, []);
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = useMemo(

@@ -19,6 +19,9 @@ const RUBBER_NAMES: Readonly<Record<Rubber, string>> = {
   polyurethane: 'polyurethane',
 };
 
+/** Where the panel is found on the page. */
+export const SIZE_PANEL = 'this-size';
+
 /** All that the drawer knows of a size, to be changed where it stands. */
 export function ItemPanel({
   item,
@@ -43,7 +46,7 @@ export function ItemPanel({
   const lies = labelWords(item, unit);
   const coming = onOrder(orders, item);
   return (
-    <section aria-label="This size" className="grid gap-3">
+    <section id={SIZE_PANEL} aria-label="This size" className="grid gap-3">
       <div className="flex items-start justify-between gap-2">
         <div>
           <h2 className="text-[28px] leading-tight font-bold">

@@ -192,7 +192,7 @@ export function Rails({
           const end = x > widthPx * 0.62;
           return (
             <g key={`${words} ${lengthMm}`}>
-              <path d={`M${x} ${20 + 0 * index}V${axisY}`} className="stroke-live" strokeWidth={1.6} />
+              <path d={`M${x} 20V${axisY}`} className="stroke-live" strokeWidth={1.6} />
               <text
                 x={end ? x - 7 : x + 7}
                 y={15}

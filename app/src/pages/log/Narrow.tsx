@@ -21,7 +21,11 @@ export function Narrow({
   const set = (of: Partial<LogFilter>): void => onFilter({ ...filter, ...of });
   const narrowed = JSON.stringify(filter) !== JSON.stringify(NO_FILTER);
   return (
-    <div role="group" aria-label="Narrow the log" className="flex flex-wrap items-end gap-3 py-2">
+    <div
+      role="group"
+      aria-label="Narrow the log"
+      className="grid grid-cols-2 items-end gap-3 py-2 md:grid-cols-[repeat(5,minmax(0,1fr))]"
+    >
       <select
         aria-label="State"
         className="field"

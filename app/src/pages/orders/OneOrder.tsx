@@ -1,6 +1,16 @@
 import { useState } from 'react';
-import { arrivesBy, isOut, orderText, outstanding, sumOf, type Order, type WantOf } from '@loose-pulley/core/orders';
+import {
+  arrivesBy,
+  chanceBy,
+  isOut,
+  orderText,
+  outstanding,
+  sumOf,
+  type Order,
+  type WantOf,
+} from '@loose-pulley/core/orders';
 import { writeTable } from '@loose-pulley/core/table';
+import { inHundred } from '@loose-pulley/core/probability';
 import { beltLabel, counted, formatDay, type LengthUnit } from '@loose-pulley/core/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
@@ -13,6 +23,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { Arrival } from './Arrival';
 import { askedOf, CounterQuote } from './CounterQuote';
 
+const DAY_MS = 86_400_000;
 const dayOf = (ms: number): string => formatDay(new Date(ms).toISOString());
 
 /** A list that is being made: who, what, how many; printed, copied, saved, placed. */
@@ -136,6 +147,7 @@ export function OrderList({
         </label>
         <CommitButton
           look="strong"
+          disabled={order.supplier.trim() === ''}
           onClick={() =>
             void dispatch(
               changeBook([{ type: 'orderPlaced', orderId: order.id, expectedOn, reference: '', byCounter: false }]),
@@ -145,6 +157,9 @@ export function OrderList({
           It is ordered
         </CommitButton>
       </div>
+      {order.supplier.trim() === '' && (
+        <p className="text-sm text-soft">Say who it is ordered from: how long they take is learned by that.</p>
+      )}
       <p role="status" className="empty:hidden">
         {said}
       </p>
@@ -192,7 +207,7 @@ export function PlacedOrder({
       <p className="text-soft">
         Ordered {formatDay(order.placedAt ?? '')}.{' '}
         {out
-          ? `As likely as not here by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}.`
+          ? `As likely as not here by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}; within a day from now: ${inHundred(chanceBy(order, orders, nowMs, nowMs + DAY_MS))}.`
           : order.closedAt
             ? `Closed ${formatDay(order.closedAt)}.`
             : 'All of it has come.'}
