@@ -1,4 +1,4 @@
-import { blankStep, severalOf, type Fate, type Facts, type StepDraft } from '../strip';
+import type { Fate } from '../strip';
 import { figuresOf, type Figures } from './figures';
 import {
   BELT_OF,
@@ -10,7 +10,6 @@ import {
   PLACES,
   PLAIN_ADJECTIVES,
   PREPOSITIONS,
-  TOOLS,
   VAGUE,
   nounOf,
   slipOf,
@@ -61,8 +60,6 @@ const TOLD_APART: ReadonlySet<NounKind> = new Set(['belt', 'gear', 'springs', 'w
 const POSTS = /^(?:the |its |their )?\w+ (?:pulleys?|posts?|shafts?|drums?|wheels?)$/;
 const LEAVE =
   /\b(?:leave|leaving)\b|\bleft (?:alone|in place|untouched|fitted|attached|plugged|as (?:is|it is)|where|be)\b|\b(?:do not|not to be|never|no need to|need not|needn[’']?t|must not|mustn[’']?t|should not|shouldn[’']?t)\b|\bnot (?:touched|removed|undone|taken|off|out|unplugged|loosened|disturbed|needed)\b|\bun?touched\b|\b(?:stays?|staying|stayed|remains?)\b|\bkept (?:on|in place|fitted|where)\b|\bin place\b|\bstill (?:on|in|fitted|attached|plugged|there)\b|\balone\b/;
-const ONLY_LEAVE =
-  /^(?:(?:so |but |just |please )?(?:leave|left|leaving|alone|it|them|these|this|that|in|on|place|as|is|be|do|not|never|touch|touched|remove|removed|undo|undone|disturb|stays?|untouched|where|they|are|needed|there|fitted|turn|move)[ .!]*)+$/;
 const LOOKED = /\b(?:diagram|drawing|sketch|photos?|pictures?|pics?|shot|snapshot)\b/;
 const MARKED = /\bmarked\b|\bscribed\b|\bwitness marks?\b|^(?:a |the )?(?:\w+ )?marks? \w/;
 const UNABLE =
@@ -71,12 +68,11 @@ const TO_COME =
   /\b(?:to come|must come|have to|has to|had to|going to|will|later|next|still to|yet|needs? to|should|says|said|expected|supposed|according|claims|hole|wrong|manual)\b|\?/;
 const BACK_ON =
   /\b(?:back (?:in|on|together|home)|refitted|replaced|refit|again)\b|\b(?:screwed|clipped|put) (?:in|on|down|back)\b|\bplugged in\b|(?<!\b(?:the|from|at|its|left|pressed|pushed)) (?:in|on|back|fitted)$/;
-const INSTRUCTION = /^(?:then )?(?:slide|slid|push|press|pull|flip|lift|squeeze|pinch|release|open|turn|hold)\b/;
-const HANDLES = /^(?:latch|catch|lever|hook|tab|claw|tongue|lug|pin|button)$/;
 const ARTICLES =
   /^(?:the|a|an|its|their|this|that|these|those|his|her|our|it|they|them|then|and|also|just|now|is|are|was|were|be|been|of|which|so|to|with|very|more|of_it|gently|carefully|up|down|over|along|apart|together|upwards|downwards|forwards|backwards|here|there|only|not|do|i|we|has|have)$/;
 
-const spoken = (word: string): string => word.replaceAll('§', '').replaceAll('_', ' ');
+/** A word as it is spoken: what was read as one is several again. */
+export const spoken = (word: string): string => word.replaceAll('§', '').replaceAll('_', ' ');
 const joined = (words: readonly string[]): string => words.map(spoken).join(' ').trim();
 
 /** “One short”, “2 missing”: so many that were not there on arrival. */
@@ -403,64 +399,3 @@ export function readClause(typed: string, shortIsMissing = true): Clause {
 
 const inPlaceOnly = (words: readonly string[]): boolean =>
   words.every((word) => PLACES.has(word) || HEADS.has(word) || CONDITIONS.has(word));
-
-/** Whether a clause only tells how: the latch is slid, a tool is used. */
-export const isInstruction = (clause: Clause): boolean =>
-  (INSTRUCTION.test(clause.text) && (clause.kind === undefined || clause.guessed || HANDLES.test(clause.noun))) ||
-  /^(?:off|out of) (?:the|its|their)\b/.test(clause.text) ||
-  /^(?:mind|careful|watch|beware|note|see|no|clear|without|using|by|before|after|it|they|goes|runs?|looks?|same|like|marks?|arrow|stripe|as)\b/.test(
-    clause.text,
-  ) ||
-  /^(?:\w+ )?(?:wires|contacts|side|text|label|stripe|arrow|teeth|marks?|writing|print) (?:up|down|left|right|outwards|inwards)$/.test(
-    clause.text,
-  );
-
-/** Whether it only says to leave alone what came before. */
-export const isOnlyLeave = ({ text }: Clause): boolean =>
-  ONLY_LEAVE.test(text) &&
-  /\b(?:leave|left (?:alone|in|on|as|where|be|it|them)|not|never|stays?|untouched|alone)\b/.test(text);
-
-/** Whether “with …” names a tool rather than a thing. */
-export const isTool = (text: string): boolean => TOOLS.test(text);
-
-/** What a clause adds to the facts of a thing. */
-export function factsFrom({ figures, text }: Clause, heads: readonly string[]): Facts {
-  const latch =
-    /\b(?:latch|catch|lock|tab|lever)\b/.test(text) &&
-    /\b(?:slide|slid|flip|lift|push|press|pull|squeeze|pinch|release|open|turn)\w*\b/.test(text);
-  return {
-    ...(heads.length > 0 && { head: heads.join(' ') }),
-    ...(figures.thread !== '' && { thread: figures.thread }),
-    ...(figures.turns !== '' && { turns: figures.turns }),
-    ...(figures.direction !== '' && { direction: figures.direction }),
-    ...(figures.viewedFrom !== '' && { viewedFrom: figures.viewedFrom }),
-    ...(figures.parkedAt !== '' && { parkedAt: figures.parkedAt }),
-    ...(figures.ways !== '' && { ways: figures.ways }),
-    ...(latch && { latch: text.slice(0, 200) }),
-  };
-}
-
-/** A step of a clause that is about something of the machine. */
-export function stepOf(clause: Clause, line: string, more: Partial<StepDraft> = {}): StepDraft {
-  const kind =
-    clause.kind === undefined || ['dirt', 'disc', 'object'].includes(clause.kind)
-      ? 'note'
-      : (clause.kind as StepDraft['kind']);
-  const count = clause.count ?? 1;
-  const [of, all] = clause.figures.ofMany ?? [count, count];
-  const named =
-    clause.noun !== '' && clause.what === clause.noun && Math.max(all, of) + clause.missing !== 1
-      ? clause.what.slice(0, clause.what.length - clause.noun.length) + severalOf(clause.noun)
-      : clause.what;
-  return blankStep(kind, line, {
-    what: spoken(named),
-    fate: clause.fate ?? 'off',
-    count: Math.max(all, of) + clause.missing,
-    missing: clause.missing + Math.max(0, all - of),
-    driverType: clause.figures.driverType,
-    lengthMm: clause.figures.lengthMm,
-    where: clause.where,
-    facts: factsFrom(clause, clause.heads),
-    ...more,
-  });
-}

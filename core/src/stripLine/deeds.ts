@@ -9,7 +9,8 @@ import {
   goesBack,
 } from '../strip';
 import { capital } from '../units';
-import { asRead, readClause, stepOf } from './clause';
+import { asRead, readClause } from './clause';
+import { stepOf } from './ofClause';
 import type { Thing } from './things';
 import { FASTENER_KINDS, nounOf, type NounKind } from './vocabulary';
 import type { Deed, Way } from './types';

@@ -1,5 +1,6 @@
 import { blankStep, changeNamed, type Fate, type TemporaryChangeKind } from '../strip';
-import { asRead, readClause, stepOf } from './clause';
+import { asRead, readClause } from './clause';
+import { stepOf } from './ofClause';
 import {
   asTyped,
   deedOf,

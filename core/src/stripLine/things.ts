@@ -1,5 +1,6 @@
 import { goesBack, type StepDraft } from '../strip';
-import { countOf, factsFrom, isInstruction, isOnlyLeave, isTool, readClause, type Clause } from './clause';
+import { countOf, readClause, type Clause } from './clause';
+import { factsFrom, isInstruction, isOnlyLeave, isTool } from './ofClause';
 import type { Doubt } from './types';
 import { FASTENER_KINDS, type NounKind } from './vocabulary';
 
