@@ -18,7 +18,7 @@ const train: EventBody = {
   members: [
     trainMember('tm0', 'motor', 0),
     // The pinion on the driven pulley's shaft belongs to the belt drive.
-    { ...trainMember('tm1', 'beltDrive', 10), driveId: 'drive-a' },
+    { ...trainMember('tm1', 'beltDrive', 0), second: 10, driveId: 'drive-a' },
     trainMember('tm3', 'rack', 0),
   ],
 };
