@@ -11,6 +11,7 @@ export default tseslint.config(
       parserOptions: {
         project: [
           'core/tsconfig.json',
+          'lab/tsconfig.json',
           'app/tsconfig.json',
           'app/tsconfig.workers.json',
           'server/tsconfig.json',
@@ -35,7 +36,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['core/src/**/*.ts'],
+    files: ['core/src/**/*.ts', 'lab/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       // Same inputs, same output: the clock and the seed are passed in.

@@ -31,7 +31,7 @@ test('the demo prints its address, moves on from a taken port, and stops cleanly
   const { port, free } = await occupy();
   const { child, seen, ended } = start('demo', '--port', String(port));
   const address = () => /demo bench: http:\/\/127\.0\.0\.1:(\d+)\//.exec(seen.text)?.[1];
-  await expect.poll(address, { timeout: 20_000 }).toBeDefined();
+  await expect.poll(address).toBeDefined();
   expect(Number(address())).toBeGreaterThan(port);
   const health = await fetch(`http://127.0.0.1:${address()}/health`);
   expect(await health.json()).toEqual({ ok: true, mode: 'demo' });

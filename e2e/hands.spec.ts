@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 import { expect, kept, measureBoothDeck, openTicket, reading, stored, test, chanceSettled } from './bench';
 
 /** Types as a caliper does: faster than fingers, Enter at the end. */

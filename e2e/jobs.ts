@@ -45,7 +45,7 @@ const start = async (hands: Hands, words: string, how: string): Promise<void> =>
   await page.getByRole('navigation', { name: 'Stations' }).waitFor();
 };
 const settled = (page: Page) =>
-  page.locator('[aria-label="Chance"][aria-busy="false"]').first().waitFor({ timeout: 20_000 });
+  page.locator('[aria-label="Chance"][aria-busy="false"]').first().waitFor();
 /** Out of a field, so that single keys are heard. */
 const handsOff = (hands: Hands) => hands.key('Escape');
 
@@ -100,7 +100,7 @@ async function rebuilt(hands: Hands): Promise<void> {
     if ((await byName(page, /^All of this layer back/).count()) > 0) await hands.key('w', ALONE_MS);
     else {
       if ((await next.getByRole('checkbox').count()) > 0)
-        await next.getByRole('button', { name: /the belt is on/ }).waitFor({ timeout: 20_000 });
+        await next.getByRole('button', { name: /the belt is on/ }).waitFor();
       await hands.key('v', ALONE_MS);
     }
     await page.waitForTimeout(120);

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { chance, expect, kept, measureBoothDeck, openTicket, reading, take, test, stored, worksIn } from './bench';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 
 test('a tab that dies in mid-work loses nothing that was taken', async ({ page, context }) => {
   await openTicket(page, 'Pennerley T9 booth deck');

@@ -3,8 +3,6 @@ import { DEMO_URL } from './browser';
 import { chanceSettled, expect, moveTo, test } from './bench';
 
 test.use({ baseURL: DEMO_URL });
-test.describe.configure({ timeout: 150_000 });
-
 /** Every drive of the demo. */
 const DRIVES = [
   ...['0151', '0150', '0149', '0147', '0146', '0144', '0139', '0131', '0118', '0097'].map((id) => [id, 'A'] as const),
@@ -15,7 +13,7 @@ const UNITS = ['mm', 'in'] as const;
 /** The screen in a unit, whichever it was in. */
 const inUnit = (page: Page, unit: (typeof UNITS)[number]) =>
   page.getByRole('radiogroup', { name: 'Unit of the screen' }).getByText(unit, { exact: true }).click();
-const settled = (page: Page) => expect(page.getByRole('main')).not.toContainText(/one moment/i, { timeout: 15_000 });
+const settled = (page: Page) => expect(page.getByRole('main')).not.toContainText(/one moment/i);
 
 /** What Size says of the recommended belt, as somebody reads it; nothing where there is not enough to choose one. */
 async function onSize(page: Page) {

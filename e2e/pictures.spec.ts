@@ -130,7 +130,7 @@ test('two hundred pictures go on one ticket, which stays at hand', async ({ page
     page,
     many.map((buffer, index) => ({ name: `${index}.jpg`, buffer })),
   );
-  await expect(pictures(page).getByText('200 on the ticket.')).toBeVisible({ timeout: 60_000 });
+  await expect(pictures(page).getByText('200 on the ticket.')).toBeVisible();
   await expect(pictures(page).getByRole('img')).toHaveCount(12);
   await pictures(page).getByRole('button', { name: '12 more of 200' }).click();
   await expect(pictures(page).getByRole('img')).toHaveCount(24);
@@ -159,7 +159,7 @@ test('a picture that a dying tab left without a ticket is swept, one that undo c
   });
   expect(await stored(page)).toHaveLength(2);
   await page.reload();
-  await expect.poll(() => stored(page).then((list) => list.length), { timeout: 12_000 }).toBe(1);
+  await expect.poll(() => stored(page).then((list) => list.length)).toBe(1);
   await page.keyboard.press('Control+z');
   await expect(pictures(page).getByRole('img')).toHaveCount(1);
 });

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { PATIENCE_MS } from './patience';
 import { BENCH_URL, DEMO_URL, LAUNCH } from './browser';
 
 const server = (port: string, mode: string[]) => ({
@@ -12,8 +13,10 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   fullyParallel: true,
   workers: 2,
-  timeout: 45_000,
-  expect: { timeout: 7_000 },
+  // Nothing is expected within seconds: a test waits for what is meant to happen, on however slow a machine. Only what
+  // never comes is ended, and that late.
+  timeout: 2 * PATIENCE_MS,
+  expect: { timeout: PATIENCE_MS },
   // A test that passes only when tried again has not passed.
   retries: 0,
   forbidOnly: true,

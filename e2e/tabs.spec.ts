@@ -1,6 +1,6 @@
 import type { Locator } from '@playwright/test';
 import { expect, kept, openMeasured, openTicket, reading, take, test, stored } from './bench';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 
 test('a second tab shows the ticket live and read only, takes it over, and the first gives way', async ({
   page,

@@ -13,8 +13,9 @@ const points = (share) => (100 * share).toFixed(1);
 /** Plays every kind of loader by both policies, and in both worlds. @returns two tables, each with its head first */
 export async function playAdviser(machines) {
   const core = await openCore();
-  const { simulate, KNOWLEDGE, POLICIES, WORLDS, NO_BLUR } = await core.room('diagnosis');
-  const { LOADERS } = await core.room('loaders');
+  const { KNOWLEDGE, POLICIES, NO_BLUR } = await core.room('work/diagnosis');
+  const { simulate, WORLDS } = await core.file('/lab/src/adviser/index.ts');
+  const { LOADERS } = await core.room('base/loaders');
   const asking = [
     [
       'loader',

@@ -63,7 +63,7 @@ async function build() {
       outDir: BUILT,
       emptyOutDir: true,
       rollupOptions: {
-        input: { population: 'core/src/population/index.ts', sizing: 'core/src/sizing/index.ts' },
+        input: { population: 'lab/src/population/index.ts', sizing: 'core/src/belts/sizing/index.ts' },
         output: { entryFileNames: '[name].mjs', chunkFileNames: '[name]-[hash].mjs' },
       },
     },
@@ -153,10 +153,10 @@ async function main() {
   const text = `# How the ways of choosing do
 
 Drawn drives with the bench’s ordinary errors, ${drives} of each class, seed ${SEED}; \`npm run population -- --write\` makes
-this page again. What is drawn is in \`core/src/population/drive.ts\`: each drive was made with a belt that carried a healthy
+this page again. What is drawn is in \`lab/src/population/drive.ts\`: each drive was made with a belt that carried a healthy
 tray with 1.4 to 3 times the grip it needs, and has aged since. The ranges are common practice and memory, so this
 compares ways of choosing with one another and proves nothing about any one machine. The bench reads everything twice, a
-third time where the two lie apart, and takes the odd one out: \`core/src/population/bench.ts\`.
+third time where the two lie apart, and takes the odd one out: \`lab/src/population/bench.ts\`.
 
 The last three classes are worlds that are not as believed, and nobody at the bench knows: motors a third weaker, rubber a
 third softer, friction a third less.

@@ -63,7 +63,7 @@ export function ensurePackages() {
 export function ensureBuilt() {
   const built = Math.min(stamp(join(root, 'app/dist/index.html')), stamp(join(root, 'server/dist/wrackline.json')));
   const sources = Math.max(
-    ...['core', 'app', 'server'].map((folder) => newest(join(root, folder))),
+    ...['core', 'lab', 'app', 'server'].map((folder) => newest(join(root, folder))),
     stamp(join(root, 'package-lock.json')),
   );
   if (built >= sources) return;

@@ -45,12 +45,13 @@ await check([
   // The longest first.
   ['lint', ['eslint', '.', '--max-warnings', '0']],
   ['types: core', ['tsc', '-p', 'core']],
+  ['types: lab', ['tsc', '-p', 'lab']],
   ['types: app', ['tsc', '-p', 'app']],
   ['types: workers', ['tsc', '-p', 'app/tsconfig.workers.json']],
   ['types: server and unit tests', ['tsc', '-p', 'server']],
   ['types: browser tests', ['tsc', '-p', 'e2e']],
   ['types: bench', ['tsc', '-p', 'scripts']],
-  ['order of imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'app/src', 'server/src']],
+  ['order of imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'lab/src', 'app/src', 'server/src']],
   ['form', ['prettier', '--check', '--log-level', 'warn', '.']],
 ]);
 count(

@@ -53,8 +53,8 @@ function valueOf(code: string, scope: Readonly<Record<string, unknown>>): { read
 }
 
 async function scopeOf(file: string): Promise<Record<string, unknown>> {
-  const [room = ''] = file.split(sep);
-  const door = (await import(join(HERE, room, 'index.ts'))) as object;
+  const [wing = '', room = ''] = file.split(sep);
+  const door = (await import(join(HERE, wing, room, 'index.ts'))) as object;
   const own = (await import(join(HERE, file))) as object;
   return { ...door, ...own };
 }

@@ -216,8 +216,8 @@ const BAD = [
 /** Kills, takes over, refuses. @returns how much went wrong */
 export async function attackBrowser({ kills, takeovers, imports }, seed) {
   const core = await openCore();
-  const { seeded } = await core.room('statistics');
-  const { writeArchive } = await core.room('exchange');
+  const { seeded } = await core.room('base/statistics');
+  const { writeArchive } = await core.room('files/exchange');
   const { everything, opening, recordOf } = await core.file('/core/fixtures/sample.ts');
   const random = seeded(seed);
   const SIZE = 60;

@@ -9,10 +9,10 @@ import { openCore } from '../core.mjs';
 export async function attackFiles(most, seed) {
   const core = await openCore();
   const { pictureName, readAnswersFile, readArchive, readKnowledgeFile, readTicketFile, writeArchive } =
-    await core.room('exchange');
-  const { writeTicketFile } = await core.room('ticket');
-  const { readPulses } = await core.room('speed');
-  const { seeded } = await core.room('statistics');
+    await core.room('files/exchange');
+  const { writeTicketFile } = await core.room('record/ticket');
+  const { readPulses } = await core.room('physics/speed');
+  const { seeded } = await core.room('base/statistics');
   const { everything, opening, recordOf } = await core.file('/core/fixtures/sample.ts');
 
   const random = seeded(seed);

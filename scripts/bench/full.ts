@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { writeArchive, pictureName } from '../../core/src/exchange';
-import { writeTicketFile, type EventBody, type TicketRecord } from '../../core/src/ticket';
+import { writeArchive, pictureName } from '../../core/src/files/exchange';
+import { writeTicketFile, type EventBody, type TicketRecord } from '../../core/src/record/ticket';
 import { cycle, everything, opening, picture, recordOf, step } from '../../core/fixtures/sample';
 import { median, ms, runs, spread, type Row } from './report';
 import type { Stage } from './stage';

@@ -1,7 +1,7 @@
-import { planOf, type DayJob, type DayStep } from '../../core/src/day';
-import { planDay } from '../../core/src/schedule';
-import { problemOf } from '../../core/src/day';
-import { seeded } from '../../core/src/statistics';
+import { planOf, type DayJob, type DayStep } from '../../core/src/shop/day';
+import { planDay } from '../../core/src/shop/schedule';
+import { problemOf } from '../../core/src/shop/day';
+import { seeded } from '../../core/src/base/statistics';
 import { median, ms, spread, times, type Row } from './report';
 import type { Stage } from './stage';
 

@@ -1,4 +1,4 @@
-import { gearOutline } from '../../core/src/gears';
+import { gearOutline } from '../../core/src/physics/gears';
 import { spread, times, type Row } from './report';
 import type { Stage } from './stage';
 

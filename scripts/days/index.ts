@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import { byDispatch, firstCome, planDay } from '../../core/src/schedule';
+import { byDispatch, firstCome, planDay } from '../../core/src/shop/schedule';
 import { programme } from './milp';
 import { randomDay } from './random';
 

@@ -1,4 +1,4 @@
-import type { Day, Step } from '../../core/src/schedule';
+import type { Day, Step } from '../../core/src/shop/schedule';
 import { GRID_MIN } from './random';
 
 /*

@@ -1,5 +1,5 @@
-import type { Day, Job, Step } from '../../core/src/schedule';
-import { seeded } from '../../core/src/statistics';
+import type { Day, Job, Step } from '../../core/src/shop/schedule';
+import { seeded } from '../../core/src/base/statistics';
 
 /** Everything in a random day lasts whole multiples of this, so that the solver's grid is exact. */
 export const GRID_MIN = 15;

@@ -2,11 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
-import { parseBenchLine, readAmount } from '../../core/src/measuring';
-import { cleanView } from '../../core/src/cleanView';
-import { readLine } from '../../core/src/stripLine';
-import { readTreatment } from '../../core/src/treatmentLine';
-import { parseBeltSize } from '../../core/src/units';
+import { parseBenchLine, readAmount } from '../../core/src/belts/measuring';
+import { cleanView } from '../../core/src/views/clean';
+import { readLine } from '../../core/src/work/stripLine';
+import { readTreatment } from '../../core/src/work/treatmentLine';
+import { parseBeltSize } from '../../core/src/base/units';
 
 import { opening, recordOf } from '../../core/fixtures/sample';
 
@@ -16,22 +16,19 @@ const ROOT = join(import.meta.dirname, '../..');
 const doc = (name: string): string => readFileSync(join(ROOT, name), 'utf8');
 const require = createRequire(import.meta.url);
 const firstTicket = () => recordOf([opening]).ticket;
-interface Order {
-  readonly forbidden: ReadonlyArray<{ readonly name: string; readonly comment?: string }>;
+interface Wing {
+  readonly wing: string;
+  readonly rooms: Readonly<Record<string, unknown>>;
 }
 
-test('the table of rooms is the list that the imports are held to, and names every room', () => {
-  const { forbidden } = require('../../.dependency-cruiser.cjs') as Order;
-  const listed = forbidden.flatMap(({ comment }) => {
-    const [, room, allowed] = /^core\/(\w+) may import (.+)\.$/.exec(comment ?? '') ?? [];
-    return room && allowed ? [[room, allowed === 'no other room' ? 'none' : allowed] as const] : [];
-  });
-  const told = [...doc('docs/ARCHITECTURE.md').matchAll(/^\| `(\w+)` +\| .+ \| ([\w, ]+?) +\|$/gm)].map(
-    ([, room, allowed]) => [room, allowed] as const,
-  );
-  expect(Object.fromEntries(told)).toEqual(Object.fromEntries(listed));
-  const rooms = readdirSync(join(ROOT, 'core/src'), { withFileTypes: true }).filter((one) => one.isDirectory());
-  expect(told.map(([room]) => room).sort()).toEqual(rooms.map(({ name }) => name).sort());
+test('the list of wings names every room of core, and ARCHITECTURE tells them in their order', () => {
+  const wings = require('../../core/wings.cjs') as readonly Wing[];
+  const folders = (path: string): readonly string[] =>
+    readdirSync(join(ROOT, path), { withFileTypes: true }).flatMap((one) => (one.isDirectory() ? [one.name] : []));
+  expect(folders('core/src').sort()).toEqual(wings.map(({ wing }) => wing).sort());
+  for (const { wing, rooms } of wings) expect(folders(`core/src/${wing}`).sort()).toEqual(Object.keys(rooms).sort());
+  const told = [...doc('docs/ARCHITECTURE.md').matchAll(/^\| `(\w+)` +\|/gm)].map(([, wing]) => wing);
+  expect(told.slice(0, wings.length)).toEqual(wings.map(({ wing }) => wing));
 });
 
 test('the lines that the guide types are understood as it says', () => {

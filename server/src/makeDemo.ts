@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { readTicketDocument } from '@loose-pulley/core/exchange';
+import { readTicketDocument } from '@loose-pulley/core/files/exchange';
 import { buildTicket } from './demo/build';
 import { demoBook } from './demo/book';
 import { WRACKLINE } from './demo/wrackline';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { newItem, railsOf } from '@loose-pulley/core/drawer';
-import type { DayJob, DayPlan } from '@loose-pulley/core/day';
-import type { TicketSummary } from '@loose-pulley/core/ticket';
+import { newItem, railsOf } from '@loose-pulley/core/shop/drawer';
+import type { DayJob, DayPlan } from '@loose-pulley/core/shop/day';
+import type { TicketSummary } from '@loose-pulley/core/record/ticket';
 import { railLayout, spanOf } from '../parts/book/railLayout';
 import { dayLayout, LEFT_PX } from './day/dayLayout';
 import { parseHours } from './day/hours';

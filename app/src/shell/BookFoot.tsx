@@ -1,4 +1,4 @@
-import { bookRedoTarget, bookUndoTarget, sayBookEvent } from '@loose-pulley/core/book';
+import { bookRedoTarget, bookUndoTarget, sayBookEvent } from '@loose-pulley/core/shop/book';
 import { Button } from '../parts/ui/Button';
 import { redoBook, undoBook } from '../state/persistence/book';
 import { useAppDispatch, useAppSelector } from '../state/store/hooks';

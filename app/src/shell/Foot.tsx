@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link, useLocation } from 'react-router';
-import { counted } from '@loose-pulley/core/units';
-import { redoTarget, undoTarget } from '@loose-pulley/core/ticket';
+import { counted } from '@loose-pulley/core/base/units';
+import { redoTarget, undoTarget } from '@loose-pulley/core/record/ticket';
 import { LidLine, MainsLine } from '../parts/clock/MainsLine';
 import { ChangeStrip } from '../parts/clock/ChangeStrip';
 import { TimerStrip } from '../parts/clock/TimerStrip';

@@ -1,5 +1,5 @@
 import { Component, type ReactNode } from 'react';
-import { writeTicketFile, type TicketRecord } from '@loose-pulley/core/ticket';
+import { writeTicketFile, type TicketRecord } from '@loose-pulley/core/record/ticket';
 import { writeTicketName } from '../parts/ticket/names';
 import { Button } from '../parts/ui/Button';
 import { download } from '../parts/ui/download';

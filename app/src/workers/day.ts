@@ -1,4 +1,4 @@
-import type { DayPlan, DayQuestion } from '@loose-pulley/core/day';
+import type { DayPlan, DayQuestion } from '@loose-pulley/core/shop/day';
 import type { DayAnswered } from './day.worker';
 import { isLifeSign, watchLife } from './life';
 

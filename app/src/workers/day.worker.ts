@@ -1,5 +1,5 @@
 import './living';
-import { planOf, type DayPlan, type DayQuestion } from '@loose-pulley/core/day';
+import { planOf, type DayPlan, type DayQuestion } from '@loose-pulley/core/shop/day';
 
 export interface DayAsked {
   readonly turn: number;

@@ -1,7 +1,7 @@
 import './living';
 import { expose, transfer } from 'comlink';
-import { pictureKind, pictureName } from '@loose-pulley/core/exchange';
-import { refuse, type Result } from '@loose-pulley/core/units';
+import { pictureKind, pictureName } from '@loose-pulley/core/files/exchange';
+import { refuse, type Result } from '@loose-pulley/core/base/units';
 
 /** The longer side of a kept picture. */
 const MAX_PX = 1600;

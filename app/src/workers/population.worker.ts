@@ -1,6 +1,6 @@
 import './living';
-import { playPopulation, type DriveClass, type Population } from '@loose-pulley/core/population';
-import type { Priors } from '@loose-pulley/core/sizing';
+import { playPopulation, type DriveClass, type Population } from '@loose-pulley/lab/population';
+import type { Priors } from '@loose-pulley/core/belts/sizing';
 
 export interface PlayOrder {
   readonly kind: DriveClass;

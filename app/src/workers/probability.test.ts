@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/probability';
+import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
 import { listenForProbability } from './probability';
 
 type Asked = { readonly id: number; readonly question: ProbabilityQuestion };

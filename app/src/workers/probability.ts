@@ -1,4 +1,4 @@
-import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/probability';
+import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
 import { watchLife, type Life } from './life';
 import type { NumberedAnswer } from './probability.worker';
 

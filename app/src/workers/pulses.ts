@@ -1,4 +1,4 @@
-import type { PulsesRead, PulseOptions } from '@loose-pulley/core/speed';
+import type { PulsesRead, PulseOptions } from '@loose-pulley/core/physics/speed';
 import { withWorker } from './call';
 import type { PulsesApi } from './pulses.worker';
 

@@ -1,6 +1,6 @@
 import './living';
 import { expose } from 'comlink';
-import { readPulses } from '@loose-pulley/core/speed';
+import { readPulses } from '@loose-pulley/core/physics/speed';
 
 const api = { readPulses };
 export type PulsesApi = typeof api;

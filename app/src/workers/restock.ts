@@ -1,4 +1,4 @@
-import type { Cover } from '@loose-pulley/core/restock';
+import type { Cover } from '@loose-pulley/core/shop/restock';
 import { isLifeSign, watchLife } from './life';
 import type { RestockAsked } from './restock.worker';
 

@@ -1,5 +1,5 @@
 import './living';
-import { cover, type Cover, type RestockQuestion } from '@loose-pulley/core/restock';
+import { cover, type Cover, type RestockQuestion } from '@loose-pulley/core/shop/restock';
 
 export interface RestockAsked {
   readonly question: RestockQuestion;

@@ -1,12 +1,12 @@
-import type { EventBody } from '@loose-pulley/core/ticket';
-import { newChange, newStep, type TemporaryChange } from '@loose-pulley/core/strip';
-import { readLine } from '@loose-pulley/core/stripLine';
-import { cleanView, happen } from '@loose-pulley/core/cleanView';
-import { COMPATIBILITY, type Material } from '@loose-pulley/core/compatibility';
-import { pullRound } from '@loose-pulley/core/cleaning';
-import { readTreatment } from '@loose-pulley/core/treatmentLine';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
+import { newChange, newStep, type TemporaryChange } from '@loose-pulley/core/work/strip';
+import { readLine } from '@loose-pulley/core/work/stripLine';
+import { cleanView, happen } from '@loose-pulley/core/views/clean';
+import { COMPATIBILITY, type Material } from '@loose-pulley/core/work/compatibility';
+import { pullRound } from '@loose-pulley/core/work/cleaning';
+import { readTreatment } from '@loose-pulley/core/work/treatmentLine';
 import { driveId, type Said } from './build';
-import type { ComplaintState, Try } from '@loose-pulley/core/stations';
+import type { ComplaintState, Try } from '@loose-pulley/core/record/stations';
 
 /* What happens to the demo's tickets, in the few shapes in which it happens. */
 

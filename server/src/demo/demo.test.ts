@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
-import { dueMonthsOf, livesOf } from '@loose-pulley/core/lifetimes';
-import { isOut } from '@loose-pulley/core/orders';
-import { summarise } from '@loose-pulley/core/ticket';
-import { readBookDocument, readTicketDocument } from '@loose-pulley/core/exchange';
+import { dueMonthsOf, livesOf } from '@loose-pulley/core/shop/lifetimes';
+import { isOut } from '@loose-pulley/core/shop/orders';
+import { summarise } from '@loose-pulley/core/record/ticket';
+import { readBookDocument, readTicketDocument } from '@loose-pulley/core/files/exchange';
 import { demoBook } from './book';
 import { buildTicket } from './build';
 import { WRACKLINE } from './wrackline';

@@ -1,5 +1,5 @@
-import { readTrain, type Member } from '@loose-pulley/core/train';
-import type { EventBody } from '@loose-pulley/core/ticket';
+import { readTrain, type Member } from '@loose-pulley/core/physics/train';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
 import { driveId, readings, type DemoTicket } from './build';
 import { answered, cycles, mechanism, stripped } from './bodies';
 

@@ -1,6 +1,6 @@
-import { seeded } from '@loose-pulley/core/statistics';
-import type { EventBody } from '@loose-pulley/core/ticket';
-import type { Details, Try } from '@loose-pulley/core/stations';
+import { seeded } from '@loose-pulley/core/base/statistics';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
+import type { Details, Try } from '@loose-pulley/core/record/stations';
 import { doneStations, readings, type DemoTicket } from './build';
 import { answered, cleaned, fitted, mechanism, notNeeded, ring070, square12, timersSeen } from './bodies';
 

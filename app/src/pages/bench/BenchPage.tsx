@@ -1,18 +1,18 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
-import { formatDay } from '@loose-pulley/core/units';
+import { formatDay } from '@loose-pulley/core/base/units';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { type TicketSummary } from '@loose-pulley/core/ticket';
+import { type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { today } from '../../parts/clock/useNow';
 import { keepFront } from '../../state/persistence/front';
-import { waitingOf } from '@loose-pulley/core/day';
+import { waitingOf } from '@loose-pulley/core/shop/day';
 import { selectOrders, selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
 import { SetAside } from './SetAside';
 import { WhatIsOn } from './WhatIsOn';
 import { TicketRow } from '../../parts/ticket/TicketRow';
-import { STATION_NAMES } from '@loose-pulley/core/stations';
+import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 
 const GROUPS = [
   ['nothing', 'Ready to work on'],

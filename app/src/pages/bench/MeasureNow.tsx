@@ -1,15 +1,15 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { findMethod, METHODS, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/measuring';
-import { type EventBody } from '@loose-pulley/core/ticket';
-import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/units';
+import { findMethod, METHODS, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/belts/measuring';
+import { type EventBody } from '@loose-pulley/core/record/ticket';
+import { formatInchFraction, formatLength, parseRingSection, formatSpread } from '@loose-pulley/core/base/units';
 import { joinWalk } from '../../parts/keys/walk';
 import { newTicket } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
-import { LOADER_NAMES, loaderNamed, LOADERS, type Loader } from '@loose-pulley/core/loaders';
+import { LOADER_NAMES, loaderNamed, LOADERS, type Loader } from '@loose-pulley/core/base/loaders';
 
 /** The ways that are offered without a ticket. */
 const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));

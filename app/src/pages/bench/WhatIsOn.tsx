@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { loaderNamed, LOADER_NAMES } from '@loose-pulley/core/loaders';
+import { loaderNamed, LOADER_NAMES } from '@loose-pulley/core/base/loaders';
 import { newTicket } from '../../state/persistence/actions';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';

@@ -24,9 +24,9 @@ import {
   type Effect,
   type Grade,
   type KnownMaterial,
-} from '@loose-pulley/core/compatibility';
-import { readCompatibilityFile, writeCompatibilityFile } from '@loose-pulley/core/exchange';
-import { parseNumber } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/work/compatibility';
+import { readCompatibilityFile, writeCompatibilityFile } from '@loose-pulley/core/files/exchange';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { Keeping } from '../../parts/own/Keeping';
 import { useOwn } from '../../parts/own/useOwn';
 import { NumberLine } from '../../parts/ui/NumberLine';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hoursOf, type DayState, type OpeningShift } from '@loose-pulley/core/day';
+import { hoursOf, type DayState, type OpeningShift } from '@loose-pulley/core/shop/day';
 import { parseHours } from './hours';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { changeBook } from '../../state/persistence/book';

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { closingOf, midnight, openFrom, type DayBlock, type DayJob, type DayPlan } from '@loose-pulley/core/day';
-import { inHundred } from '@loose-pulley/core/probability';
-import { capital, counted } from '@loose-pulley/core/units';
+import { closingOf, midnight, openFrom, type DayBlock, type DayJob, type DayPlan } from '@loose-pulley/core/shop/day';
+import { inHundred } from '@loose-pulley/core/belts/probability';
+import { capital, counted } from '@loose-pulley/core/base/units';
 import { dayAndTime, timeOfDay, today } from '../../parts/clock/useNow';
 import { Button } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
@@ -109,7 +109,7 @@ export function DayPage() {
     : [];
   const calendar = async (): Promise<void> => {
     if (!plan) return;
-    const { planCalendar } = await import('@loose-pulley/core/calendar');
+    const { planCalendar } = await import('@loose-pulley/core/files/calendar');
     const written = planCalendar(plan, jobs);
     if (written.ok) download(`loose-pulley-plan-${today()}.ics`, written.value, 'text/calendar');
     setSaid(written.ok ? 'Saved as a calendar file.' : written.problem);

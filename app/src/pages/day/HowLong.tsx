@@ -1,5 +1,5 @@
-import { durationKey, type DayJob, type DayState, type Durations } from '@loose-pulley/core/day';
-import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
+import { durationKey, type DayJob, type DayState, type Durations } from '@loose-pulley/core/shop/day';
+import { STATION_NAMES, STATIONS } from '@loose-pulley/core/record/stations';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -1,6 +1,6 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
-import type { DayJob, DayPlan } from '@loose-pulley/core/day';
+import type { DayJob, DayPlan } from '@loose-pulley/core/shop/day';
 import { timeOfDay } from '../../parts/clock/useNow';
 import { useWidth } from '../../parts/draw/useWidth';
 import { dayLayout, LEFT_PX, type DrawnBlock } from './dayLayout';

@@ -1,5 +1,5 @@
 import { scaleTime } from 'd3-scale';
-import type { DayJob, DayPlan } from '@loose-pulley/core/day';
+import type { DayJob, DayPlan } from '@loose-pulley/core/shop/day';
 
 export const ROW_PX = 38;
 export const LEFT_PX = 58;

@@ -1,4 +1,4 @@
-import type { OpeningShift } from '@loose-pulley/core/day';
+import type { OpeningShift } from '@loose-pulley/core/shop/day';
 
 /** Hours as they are typed: `9-12:30, 13-17:30`, or nothing for a closed day. Null where they cannot be read. */
 export function parseHours(text: string): readonly OpeningShift[] | null {

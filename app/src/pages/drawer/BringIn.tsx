@@ -7,11 +7,11 @@ import {
   readList,
   type Column,
   type Matching,
-} from '@loose-pulley/core/drawerTable';
-import type { BookBody } from '@loose-pulley/core/book';
-import { sameSize, type Item } from '@loose-pulley/core/drawer';
-import { readTable, type Table } from '@loose-pulley/core/table';
-import { counted } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/files/lists';
+import type { BookBody } from '@loose-pulley/core/shop/book';
+import { sameSize, type Item } from '@loose-pulley/core/shop/drawer';
+import { readTable, type Table } from '@loose-pulley/core/base/table';
+import { counted } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { FilePicker } from '../../parts/ui/FilePicker';
 import { TextLine } from '../../parts/ui/TextLine';

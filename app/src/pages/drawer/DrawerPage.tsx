@@ -1,11 +1,11 @@
 import { nanoid } from 'nanoid';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { isAged, lengthOf, newItem, runsLow, SERIES, type Item, type Series } from '@loose-pulley/core/drawer';
-import { writeList } from '@loose-pulley/core/drawerTable';
-import { wantState } from '@loose-pulley/core/orders';
-import { USUAL_SERIES } from '@loose-pulley/core/catalogue';
-import { beltLabel, counted } from '@loose-pulley/core/units';
+import { isAged, lengthOf, newItem, runsLow, SERIES, type Item, type Series } from '@loose-pulley/core/shop/drawer';
+import { writeList } from '@loose-pulley/core/files/lists';
+import { wantState } from '@loose-pulley/core/shop/orders';
+import { USUAL_SERIES } from '@loose-pulley/core/belts/catalogue';
+import { beltLabel, counted } from '@loose-pulley/core/base/units';
 import { KeepingBook } from '../../parts/book/KeepingBook';
 import { spanOf } from '../../parts/book/railLayout';
 import { useOrderIt } from '../../parts/book/useOrderIt';

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
-import { inDrawer, labelLies, lengthOf, type Item } from '@loose-pulley/core/drawer';
-import { findMethod, METHODS, parseBenchLine, readAmount } from '@loose-pulley/core/measuring';
-import { beltLabel, formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/units';
+import { inDrawer, labelLies, lengthOf, type Item } from '@loose-pulley/core/shop/drawer';
+import { findMethod, METHODS, parseBenchLine, readAmount } from '@loose-pulley/core/belts/measuring';
+import { beltLabel, formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button } from '../../parts/ui/Button';
 
 /** What was read of a belt in the hand. */

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import type { Kit } from '@loose-pulley/core/drawer';
-import { counted } from '@loose-pulley/core/units';
+import type { Kit } from '@loose-pulley/core/shop/drawer';
+import { counted } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';

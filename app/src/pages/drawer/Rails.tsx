@@ -1,6 +1,6 @@
 import { memo, startTransition, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
-import { railsOf, type BeltFields, type Item } from '@loose-pulley/core/drawer';
-import { beltLabel, formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
+import { railsOf, type BeltFields, type Item } from '@loose-pulley/core/shop/drawer';
+import { beltLabel, formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/base/units';
 import { LEFT_PX, railLayout, type Hung, type HungRail } from '../../parts/book/railLayout';
 import { useWidth } from '../../parts/draw/useWidth';
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { checkKnowledge, KNOWLEDGE } from '@loose-pulley/core/diagnosis';
-import { readKnowledgeFile, writeKnowledgeFile } from '@loose-pulley/core/exchange';
+import { checkKnowledge, KNOWLEDGE } from '@loose-pulley/core/work/diagnosis';
+import { readKnowledgeFile, writeKnowledgeFile } from '@loose-pulley/core/files/exchange';
 import { keepOwnKnowledge, loadOwnKnowledge } from '../../state/persistence/knowledge';
 import { Keeping } from '../../parts/own/Keeping';
 import { useOwn } from '../../parts/own/useOwn';
@@ -8,7 +8,7 @@ import { Choice } from '../../parts/ui/Choice';
 import { useTitle } from '../../parts/ui/title';
 import { Shares } from './Shares';
 import { TestTable } from './TestTable';
-import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
+import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/base/loaders';
 
 /** What the adviser knows, every number of it: to read, to change, to keep as the bench's own, to hand on. */
 export function KnowledgePage() {

@@ -1,6 +1,6 @@
-import { causeName, type Knowledge } from '@loose-pulley/core/diagnosis';
+import { causeName, type Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { Percent } from './Percent';
-import type { Loader } from '@loose-pulley/core/loaders';
+import type { Loader } from '@loose-pulley/core/base/loaders';
 
 /** How often each cause is the one, beside the others, for one kind of loader. */
 export function Shares({

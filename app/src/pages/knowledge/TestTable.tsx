@@ -1,4 +1,4 @@
-import { inWords, testName, type BenchTest, type Knowledge } from '@loose-pulley/core/diagnosis';
+import { inWords, testName, type BenchTest, type Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { Button } from '../../parts/ui/Button';
 import { Percent } from './Percent';
 

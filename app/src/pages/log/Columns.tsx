@@ -1,4 +1,4 @@
-import type { TicketSummary } from '@loose-pulley/core/ticket';
+import type { TicketSummary } from '@loose-pulley/core/record/ticket';
 import { Link } from 'react-router';
 import { today } from '../../parts/clock/useNow';
 import { Button } from '../../parts/ui/Button';

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { formatDay } from '@loose-pulley/core/units';
+import { formatDay } from '@loose-pulley/core/base/units';
 import { deleteForGood, loadDeleted, putBack, type Deleted } from '../../state/persistence/deleted';
 import { loadBench } from '../../state/persistence/actions';
 import { sweep } from '../../state/persistence/sweep';

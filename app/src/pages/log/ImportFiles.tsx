@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { counted, type Result } from '@loose-pulley/core/units';
+import { counted, type Result } from '@loose-pulley/core/base/units';
 import { storeProblem } from '../../state/persistence/storage';
 import { tellTabs, withHolds } from '../../state/persistence/tabs';
 import { leaveTicket, loadBench } from '../../state/persistence/actions';

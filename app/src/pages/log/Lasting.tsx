@@ -1,9 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
 import { useMemo, useState } from 'react';
-import { dueMonthsOf, livesOf, survivalByRemedy, timeAt, type Survival } from '@loose-pulley/core/lifetimes';
-import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/ticket';
-import { counted } from '@loose-pulley/core/units';
+import { dueMonthsOf, livesOf, survivalByRemedy, timeAt, type Survival } from '@loose-pulley/core/shop/lifetimes';
+import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/record/ticket';
+import { counted } from '@loose-pulley/core/base/units';
 import { Choice } from '../../parts/ui/Choice';
 import { useWidth } from '../../parts/draw/useWidth';
 

@@ -1,5 +1,5 @@
-import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/loaders';
-import { REMEDY_KIND_NAMES, REMEDY_KINDS, type RemedyKind } from '@loose-pulley/core/ticket';
+import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/base/loaders';
+import { REMEDY_KIND_NAMES, REMEDY_KINDS, type RemedyKind } from '@loose-pulley/core/record/ticket';
 import { Button } from '../../parts/ui/Button';
 import { NO_FILTER, type LogFilter } from './logColumns';
 

@@ -1,9 +1,9 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
-import { newLine, newOrder } from '@loose-pulley/core/orders';
-import { restockQuestion, type Cover, type RestockQuestion } from '@loose-pulley/core/restock';
-import type { TicketSummary } from '@loose-pulley/core/ticket';
-import { beltLabel, counted } from '@loose-pulley/core/units';
+import { newLine, newOrder } from '@loose-pulley/core/shop/orders';
+import { restockQuestion, type Cover, type RestockQuestion } from '@loose-pulley/core/shop/restock';
+import type { TicketSummary } from '@loose-pulley/core/record/ticket';
+import { beltLabel, counted } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { changeBook } from '../../state/persistence/book';

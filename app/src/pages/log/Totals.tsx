@@ -1,6 +1,6 @@
-import { totalsOf } from '@loose-pulley/core/lifetimes';
-import { REMEDY_KIND_NAMES, type TicketSummary } from '@loose-pulley/core/ticket';
-import { counted } from '@loose-pulley/core/units';
+import { totalsOf } from '@loose-pulley/core/shop/lifetimes';
+import { REMEDY_KIND_NAMES, type TicketSummary } from '@loose-pulley/core/record/ticket';
+import { counted } from '@loose-pulley/core/base/units';
 
 const SHOWN = 6;
 

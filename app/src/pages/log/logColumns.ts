@@ -1,7 +1,7 @@
-import { minutesOf } from '@loose-pulley/core/lifetimes';
-import { LOADER_NAMES, type Loader } from '@loose-pulley/core/loaders';
-import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/ticket';
-import { writeTable } from '@loose-pulley/core/table';
+import { minutesOf } from '@loose-pulley/core/shop/lifetimes';
+import { LOADER_NAMES, type Loader } from '@loose-pulley/core/base/loaders';
+import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/record/ticket';
+import { writeTable } from '@loose-pulley/core/base/table';
 
 /** What a line of the log can show. */
 export const LOG_COLUMNS = {

@@ -1,10 +1,10 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { labelLies, newItem } from '@loose-pulley/core/drawer';
-import { findMethod, readAmount } from '@loose-pulley/core/measuring';
-import type { Order, OrderLine } from '@loose-pulley/core/orders';
-import { outstanding } from '@loose-pulley/core/orders';
-import { beltLabel, formatLength, parseLength, parseNumber, type LengthUnit } from '@loose-pulley/core/units';
+import { labelLies, newItem } from '@loose-pulley/core/shop/drawer';
+import { findMethod, readAmount } from '@loose-pulley/core/belts/measuring';
+import type { Order, OrderLine } from '@loose-pulley/core/shop/orders';
+import { outstanding } from '@loose-pulley/core/shop/orders';
+import { beltLabel, formatLength, parseLength, parseNumber, type LengthUnit } from '@loose-pulley/core/base/units';
 import { today } from '../../parts/clock/useNow';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';

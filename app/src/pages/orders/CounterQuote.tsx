@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { sameSize, type BeltFields } from '@loose-pulley/core/drawer';
-import type { Order, WantOf } from '@loose-pulley/core/orders';
-import { inHundred } from '@loose-pulley/core/probability';
-import { beltLabel, capital, counted, type LengthUnit } from '@loose-pulley/core/units';
+import { sameSize, type BeltFields } from '@loose-pulley/core/shop/drawer';
+import type { Order, WantOf } from '@loose-pulley/core/shop/orders';
+import { inHundred } from '@loose-pulley/core/belts/probability';
+import { beltLabel, capital, counted, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import type { Asked, Offered, PartsCounter } from '../../state/counter';

@@ -8,10 +8,10 @@ import {
   sumOf,
   type Order,
   type WantOf,
-} from '@loose-pulley/core/orders';
-import { writeTable } from '@loose-pulley/core/table';
-import { inHundred } from '@loose-pulley/core/probability';
-import { beltLabel, counted, formatDay, type LengthUnit } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/shop/orders';
+import { writeTable } from '@loose-pulley/core/base/table';
+import { inHundred } from '@loose-pulley/core/belts/probability';
+import { beltLabel, counted, formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { download } from '../../parts/ui/download';

@@ -1,5 +1,5 @@
-import { isOut } from '@loose-pulley/core/orders';
-import { counted } from '@loose-pulley/core/units';
+import { isOut } from '@loose-pulley/core/shop/orders';
+import { counted } from '@loose-pulley/core/base/units';
 import { useNow } from '../../parts/clock/useNow';
 import { Fold } from '../../parts/ui/Fold';
 import { useTitle } from '../../parts/ui/title';

@@ -1,10 +1,10 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { newLine, newOrder, gather, type Order, type Wanted, type WantOf } from '@loose-pulley/core/orders';
-import { itemFor, runsLow, sameSize, type BeltFields, type Item } from '@loose-pulley/core/drawer';
-import { inHundred } from '@loose-pulley/core/probability';
-import { beltLabel, counted, type LengthUnit } from '@loose-pulley/core/units';
+import { newLine, newOrder, gather, type Order, type Wanted, type WantOf } from '@loose-pulley/core/shop/orders';
+import { itemFor, runsLow, sameSize, type BeltFields, type Item } from '@loose-pulley/core/shop/drawer';
+import { inHundred } from '@loose-pulley/core/belts/probability';
+import { beltLabel, counted, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { WantOf } from '@loose-pulley/core/orders';
+import type { WantOf } from '@loose-pulley/core/shop/orders';
 import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 
 /** What every open ticket wants. */

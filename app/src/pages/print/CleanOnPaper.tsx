@@ -1,8 +1,8 @@
-import { treatmentWords } from '@loose-pulley/core/cleaning';
-import { cleanView } from '@loose-pulley/core/cleanView';
-import { DIRT_NAMES, MATERIAL_NAMES } from '@loose-pulley/core/compatibility';
-import { RUNG_RESULT_NAMES, ladderOf } from '@loose-pulley/core/jams';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import { treatmentWords } from '@loose-pulley/core/work/cleaning';
+import { cleanView } from '@loose-pulley/core/views/clean';
+import { DIRT_NAMES, MATERIAL_NAMES } from '@loose-pulley/core/work/compatibility';
+import { RUNG_RESULT_NAMES, ladderOf } from '@loose-pulley/core/work/jams';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { MachineMap } from '../../parts/clean/MachineMap';
 import { mapDrives } from '../../parts/clean/mapDrives';
 

@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
-import { draftGear } from '@loose-pulley/core/drafting';
-import { memberWords } from '@loose-pulley/core/train';
+import { draftGear } from '@loose-pulley/core/files/drawing';
+import { memberWords } from '@loose-pulley/core/physics/train';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { PrintScale } from './PrintScale';

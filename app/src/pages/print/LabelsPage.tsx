@@ -1,4 +1,4 @@
-import { COUNTED, driveWords, isAway } from '@loose-pulley/core/strip';
+import { COUNTED, driveWords, isAway } from '@loose-pulley/core/work/strip';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 

@@ -1,4 +1,4 @@
-import { letter } from '@loose-pulley/core/handback';
+import { letter } from '@loose-pulley/core/views/handBack';
 import { writeTicketName } from '../../parts/ticket/names';
 import { useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

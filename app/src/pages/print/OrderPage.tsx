@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
-import { sumOf } from '@loose-pulley/core/orders';
-import { beltLabel, formatDay } from '@loose-pulley/core/units';
+import { sumOf } from '@loose-pulley/core/shop/orders';
+import { beltLabel, formatDay } from '@loose-pulley/core/base/units';
 import { selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useTitle } from '../../parts/ui/title';

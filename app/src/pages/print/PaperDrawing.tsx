@@ -1,6 +1,6 @@
-import { fitBelt, pulleysInOrder, seatedRadiusMm, type Belt } from '@loose-pulley/core/drive';
-import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { fitBelt, pulleysInOrder, seatedRadiusMm, type Belt } from '@loose-pulley/core/physics/drive';
+import type { DriveFacts } from '@loose-pulley/core/belts/measuring';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltOutline } from '../../parts/draw/beltOutline';
 
 /** Widest and highest that a drawing may be on either paper, mm. */

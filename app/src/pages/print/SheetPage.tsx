@@ -1,11 +1,11 @@
-import { handBackText } from '@loose-pulley/core/handback';
+import { handBackText } from '@loose-pulley/core/views/handBack';
 import { useRef } from 'react';
-import { beltLabel } from '@loose-pulley/core/units';
-import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/measuring';
-import { chanceOf, judgedFitted, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
-import { inHundred } from '@loose-pulley/core/probability';
-import { ZONE_NAMES } from '@loose-pulley/core/sizing';
-import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
+import { beltLabel } from '@loose-pulley/core/base/units';
+import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
+import { chanceOf, judgedFitted, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
+import { inHundred } from '@loose-pulley/core/belts/probability';
+import { ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
+import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { useRecommendations } from '../../parts/ticket/useRecommendation';
 import { useDrives, useTicket } from '../../parts/ticket/useTicket';
@@ -34,8 +34,8 @@ import {
   STATION_NAMES,
   STATIONS,
   VERDICT_NAMES,
-} from '@loose-pulley/core/stations';
-import { LOADER_NAMES } from '@loose-pulley/core/loaders';
+} from '@loose-pulley/core/record/stations';
+import { LOADER_NAMES } from '@loose-pulley/core/base/loaders';
 
 const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
 

@@ -1,10 +1,10 @@
 import { Link } from 'react-router';
-import { ringNames, type CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { draftBelt } from '@loose-pulley/core/drafting';
-import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
-import { inHundred, MIN_PROBABILITY, willDo } from '@loose-pulley/core/probability';
-import { hardnessOf, type Situation } from '@loose-pulley/core/sizing';
-import { SHAPES, beltLabel, formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { ringNames, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
+import { draftBelt } from '@loose-pulley/core/files/drawing';
+import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
+import { inHundred, MIN_PROBABILITY, willDo } from '@loose-pulley/core/belts/probability';
+import { hardnessOf, type Situation } from '@loose-pulley/core/belts/sizing';
+import { SHAPES, beltLabel, formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { MAINS_HZ, strobePath, strobeRing, type StrobeRing } from '@loose-pulley/core/speed';
+import { MAINS_HZ, strobePath, strobeRing, type StrobeRing } from '@loose-pulley/core/physics/speed';
 import { Button } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
 import { download } from '../../parts/ui/download';

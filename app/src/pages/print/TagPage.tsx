@@ -1,4 +1,4 @@
-import { forbidding, isOpen, openRemoval, stepWords } from '@loose-pulley/core/strip';
+import { forbidding, isOpen, openRemoval, stepWords } from '@loose-pulley/core/work/strip';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 

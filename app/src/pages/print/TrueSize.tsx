@@ -1,4 +1,4 @@
-import { draftBar, extentOf, tiles, type Drafting, type Figure } from '@loose-pulley/core/drafting';
+import { draftBar, extentOf, tiles, type Drafting, type Figure } from '@loose-pulley/core/files/drawing';
 import { useAppSelector } from '../../state/store/hooks';
 import { BAR_MM } from './PrintScale';
 

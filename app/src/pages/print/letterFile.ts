@@ -1,4 +1,4 @@
-import type { LetterPart } from '@loose-pulley/core/handback';
+import type { LetterPart } from '@loose-pulley/core/views/handBack';
 
 const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);

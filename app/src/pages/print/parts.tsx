@@ -14,9 +14,9 @@ import {
   tallyWords,
   timedPairs,
   timesWords,
-} from '@loose-pulley/core/proving';
-import { type Ticket } from '@loose-pulley/core/ticket';
-import { counted } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/work/proving';
+import { type Ticket } from '@loose-pulley/core/record/ticket';
+import { counted } from '@loose-pulley/core/base/units';
 import { usePicture } from '../../parts/pictures/usePicture';
 import {
   AFTER_UNPLUGGING_NAMES,
@@ -25,7 +25,7 @@ import {
   OFFER_NAMES,
   VERDICT_STATE_NAMES,
   type Picture,
-} from '@loose-pulley/core/stations';
+} from '@loose-pulley/core/record/stations';
 
 /** How it arrived: what went before, what it showed of others, and whether minutes unplugged did anything. */
 export function ArrivalOnPaper({ ticket }: { readonly ticket: Ticket }) {

@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { changedBy, describeEvent, eventPlace, timeline } from '@loose-pulley/core/ticket';
+import { changedBy, describeEvent, eventPlace, timeline } from '@loose-pulley/core/record/ticket';
 import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { dayAndTime } from '../../parts/clock/useNow';
 import { LongList } from '../../parts/ui/LongList';
 import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
-import { STATION_NAMES } from '@loose-pulley/core/stations';
+import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 
 /** More than so many changed fields are counted. */
 const CHANGES_SHOWN = 3;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { clicksFrom, memberWords, PLAY_MM, playAtEndMm } from '@loose-pulley/core/train';
-import { trainView } from '@loose-pulley/core/trainView';
-import { parseNumber } from '@loose-pulley/core/units';
+import { clicksFrom, memberWords, PLAY_MM, playAtEndMm } from '@loose-pulley/core/physics/train';
+import { trainView } from '@loose-pulley/core/views/train';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -6,8 +6,8 @@ import {
   MEMBER_NAMES,
   memberWords,
   type Member,
-} from '@loose-pulley/core/train';
-import { parseNumber } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/physics/train';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

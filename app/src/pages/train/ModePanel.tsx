@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import { disagreement, homeByHand, type Mode } from '@loose-pulley/core/train';
-import { parseNumber } from '@loose-pulley/core/units';
+import { disagreement, homeByHand, type Mode } from '@loose-pulley/core/physics/train';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';

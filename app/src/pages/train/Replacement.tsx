@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
-import { draftGear, writeDxf, writeSvg } from '@loose-pulley/core/drafting';
-import { centreDistanceMm, diameters, leastShift, meshCheck, spanMm, spanTeeth } from '@loose-pulley/core/gears';
-import { drivingTeeth, memberWords, type Member } from '@loose-pulley/core/train';
-import { parseNumber } from '@loose-pulley/core/units';
+import { draftGear, writeDxf, writeSvg } from '@loose-pulley/core/files/drawing';
+import { centreDistanceMm, diameters, leastShift, meshCheck, spanMm, spanTeeth } from '@loose-pulley/core/physics/gears';
+import { drivingTeeth, memberWords, type Member } from '@loose-pulley/core/physics/train';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import { squareWords, type Square } from '@loose-pulley/core/train';
-import { parseNumber } from '@loose-pulley/core/units';
+import { squareWords, type Square } from '@loose-pulley/core/physics/train';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

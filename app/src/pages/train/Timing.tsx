@@ -1,9 +1,9 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { looksRight, memberWords, nextTrial, timed, toothMm, type Member } from '@loose-pulley/core/train';
-import { trainView } from '@loose-pulley/core/trainView';
-import { capital, counted, listed, parseNumber } from '@loose-pulley/core/units';
-import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/loaders';
+import { looksRight, memberWords, nextTrial, timed, toothMm, type Member } from '@loose-pulley/core/physics/train';
+import { trainView } from '@loose-pulley/core/views/train';
+import { capital, counted, listed, parseNumber } from '@loose-pulley/core/base/units';
+import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

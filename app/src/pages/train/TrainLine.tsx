@@ -9,7 +9,7 @@ import {
   ofSister,
   readTrain,
   type Member,
-} from '@loose-pulley/core/train';
+} from '@loose-pulley/core/physics/train';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/loaders';
-import { trainView } from '@loose-pulley/core/trainView';
+import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+import { trainView } from '@loose-pulley/core/views/train';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { useWidth } from '../../parts/draw/useWidth';
 import { beltSizes } from '../../parts/train/beltSizes';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { identify, meshing, centreDistanceMm, spanTeeth, type Gear } from '@loose-pulley/core/gears';
-import type { Member } from '@loose-pulley/core/train';
-import { parseNumber } from '@loose-pulley/core/units';
+import { identify, meshing, centreDistanceMm, spanTeeth, type Gear } from '@loose-pulley/core/physics/gears';
+import type { Member } from '@loose-pulley/core/physics/train';
+import { parseNumber } from '@loose-pulley/core/base/units';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { Score } from '@loose-pulley/core/population';
+import type { Score } from '@loose-pulley/lab/population';
 import { useWidth } from '../../parts/draw/useWidth';
 
 /** Who chooses, in the order in which more is known. */

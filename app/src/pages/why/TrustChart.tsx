@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { Calibration } from '@loose-pulley/core/population';
+import type { Calibration } from '@loose-pulley/lab/population';
 
 const SIDE_PX = 300;
 const EDGE_PX = 40;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/core/population';
+import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/lab/population';
 import { useBench } from '../../state/store/hooks';
 import { Choice } from '../../parts/ui/Choice';
 import { NumberLine } from '../../parts/ui/NumberLine';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Population } from '@loose-pulley/core/population';
+import type { Population } from '@loose-pulley/lab/population';
 import { playBeside } from '../../workers/population';
 import type { PlayOrder } from '../../workers/population.worker';
 

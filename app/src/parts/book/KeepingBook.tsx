@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { emptyBook } from '@loose-pulley/core/book';
-import { readBookFile, writeBookFile } from '@loose-pulley/core/exchange';
+import { emptyBook } from '@loose-pulley/core/shop/book';
+import { readBookFile, writeBookFile } from '@loose-pulley/core/files/exchange';
 import { Button, CommitButton } from '../ui/Button';
 import { download } from '../ui/download';
 import { FilePicker } from '../ui/FilePicker';

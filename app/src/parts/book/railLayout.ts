@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { lengthOf, type Item, type Rail } from '@loose-pulley/core/drawer';
+import { lengthOf, type Item, type Rail } from '@loose-pulley/core/shop/drawer';
 
 /** One glyph on a rail: a size, or several that hang too near each other to be told apart. */
 export interface Hung {

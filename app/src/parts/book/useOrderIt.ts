@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import { itemFor, type BeltFields } from '@loose-pulley/core/drawer';
-import { newLine, newOrder, type WantOf } from '@loose-pulley/core/orders';
+import { itemFor, type BeltFields } from '@loose-pulley/core/shop/drawer';
+import { newLine, newOrder, type WantOf } from '@loose-pulley/core/shop/orders';
 import { changeBook } from '../../state/persistence/book';
 import { selectItems, selectOrders, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 

@@ -1,5 +1,5 @@
-import { asPathPulleys } from '@loose-pulley/core/geometry';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
+import { asPathPulleys } from '@loose-pulley/core/physics/geometry';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
 import { beltOutline } from '../draw/beltOutline';
 import { Balloon, fitted, Sign, Spot } from './mapParts';
 import { DRIVE_DRAWING_PX, LINE_PX, type MapCell } from './mapLayout';

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import type { Held } from '@loose-pulley/core/cleaning';
-import type { EventBody, Ticket } from '@loose-pulley/core/ticket';
+import type { Held } from '@loose-pulley/core/work/cleaning';
+import type { EventBody, Ticket } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';

@@ -1,5 +1,5 @@
-import { beltHeld } from '@loose-pulley/core/cleanView';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import { beltHeld } from '@loose-pulley/core/views/clean';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { recordEvents } from '../../state/persistence/actions';
 import { fitHeld, type OpenTicketState } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
 import { DriveCell } from './DriveCell';
 import { GLYPHS } from './glyphs';
 import type { MapDrive } from './mapDrives';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { PlaceKind } from '@loose-pulley/core/cleaning';
+import type { PlaceKind } from '@loose-pulley/core/work/cleaning';
 
 /** The teeth of a wheel, drawn once round. */
 function toothed(cx: number, cy: number, radius: number, teeth: number): string {

@@ -1,4 +1,4 @@
-import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
+import { factsOf, type Ticket } from '@loose-pulley/core/record/ticket';
 
 /** A drive as the map draws it, to scale with itself where it is measured. */
 export interface MapDrive {

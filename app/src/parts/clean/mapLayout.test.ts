@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import fc from 'fast-check';
-import { PLACE_KINDS } from '@loose-pulley/core/cleaning';
+import { PLACE_KINDS } from '@loose-pulley/core/work/cleaning';
 import { mapLayout, type LaidPlace } from './mapLayout';
 
 const places = fc.array(

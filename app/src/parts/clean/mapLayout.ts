@@ -1,4 +1,4 @@
-import type { PlaceKind } from '@loose-pulley/core/cleaning';
+import type { PlaceKind } from '@loose-pulley/core/work/cleaning';
 
 /** A place as the layout needs it. */
 export interface LaidPlace {

@@ -1,5 +1,5 @@
 import type { KeyboardEvent, ReactNode } from 'react';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
 import { marksAt, type PlaceMark } from './marks';
 
 const BALLOON_PX = 13;

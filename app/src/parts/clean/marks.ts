@@ -1,7 +1,7 @@
-import { AGENT_NAMES, DIRT_NAMES } from '@loose-pulley/core/compatibility';
-import { PLACE_KNOWN } from '@loose-pulley/core/cleaning';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
-import { clock, timerState } from '@loose-pulley/core/timers';
+import { AGENT_NAMES, DIRT_NAMES } from '@loose-pulley/core/work/compatibility';
+import { PLACE_KNOWN } from '@loose-pulley/core/work/cleaning';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
+import { clock, timerState } from '@loose-pulley/core/base/timers';
 
 /** One thing that the map says of a place: by shape and by word, colour never alone. */
 export interface PlaceMark {

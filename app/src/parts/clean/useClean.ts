@@ -1,8 +1,8 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { happen, type Blocked } from '@loose-pulley/core/cleanView';
-import type { Compatibility, Material } from '@loose-pulley/core/compatibility';
-import type { TreatmentDeed } from '@loose-pulley/core/treatmentLine';
+import { happen, type Blocked } from '@loose-pulley/core/views/clean';
+import type { Compatibility, Material } from '@loose-pulley/core/work/compatibility';
+import type { TreatmentDeed } from '@loose-pulley/core/work/treatmentLine';
 import { recordEvents } from '../../state/persistence/actions';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { COMPATIBILITY, type Compatibility } from '@loose-pulley/core/compatibility';
+import { COMPATIBILITY, type Compatibility } from '@loose-pulley/core/work/compatibility';
 import { loadOwnCompatibility } from '../../state/persistence/compatibility';
 
 /** What may touch what, as this bench has it; the app's own until that is read. */

@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react';
-import { counted } from '@loose-pulley/core/units';
+import { counted } from '@loose-pulley/core/base/units';
 import { Link } from 'react-router';
-import { isOpen, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import { isOpen, TEMPORARY_CHANGE } from '@loose-pulley/core/work/strip';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { useAppSelector } from '../../state/store/hooks';
 
 const HeldQuestion = lazy(() => import('../clean/HeldQuestion'));

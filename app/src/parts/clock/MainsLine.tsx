@@ -1,10 +1,10 @@
-import { lidNow } from '@loose-pulley/core/strip';
-import { type Ticket } from '@loose-pulley/core/ticket';
+import { lidNow } from '@loose-pulley/core/work/strip';
+import { type Ticket } from '@loose-pulley/core/record/ticket';
 import { timeOfDay } from './useNow';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch } from '../../state/store/hooks';
-import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/core/stations';
+import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/core/record/stations';
 
 const NOT_SAID = 'unknown';
 

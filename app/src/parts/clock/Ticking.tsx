@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { ago, timerState, timerWords } from '@loose-pulley/core/timers';
+import { ago, timerState, timerWords } from '@loose-pulley/core/base/timers';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../ui/Button';

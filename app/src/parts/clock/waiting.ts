@@ -1,4 +1,4 @@
-import type { Timer } from '@loose-pulley/core/timers';
+import type { Timer } from '@loose-pulley/core/base/timers';
 
 /** A timer that nobody has seen to, with its ticket. */
 export interface Waiting {

@@ -11,8 +11,8 @@ import {
   type CycleResult,
   type Tally,
   type TestDisc,
-} from '@loose-pulley/core/proving';
-import { forLoader } from '@loose-pulley/core/loaders';
+} from '@loose-pulley/core/work/proving';
+import { forLoader } from '@loose-pulley/core/base/loaders';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';

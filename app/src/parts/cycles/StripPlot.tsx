@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
-import { counted, plural } from '@loose-pulley/core/units';
+import { counted, plural } from '@loose-pulley/core/base/units';
 import { scaleLinear } from 'd3-scale';
-import { ACTION_NAMES, CYCLE_RESULTS, isFailure, type Cycle, type CycleAction } from '@loose-pulley/core/proving';
+import { ACTION_NAMES, CYCLE_RESULTS, isFailure, type Cycle, type CycleAction } from '@loose-pulley/core/work/proving';
 import { useWidth } from '../draw/useWidth';
 import { MARKS, marksAt } from './marks';
 

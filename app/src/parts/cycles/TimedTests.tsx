@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useId, useState } from 'react';
-import { timedPairs, timedTestsFor, timesWords, type Timing } from '@loose-pulley/core/proving';
+import { timedPairs, timedTestsFor, timesWords, type Timing } from '@loose-pulley/core/work/proving';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';

@@ -1,6 +1,6 @@
 import { path } from 'd3-path';
 import { symbolCircle, symbolDiamond, symbolTriangle, symbolX, type SymbolType } from 'd3-shape';
-import type { CycleResult } from '@loose-pulley/core/proving';
+import type { CycleResult } from '@loose-pulley/core/work/proving';
 
 const SYMBOLS: Readonly<Record<CycleResult, readonly [symbol: SymbolType, sizePx2: number]>> = {
   good: [symbolCircle, 34],

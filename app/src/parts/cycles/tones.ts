@@ -1,4 +1,4 @@
-import type { CycleResult } from '@loose-pulley/core/proving';
+import type { CycleResult } from '@loose-pulley/core/work/proving';
 
 /** A tone for each verdict, so that counting can be done blind: higher is better, bad is low and long. */
 const TONES: Readonly<Record<CycleResult, readonly [hertz: number, seconds: number]>> = {

@@ -1,12 +1,12 @@
 import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';
-import { failedKinds, type Cycle, type CycleAction, type CycleResult, type TestDisc } from '@loose-pulley/core/proving';
-import { countingNow, machineView } from '@loose-pulley/core/machine';
+import { failedKinds, type Cycle, type CycleAction, type CycleResult, type TestDisc } from '@loose-pulley/core/work/proving';
+import { countingNow, machineView } from '@loose-pulley/core/views/machine';
 import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { sound } from './tones';
-import type { Loader } from '@loose-pulley/core/loaders';
+import type { Loader } from '@loose-pulley/core/base/loaders';
 
 /** What a cycle is, by the kind of loader; counted in turn. */
 export const actionsOf = (loader: Loader): readonly CycleAction[] =>

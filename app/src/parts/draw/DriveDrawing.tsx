@@ -1,7 +1,7 @@
 import { lazy, Suspense, type ReactNode } from 'react';
-import { beltOrder, touchedSide } from '@loose-pulley/core/drive';
-import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/geometry';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { beltOrder, touchedSide } from '@loose-pulley/core/physics/drive';
+import { asPathPulleys, sagMm, type PathPulley } from '@loose-pulley/core/physics/geometry';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltOutline } from './beltOutline';
 import { driveLayout, type Box, type Circle } from './driveLayout';
 import type { DrawnIdler } from './drawnIdler';

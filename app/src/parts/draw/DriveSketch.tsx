@@ -1,5 +1,5 @@
-import type { TicketSummary } from '@loose-pulley/core/ticket';
-import { asPathPulleys } from '@loose-pulley/core/geometry';
+import type { TicketSummary } from '@loose-pulley/core/record/ticket';
+import { asPathPulleys } from '@loose-pulley/core/physics/geometry';
 import { beltOutline } from './beltOutline';
 
 /** A drive drawn small, to scale with itself; a slack belt is dashed. Unmeasured: a bare centre line. */

@@ -1,7 +1,7 @@
 import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { ZONE_NAMES, type RulerZone } from '@loose-pulley/core/sizing';
-import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/units';
+import type { CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
+import { ZONE_NAMES, type RulerZone } from '@loose-pulley/core/belts/sizing';
+import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/base/units';
 import { rulerLayout, type RulerRow } from './rulerLayout';
 import { useWidth } from './useWidth';
 

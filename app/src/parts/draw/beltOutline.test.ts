@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { asPathPulleys, twoPulleyPath } from '@loose-pulley/core/geometry';
+import { asPathPulleys, twoPulleyPath } from '@loose-pulley/core/physics/geometry';
 import { beltOutline } from './beltOutline';
 
 const drive = { motorRadiusMm: 3, drivenRadiusMm: 12.5, centreDistanceMm: 40, crossed: false };

@@ -1,4 +1,4 @@
-import { beltPath, sagMm, type BeltPath, type PathPulley } from '@loose-pulley/core/geometry';
+import { beltPath, sagMm, type BeltPath, type PathPulley } from '@loose-pulley/core/physics/geometry';
 
 const n = (value: number): string => value.toFixed(2);
 

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { ZONE_NAMES, type RulerZone } from '@loose-pulley/core/sizing';
+import { ZONE_NAMES, type RulerZone } from '@loose-pulley/core/belts/sizing';
 import { rulerLayout, type Placed, type RulerRow } from './rulerLayout';
 
 const zonesAt = (pathMm: number, ...bounds: number[]): RulerZone[] => {

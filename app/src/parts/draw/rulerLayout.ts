@@ -1,5 +1,5 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import type { RulerZone } from '@loose-pulley/core/sizing';
+import type { RulerZone } from '@loose-pulley/core/belts/sizing';
 
 /** One line of the ruler: a reading as a bar of its uncertainty, or a rule's pick as a flag. */
 export interface RulerRow {

@@ -7,7 +7,7 @@ import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch, useNowState } from '../../state/store/hooks';
 import { BURST_GAP_MS, BurstListener } from './burst';
 import { takeBurst } from './walk';
-import { STATIONS } from '@loose-pulley/core/stations';
+import { STATIONS } from '@loose-pulley/core/record/stations';
 
 /** Whether letters belong to what has the focus: a choice and a slider are walked by arrows and take none. */
 const isField = (target: EventTarget | null): boolean =>

@@ -1,7 +1,7 @@
-import type { DriveFacts, Measurand } from '@loose-pulley/core/measuring';
+import type { DriveFacts, Measurand } from '@loose-pulley/core/belts/measuring';
 import { ReadingInput } from './ReadingInput';
 import { useReading } from './useReading';
-import type { DriveRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
 
 interface Props {
   readonly drive: DriveRecord;

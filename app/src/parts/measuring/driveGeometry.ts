@@ -1,10 +1,10 @@
-import type { Judgement } from '@loose-pulley/core/sizing';
-import { fitBelt } from '@loose-pulley/core/drive';
-import type { DriveFacts } from '@loose-pulley/core/measuring';
-import { beltLabel } from '@loose-pulley/core/units';
-import { formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import type { Judgement } from '@loose-pulley/core/belts/sizing';
+import { fitBelt } from '@loose-pulley/core/physics/drive';
+import type { DriveFacts } from '@loose-pulley/core/belts/measuring';
+import { beltLabel } from '@loose-pulley/core/base/units';
+import { formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
 import type { DrawnDrive } from '../draw/DriveDrawing';
-import type { DriveRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
 
 /** What the drive drawing shows of a drive's facts, and of a belt where one is chosen. */
 export function driveGeometry(

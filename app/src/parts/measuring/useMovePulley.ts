@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
-import type { DriveRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
 
 const MAX_MM = 1000;
 const held = (mm: number): number => Math.max(-MAX_MM, Math.min(MAX_MM, mm));

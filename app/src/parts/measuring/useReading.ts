@@ -16,14 +16,14 @@ import {
   type Measurand,
   type Method,
   type Reading,
-} from '@loose-pulley/core/measuring';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
-import { pullRound } from '@loose-pulley/core/cleaning';
+} from '@loose-pulley/core/belts/measuring';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { pullRound } from '@loose-pulley/core/work/cleaning';
 import { recordEvent } from '../../state/persistence/actions';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../../state/store/openTicket';
 import { useAppDispatch, useAppSelector, useNowState, useUnit } from '../../state/store/hooks';
-import type { DriveRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
 
 const NO_AUX: Aux = {};
 /** One caliper serves all fields. */

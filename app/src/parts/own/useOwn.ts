@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Result } from '@loose-pulley/core/units';
+import type { Result } from '@loose-pulley/core/base/units';
 import { storeProblem } from '../../state/persistence/storage';
 
 /** What a bench may keep as its own: where it lies, what comes with the app, and whether it can be reasoned with. */

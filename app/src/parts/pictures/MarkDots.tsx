@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { PictureMark } from '@loose-pulley/core/stations';
+import type { PictureMark } from '@loose-pulley/core/record/stations';
 
 const place = ({ xFraction, yFraction }: PictureMark) => ({ left: `${xFraction * 100}%`, top: `${yFraction * 100}%` });
 

@@ -8,7 +8,7 @@ import { TextLine } from '../ui/TextLine';
 import { MarkDots } from './MarkDots';
 import { usePicture } from './usePicture';
 import { Sheet } from '../ui/Sheet';
-import type { Picture, PictureMark } from '@loose-pulley/core/stations';
+import type { Picture, PictureMark } from '@loose-pulley/core/record/stations';
 
 const MAX_MARKS = 50;
 const NUDGE = 0.01;

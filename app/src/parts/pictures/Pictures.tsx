@@ -9,7 +9,7 @@ import { addPictures } from './addPictures';
 import { Camera } from './Camera';
 import { PictureView } from './PictureView';
 import { usePicture } from './usePicture';
-import type { Picture } from '@loose-pulley/core/stations';
+import type { Picture } from '@loose-pulley/core/record/stations';
 
 const canFilm = 'mediaDevices' in navigator;
 /** Shown at once; the rest on asking, so that a ticket with hundreds opens as fast as one with none. */

@@ -1,4 +1,4 @@
-import { PICTURES_MAX } from '@loose-pulley/core/exchange';
+import { PICTURES_MAX } from '@loose-pulley/core/files/exchange';
 import { recordEvent } from '../../state/persistence/actions';
 import { savePicture, whilePicturesStay } from '../../state/persistence/pictures';
 import { storeProblem } from '../../state/persistence/storage';

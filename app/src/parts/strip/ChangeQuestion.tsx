@@ -1,6 +1,6 @@
-import { forbidding, lidNow } from '@loose-pulley/core/strip';
-import { powerHeld } from '@loose-pulley/core/cleanView';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import { forbidding, lidNow } from '@loose-pulley/core/work/strip';
+import { powerHeld } from '@loose-pulley/core/views/clean';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';

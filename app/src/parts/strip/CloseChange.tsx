@@ -1,5 +1,5 @@
-import { capital } from '@loose-pulley/core/units';
-import type { TemporaryChange } from '@loose-pulley/core/strip';
+import { capital } from '@loose-pulley/core/base/units';
+import type { TemporaryChange } from '@loose-pulley/core/work/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';

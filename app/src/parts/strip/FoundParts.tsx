@@ -1,4 +1,4 @@
-import type { FoundPart } from '@loose-pulley/core/strip';
+import type { FoundPart } from '@loose-pulley/core/work/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { PictureAdd } from '../pictures/PictureAdd';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { leftOverList, placedLate, type LeftOver as LeftOverItem } from '@loose-pulley/core/strip';
+import { leftOverList, placedLate, type LeftOver as LeftOverItem } from '@loose-pulley/core/work/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';

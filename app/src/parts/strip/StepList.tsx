@@ -20,7 +20,7 @@ import {
   type Fate,
   type Step,
   type StepKind,
-} from '@loose-pulley/core/strip';
+} from '@loose-pulley/core/work/strip';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';

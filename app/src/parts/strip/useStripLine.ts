@@ -12,9 +12,9 @@ import {
   TEMPORARY_CHANGES,
   type StepDraft,
   type TemporaryChangeKind,
-} from '@loose-pulley/core/strip';
-import { readLine, type Deed, type Way } from '@loose-pulley/core/stripLine';
-import type { EventBody } from '@loose-pulley/core/ticket';
+} from '@loose-pulley/core/work/strip';
+import { readLine, type Deed, type Way } from '@loose-pulley/core/work/stripLine';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
 import { recordEvents } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';

@@ -3,7 +3,7 @@ import {
   COMPLAINT_STATES,
   type Complaint,
   type ComplaintState,
-} from '@loose-pulley/core/stations';
+} from '@loose-pulley/core/record/stations';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { usePageKey } from '../keys/useKeys';

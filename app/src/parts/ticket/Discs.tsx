@@ -4,7 +4,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from './useTicket';
 import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';
-import type { Disc } from '@loose-pulley/core/stations';
+import type { Disc } from '@loose-pulley/core/record/stations';
 
 /** Discs found in the machine or left with it: whose, where, in what condition, and whether they went back. */
 export function Discs() {

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';

@@ -1,5 +1,5 @@
-import { handBackText } from '@loose-pulley/core/handback';
-import type { FilledField } from '@loose-pulley/core/stations';
+import { handBackText } from '@loose-pulley/core/views/handBack';
+import type { FilledField } from '@loose-pulley/core/record/stations';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';

@@ -4,7 +4,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { TextArea } from '../ui/TextLine';
 import { useTicket } from './useTicket';
-import { STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';
+import { STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/record/stations';
 
 /** What every station ends with: a note, whether it is needed at all, and the way on. It needs no signing off. */
 export function StationFoot({ station, note = false }: { readonly station: StationId; readonly note?: boolean }) {

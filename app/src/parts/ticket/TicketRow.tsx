@@ -1,10 +1,10 @@
 import { Link } from 'react-router';
-import { type TicketSummary } from '@loose-pulley/core/ticket';
-import { timerState, timerWords, type Timer } from '@loose-pulley/core/timers';
-import { beltLabel } from '@loose-pulley/core/units';
+import { type TicketSummary } from '@loose-pulley/core/record/ticket';
+import { timerState, timerWords, type Timer } from '@loose-pulley/core/base/timers';
+import { beltLabel } from '@loose-pulley/core/base/units';
 import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
-import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
+import { STATION_NAMES, STATIONS } from '@loose-pulley/core/record/stations';
 
 const MARK_WORDS = { o: 'open', d: 'holds work', n: 'not needed' } as const;
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { dueMonthsOf, livesOf } from '@loose-pulley/core/lifetimes';
-import type { RemedyId } from '@loose-pulley/core/probability';
-import type { RemedyKind } from '@loose-pulley/core/ticket';
+import { dueMonthsOf, livesOf } from '@loose-pulley/core/shop/lifetimes';
+import type { RemedyId } from '@loose-pulley/core/belts/probability';
+import type { RemedyKind } from '@loose-pulley/core/record/ticket';
 import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 
 /** What a remedy of Size is called in the log. */

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { ownedBelts, type Item } from '@loose-pulley/core/drawer';
-import { stockOf, type DriveView } from '@loose-pulley/core/driveView';
+import { ownedBelts, type Item } from '@loose-pulley/core/shop/drawer';
+import { stockOf, type DriveView } from '@loose-pulley/core/views/drive';
 import { selectItems, useAppSelector } from '../../state/store/hooks';
 
 const NONE: ReadonlyMap<string, Item> = new Map();

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
-import { candidateOf, type DriveView } from '@loose-pulley/core/driveView';
-import type { Candidate } from '@loose-pulley/core/sizing';
+import { candidateOf, type DriveView } from '@loose-pulley/core/views/drive';
+import type { Candidate } from '@loose-pulley/core/belts/sizing';
 import { useRecommendation, type RecommendationView } from './useRecommendation';
 
 /** The belt that a paper is about: the one looked at in Size, else the recommended one. Paper waits for the whole answer. */

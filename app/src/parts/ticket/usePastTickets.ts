@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { loadTicket } from '../../state/persistence/tickets';
 import { selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from './useTicket';

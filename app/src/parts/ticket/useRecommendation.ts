@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
-import { questionOf, recommend, type DriveView, type Recommendation } from '@loose-pulley/core/driveView';
-import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/probability';
+import { questionOf, recommend, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
+import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
 import { listenForProbability } from '../../workers/probability';
 
 /** Answers to the last sample, by their question: the same drive looked at again, on paper say, is not worked out again. */

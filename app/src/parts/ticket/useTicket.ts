@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import { useSearchParams } from 'react-router';
-import { driveView, type DriveView } from '@loose-pulley/core/driveView';
-import type { Ticket, TicketRecord } from '@loose-pulley/core/ticket';
+import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
+import type { Ticket, TicketRecord } from '@loose-pulley/core/record/ticket';
 import { useBench } from '../../state/store/hooks';
 
 /** The open ticket, as its pages see it. */

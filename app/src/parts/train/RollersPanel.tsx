@@ -10,8 +10,8 @@ import {
   tractionWords,
   type Roller,
   type Rollers,
-} from '@loose-pulley/core/train';
-import { parseForce, parseLength, parseNumber } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/physics/train';
+import { parseForce, parseLength, parseNumber } from '@loose-pulley/core/base/units';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';

@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
-import { asPathPulleys } from '@loose-pulley/core/geometry';
-import { gearOutline } from '@loose-pulley/core/gears';
-import { FAULT_NAMES, memberWords, type MemberTurn } from '@loose-pulley/core/train';
+import { asPathPulleys } from '@loose-pulley/core/physics/geometry';
+import { gearOutline } from '@loose-pulley/core/physics/gears';
+import { FAULT_NAMES, memberWords, type MemberTurn } from '@loose-pulley/core/physics/train';
 import { beltOutline } from '../draw/beltOutline';
 import { BALLOON_PX, trainLabels } from './trainLabels';
 import { trainLayout, USUAL_BELT, type BeltSizes, type PlacedMember } from './trainLayout';

@@ -1,4 +1,4 @@
-import { factsOf, type Ticket } from '@loose-pulley/core/ticket';
+import { factsOf, type Ticket } from '@loose-pulley/core/record/ticket';
 import type { BeltSizes } from './trainLayout';
 
 /** The belt drives of a ticket as the train draws them: those that are measured. */

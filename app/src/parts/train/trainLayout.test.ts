@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import fc from 'fast-check';
-import { readTrain, type Member } from '@loose-pulley/core/train';
+import { readTrain, type Member } from '@loose-pulley/core/physics/train';
 import { BALLOON_PX, trainLabels } from './trainLabels';
 import { trainLayout } from './trainLayout';
 

@@ -1,4 +1,4 @@
-import { drivingTeeth, driversOf, type Member } from '@loose-pulley/core/train';
+import { drivingTeeth, driversOf, type Member } from '@loose-pulley/core/physics/train';
 
 /** Where a member is drawn. Lengths in mm, y upwards; angles anticlockwise. */
 export interface PlacedMember {

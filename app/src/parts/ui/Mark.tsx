@@ -1,4 +1,4 @@
-import type { StationMark } from '@loose-pulley/core/stations';
+import type { StationMark } from '@loose-pulley/core/record/stations';
 
 /** The state of a station by shape: a ring, a tick, a dash; the current one has a dot. */
 export function Mark({ mark, current = false }: { readonly mark: StationMark; readonly current?: boolean }) {

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useId, useRef, useState } from 'react';
 import { useUnsaved } from './useUnsaved';
-import { parseNumber, type Result } from '@loose-pulley/core/units';
+import { parseNumber, type Result } from '@loose-pulley/core/base/units';
 
 interface Props {
   readonly label: string;

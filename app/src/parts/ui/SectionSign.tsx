@@ -1,4 +1,4 @@
-import { SHAPES, type SectionShape } from '@loose-pulley/core/units';
+import { SHAPES, type SectionShape } from '@loose-pulley/core/base/units';
 
 /** The sign of a section, drawn, so that it looks alike in every font. Words beside it say it too. */
 export function SectionSign({ shape }: { readonly shape: SectionShape }) {

@@ -7,7 +7,7 @@ import { sayMoment } from '../../state/persistence/moments';
 import { themeChosen, unitChosen } from '../../state/store/settings';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Sheet } from '../../parts/ui/Sheet';
-import { STATION_NAMES, STATIONS } from '@loose-pulley/core/stations';
+import { STATION_NAMES, STATIONS } from '@loose-pulley/core/record/stations';
 
 interface Entry {
   readonly id: string;

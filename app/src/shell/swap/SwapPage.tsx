@@ -1,8 +1,8 @@
 import { Link, useSearchParams } from 'react-router';
-import type { Situation } from '@loose-pulley/core/sizing';
-import type { DriveView } from '@loose-pulley/core/driveView';
-import type { Measurand } from '@loose-pulley/core/measuring';
-import { cleanRunState } from '@loose-pulley/core/proving';
+import type { Situation } from '@loose-pulley/core/belts/sizing';
+import type { DriveView } from '@loose-pulley/core/views/drive';
+import type { Measurand } from '@loose-pulley/core/belts/measuring';
+import { cleanRunState } from '@loose-pulley/core/work/proving';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { drawingFields } from '../../parts/measuring/DrawingFields';

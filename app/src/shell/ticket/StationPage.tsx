@@ -1,6 +1,6 @@
 import { Suspense } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { nextStation } from '@loose-pulley/core/ticket';
+import { nextStation } from '@loose-pulley/core/record/ticket';
 import { isStation, STATION_PAGES } from './stationPages';
 import { useTicket } from '../../parts/ticket/useTicket';
 

@@ -1,14 +1,14 @@
 import { useEffect, useRef } from 'react';
 import { NavLink, useLocation, useSearchParams } from 'react-router';
-import { stillDirty } from '@loose-pulley/core/cleaning';
-import { openRemoval } from '@loose-pulley/core/strip';
-import { beltLabel, counted } from '@loose-pulley/core/units';
-import { factsOf, marksOf, type Ticket } from '@loose-pulley/core/ticket';
-import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/units';
+import { stillDirty } from '@loose-pulley/core/work/cleaning';
+import { openRemoval } from '@loose-pulley/core/work/strip';
+import { beltLabel, counted } from '@loose-pulley/core/base/units';
+import { factsOf, marksOf, type Ticket } from '@loose-pulley/core/record/ticket';
+import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { cx } from '../../parts/ui/cx';
 import { Mark } from '../../parts/ui/Mark';
-import { MARK_NAMES, STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/stations';
+import { MARK_NAMES, STATION_NAMES, STATIONS, type StationId } from '@loose-pulley/core/record/stations';
 
 /** A few words under each station: what it holds so far. */
 function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, unit: LengthUnit): string {

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
-import { ago, clockBehindS } from '@loose-pulley/core/timers';
-import { headline } from '@loose-pulley/core/ticket';
+import { ago, clockBehindS } from '@loose-pulley/core/base/timers';
+import { headline } from '@loose-pulley/core/record/ticket';
 import { openTicket, takeOver } from '../../state/persistence/actions';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
@@ -14,7 +14,7 @@ import { PageBroken } from '../PageBroken';
 import { StationRail } from './StationRail';
 import { useReadPast } from '../../parts/ticket/usePastTickets';
 import { TicketContext } from '../../parts/ticket/useTicket';
-import { STATION_NAMES } from '@loose-pulley/core/stations';
+import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { isStation } from './stationPages';
 
 /** What the tab, and a print's file, calls the pages of a ticket that are no stations. */

@@ -1,5 +1,5 @@
 import { page, type Page } from '../../parts/ui/page';
-import { STATIONS, type StationId } from '@loose-pulley/core/stations';
+import { STATIONS, type StationId } from '@loose-pulley/core/record/stations';
 
 const FindPage = page(async () => (await import('../../stations/find/FindPage')).FindPage);
 const MeasurePage = page(async () => (await import('../../stations/measure/MeasurePage')).MeasurePage);

@@ -1,4 +1,4 @@
-import { ok, refuse, type Result } from '@loose-pulley/core/units';
+import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
 import type { Asked, Offered, Parcel, PartsCounter, Placed } from './port';
 
 /** How long the counter may think before it counts as not answering. */

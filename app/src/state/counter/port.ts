@@ -1,5 +1,5 @@
-import type { BeltFields } from '@loose-pulley/core/drawer';
-import type { Result } from '@loose-pulley/core/units';
+import type { BeltFields } from '@loose-pulley/core/shop/drawer';
+import type { Result } from '@loose-pulley/core/base/units';
 
 /*
  * The port to a parts counter: somebody who has belts, says what they cost, and sends them. The demo has a simulated one;

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { everything, recordOf } from '../../../../core/fixtures/sample';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 import { conflictWords } from './conflict';
 
 /** Sample events are a minute apart from 09:00. */

@@ -1,6 +1,6 @@
-import { differences } from '@loose-pulley/core/exchange';
-import { type TicketRecord } from '@loose-pulley/core/ticket';
-import { STATION_NAMES } from '@loose-pulley/core/stations';
+import { differences } from '@loose-pulley/core/files/exchange';
+import { type TicketRecord } from '@loose-pulley/core/record/ticket';
+import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 
 export type Keep = 'mine' | 'theirs' | 'both';
 

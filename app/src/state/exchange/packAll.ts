@@ -1,5 +1,5 @@
 import { transfer } from 'comlink';
-import { ok, type Result } from '@loose-pulley/core/units';
+import { ok, type Result } from '@loose-pulley/core/base/units';
 import { WorkerEnded } from '../../workers/life';
 import { beginExchange } from './session';
 import type { Counts, Joined, PackedShare } from './work';

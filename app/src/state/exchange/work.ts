@@ -1,5 +1,5 @@
 import { transfer } from 'comlink';
-import { picturesNamed, type TicketRecord } from '@loose-pulley/core/ticket';
+import { picturesNamed, type TicketRecord } from '@loose-pulley/core/record/ticket';
 import {
   joinArchive,
   packTickets,
@@ -7,8 +7,8 @@ import {
   readTicketFile,
   verifyArchive,
   type PackedTickets,
-} from '@loose-pulley/core/exchange';
-import { ok, refuse, type Result } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/files/exchange';
+import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
 import { loadAllTickets, saveAll } from '../persistence/archive';
 import { Stale } from '../persistence/commit';
 import { asCopy } from '../persistence/copy';

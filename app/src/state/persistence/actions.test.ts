@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
+import { summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/record/ticket';
 import { everything, opening, recordOf } from '../../../../core/fixtures/sample';
 import type { Thunk } from '../store/types';
 import type { TabMessage } from './tabs';

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import { STATION_NAMES, type Details } from '@loose-pulley/core/stations';
-import { append, type EventBody, type TicketEvent } from '@loose-pulley/core/ticket';
+import { STATION_NAMES, type Details } from '@loose-pulley/core/record/stations';
+import { append, type EventBody, type TicketEvent } from '@loose-pulley/core/record/ticket';
 import { summariesFailed, summariesLoaded, summaryChanged, summaryRemoved } from '../store/bench';
 import { selectSummaries } from '../store/selectors';
 import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';

@@ -1,4 +1,4 @@
-import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { commit, type Change, type StoredSummary, type StoredTicket } from './commit';
 import { recordsOf, summaryTable, ticketTable } from './storage';
 import { current, whyNot, type SetAside } from './tickets';

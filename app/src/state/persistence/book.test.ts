@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { appendAll, emptyBook, type BookBody, type BookEvent, type BookRecord } from '@loose-pulley/core/book';
-import { newItem } from '@loose-pulley/core/drawer';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import { appendAll, emptyBook, type BookBody, type BookEvent, type BookRecord } from '@loose-pulley/core/shop/book';
+import { newItem } from '@loose-pulley/core/shop/drawer';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { tried } from '../../../../core/fixtures/sample';
 
 /* The bench book over an IndexedDB in memory: two tabs are two keepers over one store. */

@@ -1,5 +1,5 @@
-import type { BookBody, BookRecord } from '@loose-pulley/core/book';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import type { BookBody, BookRecord } from '@loose-pulley/core/shop/book';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { bookChanged } from '../store/book';
 import { saidAloud } from '../store/openTicket';
 import type { AppDispatch, Thunk } from '../store/types';

@@ -8,9 +8,9 @@ import {
   type BookBody,
   type BookEvent,
   type BookRecord,
-} from '@loose-pulley/core/book';
-import type { BenchStock } from '@loose-pulley/core/catalogue';
-import { benchStock } from '@loose-pulley/core/drawer';
+} from '@loose-pulley/core/shop/book';
+import type { BenchStock } from '@loose-pulley/core/belts/catalogue';
+import { benchStock } from '@loose-pulley/core/shop/drawer';
 import { Stale } from './commit';
 import { commitBook, loadBookRecord } from './bookStore';
 import { storeProblem, type StoreProblem } from './storage';

@@ -1,4 +1,4 @@
-import { BOOK_VERSION, emptyBook, type BookRecord } from '@loose-pulley/core/book';
+import { BOOK_VERSION, emptyBook, type BookRecord } from '@loose-pulley/core/shop/book';
 import { BOOK_KEY as KEY, BOOK_REVISION as REVISION } from './bookKeys';
 import { Stale } from './commit';
 import { answerOf, settingsTable, transactionOver } from './storage';

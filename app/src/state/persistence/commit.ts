@@ -1,4 +1,4 @@
-import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/ticket';
+import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { summaryTable, ticketTable, transactionOver } from './storage';
 
 /** A ticket as the store holds it, with how often it was written there. One from before that was counted has 0. */

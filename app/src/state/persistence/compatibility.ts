@@ -1,4 +1,4 @@
-import type { Compatibility } from '@loose-pulley/core/compatibility';
+import type { Compatibility } from '@loose-pulley/core/work/compatibility';
 import { settingsTable } from './storage';
 
 const KEY = 'compatibility';

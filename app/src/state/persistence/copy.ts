@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 
 /** A ticket under a new id, so that both can stay. */
 export function asCopy(record: TicketRecord): TicketRecord {

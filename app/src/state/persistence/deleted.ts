@@ -1,4 +1,4 @@
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 import { commit } from './commit';
 import { journalTable, ticketTable } from './storage';
 import { loadTicket } from './tickets';

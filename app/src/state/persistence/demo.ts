@@ -1,5 +1,5 @@
-import type { TicketRecord } from '@loose-pulley/core/ticket';
-import type { BookRecord } from '@loose-pulley/core/book';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
+import type { BookRecord } from '@loose-pulley/core/shop/book';
 import { settingsTable, ticketTable, summaryTable } from './storage';
 import { commit } from './commit';
 import { BOOK_KEY, BOOK_REVISION } from './bookKeys';

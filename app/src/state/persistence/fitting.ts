@@ -1,4 +1,4 @@
-import type { EventBody, Ticket } from '@loose-pulley/core/ticket';
+import type { EventBody, Ticket } from '@loose-pulley/core/record/ticket';
 import { fitHeld } from '../store/openTicket';
 import type { Thunk } from '../store/types';
 import { recordEvents } from './actions';
@@ -15,7 +15,7 @@ export const fitBelt =
     if (ticket.cleaning.treatments.length === 0 && !ticket.timers.some(({ placeId }) => placeId !== undefined)) {
       return dispatch(recordEvents(bodies));
     }
-    void import('@loose-pulley/core/cleanView').then(({ beltHeld }) => {
+    void import('@loose-pulley/core/views/clean').then(({ beltHeld }) => {
       if (beltHeld(ticket, driveId, Date.now()).length > 0) dispatch(fitHeld({ driveId, bodies }));
       else dispatch(recordEvents(bodies));
     });

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { appendAny, summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/ticket';
+import { appendAny, summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/record/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
 import { recordChanged, ticketStatus } from '../store/openTicket';
 

@@ -1,4 +1,4 @@
-import type { TicketRecord, TicketSummary } from '@loose-pulley/core/ticket';
+import type { TicketRecord, TicketSummary } from '@loose-pulley/core/record/ticket';
 import { Stale } from './commit';
 import { storeProblem, type StoreProblem } from './storage';
 import { tellTabs } from './tabs';

@@ -1,4 +1,4 @@
-import type { Knowledge } from '@loose-pulley/core/diagnosis';
+import type { Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { settingsTable } from './storage';
 
 const KEY = 'knowledge';

@@ -1,6 +1,6 @@
-import { forbidding, goneBack, lidStep, offAgain, openRemoval, type ChangeLimit } from '@loose-pulley/core/strip';
-import type { EventBody } from '@loose-pulley/core/ticket';
-import { timerState } from '@loose-pulley/core/timers';
+import { forbidding, goneBack, lidStep, offAgain, openRemoval, type ChangeLimit } from '@loose-pulley/core/work/strip';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
+import { timerState } from '@loose-pulley/core/base/timers';
 import { momentAsked } from '../store/openTicket';
 import type { AppDispatch, RootState } from '../store/types';
 import { recordEvent, recordEvents } from './actions';

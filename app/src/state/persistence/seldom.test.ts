@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import type { EventBody } from '@loose-pulley/core/ticket';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
 import { recordStranded, unsavedChanged } from '../store/openTicket';
 

@@ -1,4 +1,4 @@
-import type { TicketRecord } from '@loose-pulley/core/ticket';
+import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 import { summaryChanged, summaryRemoved } from '../store/bench';
 import { saidAloud, strandedSettled } from '../store/openTicket';
 import type { Thunk } from '../store/types';

@@ -1,4 +1,4 @@
-import { picturesNamed } from '@loose-pulley/core/ticket';
+import { picturesNamed } from '@loose-pulley/core/record/ticket';
 import { sweepPictures } from './pictures';
 import { loadDeleted } from './deleted';
 import { loadSummaries } from './tickets';

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { summarise, TICKET_VERSION, type TicketRecord } from '@loose-pulley/core/ticket';
+import { summarise, TICKET_VERSION, type TicketRecord } from '@loose-pulley/core/record/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
 
 /* localForage over an IndexedDB in memory: what is proved here is what the browser's own transactions do. */

@@ -4,7 +4,7 @@ import {
   TICKET_VERSION,
   type TicketRecord,
   type TicketSummary,
-} from '@loose-pulley/core/ticket';
+} from '@loose-pulley/core/record/ticket';
 import { commit, type StoredSummary, type StoredTicket, type Written } from './commit';
 import { answerOf, recordsOf, summaryTable, ticketTable, transactionOver } from './storage';
 
@@ -47,7 +47,7 @@ export async function saveTicket(
 export async function current({ revision = 0, ...stored }: StoredTicket): Promise<ReadTicket> {
   if (stored.version === TICKET_VERSION) return { record: stored, revision, newer: false };
   if ((stored.version as number) > TICKET_VERSION) return { record: stored, revision, newer: true };
-  const { upcast } = await import('@loose-pulley/core/exchange');
+  const { upcast } = await import('@loose-pulley/core/files/exchange');
   const record = upcast(stored);
   if (!record.ok) throw new Unreadable(record.problem);
   return { record: record.value as TicketRecord, revision, newer: false };

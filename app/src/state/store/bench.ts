@@ -1,5 +1,5 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { TicketSummary } from '@loose-pulley/core/ticket';
+import type { TicketSummary } from '@loose-pulley/core/record/ticket';
 import type { StoreProblem } from '../persistence/storage';
 import type { SetAside } from '../persistence/tickets';
 

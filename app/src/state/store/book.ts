@@ -1,6 +1,6 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { BenchStock } from '@loose-pulley/core/catalogue';
-import type { BookRecord } from '@loose-pulley/core/book';
+import type { BenchStock } from '@loose-pulley/core/belts/catalogue';
+import type { BookRecord } from '@loose-pulley/core/shop/book';
 import type { StoreProblem } from '../persistence/storage';
 
 /** The bench book: drawer, orders and day. Read once the tickets are, since no ticket needs it to be shown. */

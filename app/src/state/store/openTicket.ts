@@ -1,5 +1,5 @@
 import { createAction, createSlice, type PayloadAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { EventBody, TicketRecord } from '@loose-pulley/core/ticket';
+import type { EventBody, TicketRecord } from '@loose-pulley/core/record/ticket';
 import type { StoreProblem } from '../persistence/storage';
 
 /** The ticket on screen. A union on `status`, so that no screen forgets a case. */

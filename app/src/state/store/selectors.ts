@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
-import type { Bench } from '@loose-pulley/core/driveView';
-import type { Item } from '@loose-pulley/core/drawer';
-import type { Order } from '@loose-pulley/core/orders';
+import type { Bench } from '@loose-pulley/core/views/drive';
+import type { Item } from '@loose-pulley/core/shop/drawer';
+import type { Order } from '@loose-pulley/core/shop/orders';
 import type { RootState } from './types';
 
 /** Every ticket in short, newest number first. */

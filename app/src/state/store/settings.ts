@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { ToBeHad } from '@loose-pulley/core/catalogue';
-import { LUBRICANT_SCHOOLS, type LubricantSchool } from '@loose-pulley/core/cleaning';
-import type { Requirements } from '@loose-pulley/core/evaluation';
+import type { ToBeHad } from '@loose-pulley/core/belts/catalogue';
+import { LUBRICANT_SCHOOLS, type LubricantSchool } from '@loose-pulley/core/work/cleaning';
+import type { Requirements } from '@loose-pulley/core/physics/evaluation';
 import {
   checkPriors,
   checkRequirements,
@@ -10,8 +10,8 @@ import {
   priorsOfLimits,
   requirementsOfLimits,
   type Priors,
-} from '@loose-pulley/core/sizing';
-import type { LengthUnit } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/belts/sizing';
+import type { LengthUnit } from '@loose-pulley/core/base/units';
 
 /** What a single key does. Rebound on the shortcuts sheet, for a foot pedal. */
 export const DEFAULT_KEYS = {

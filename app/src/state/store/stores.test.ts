@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '@loose-pulley/core/sizing';
-import { summarise, type TicketSummary } from '@loose-pulley/core/ticket';
+import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '@loose-pulley/core/belts/sizing';
+import { summarise, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
 import { benchReducer, summaryChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
 import {

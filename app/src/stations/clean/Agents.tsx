@@ -1,6 +1,6 @@
-import { AGENT_NAMES, GRADE_NAMES, isLubricant, type Agent, type AgentChoice } from '@loose-pulley/core/compatibility';
-import { agentsFor, type CleanDeed } from '@loose-pulley/core/cleaning';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
+import { AGENT_NAMES, GRADE_NAMES, isLubricant, type Agent, type AgentChoice } from '@loose-pulley/core/work/compatibility';
+import { agentsFor, type CleanDeed } from '@loose-pulley/core/work/cleaning';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

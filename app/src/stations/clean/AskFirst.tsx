@@ -1,13 +1,13 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
-import { agentsFor, placeState } from '@loose-pulley/core/cleaning';
+import { agentsFor, placeState } from '@loose-pulley/core/work/cleaning';
 import {
   AGENT_NAMES,
   agentCaution,
   isLubricant,
   MATERIAL_NAMES,
   type Material,
-} from '@loose-pulley/core/compatibility';
-import type { TreatmentDeed } from '@loose-pulley/core/treatmentLine';
+} from '@loose-pulley/core/work/compatibility';
+import type { TreatmentDeed } from '@loose-pulley/core/work/treatmentLine';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

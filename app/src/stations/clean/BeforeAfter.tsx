@@ -12,10 +12,10 @@ import {
   type Change,
   type Feel,
   type Slip,
-} from '@loose-pulley/core/cleaning';
-import { cleanView } from '@loose-pulley/core/cleanView';
-import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/loaders';
-import { formatNewton, parseForce } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/work/cleaning';
+import { cleanView } from '@loose-pulley/core/views/clean';
+import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+import { formatNewton, parseForce } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';

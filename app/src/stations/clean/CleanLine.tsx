@@ -1,7 +1,7 @@
 import { useId, useMemo, useRef, useState } from 'react';
-import { agentCaution } from '@loose-pulley/core/compatibility';
-import { cleanView } from '@loose-pulley/core/cleanView';
-import { readTreatment, type TreatmentRead, type TreatmentWay } from '@loose-pulley/core/treatmentLine';
+import { agentCaution } from '@loose-pulley/core/work/compatibility';
+import { cleanView } from '@loose-pulley/core/views/clean';
+import { readTreatment, type TreatmentRead, type TreatmentWay } from '@loose-pulley/core/work/treatmentLine';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

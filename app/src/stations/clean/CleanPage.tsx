@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { PLACE_KINDS, PLACE_KNOWN, type PlaceKind } from '@loose-pulley/core/cleaning';
-import { cleanView } from '@loose-pulley/core/cleanView';
-import { agentCaution, type Agent } from '@loose-pulley/core/compatibility';
+import { PLACE_KINDS, PLACE_KNOWN, type PlaceKind } from '@loose-pulley/core/work/cleaning';
+import { cleanView } from '@loose-pulley/core/views/clean';
+import { agentCaution, type Agent } from '@loose-pulley/core/work/compatibility';
 import { MachineMap } from '../../parts/clean/MachineMap';
 import { mapDrives } from '../../parts/clean/mapDrives';
 import { useClean } from '../../parts/clean/useClean';

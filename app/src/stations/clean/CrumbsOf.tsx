@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
-import { crumbsFinding, crumbsWords, type Crumbs } from '@loose-pulley/core/cleaning';
-import { isGone } from '@loose-pulley/core/drive';
-import { formatLength, parseLength } from '@loose-pulley/core/units';
+import { crumbsFinding, crumbsWords, type Crumbs } from '@loose-pulley/core/work/cleaning';
+import { isGone } from '@loose-pulley/core/physics/drive';
+import { formatLength, parseLength } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';

@@ -1,10 +1,10 @@
 import { Link } from 'react-router';
-import { cleanView } from '@loose-pulley/core/cleanView';
-import { KNOWLEDGE } from '@loose-pulley/core/diagnosis';
-import { workedBefore } from '@loose-pulley/core/knownBefore';
-import { putRight } from '@loose-pulley/core/ticketEvidence';
-import { readTreatment } from '@loose-pulley/core/treatmentLine';
-import { beltHeld } from '@loose-pulley/core/cleanView';
+import { cleanView } from '@loose-pulley/core/views/clean';
+import { KNOWLEDGE } from '@loose-pulley/core/work/diagnosis';
+import { workedBefore } from '@loose-pulley/core/views/knownBefore';
+import { putRight } from '@loose-pulley/core/views/evidence';
+import { readTreatment } from '@loose-pulley/core/work/treatmentLine';
+import { beltHeld } from '@loose-pulley/core/views/clean';
 import { recordEvent } from '../../state/persistence/actions';
 import { halfLineTyped } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';

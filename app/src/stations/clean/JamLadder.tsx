@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import type { Jam } from '@loose-pulley/core/cleaning';
+import type { Jam } from '@loose-pulley/core/work/cleaning';
 import {
   directionWords,
   handTurns,
@@ -13,11 +13,11 @@ import {
   turnsWords,
   type Rung,
   type RungResult,
-} from '@loose-pulley/core/jams';
-import { DRIVEN_OF, DRIVEN_WORDS, forLoader } from '@loose-pulley/core/loaders';
-import { lidNow, newChange } from '@loose-pulley/core/strip';
-import type { EventBody } from '@loose-pulley/core/ticket';
-import { parseLength } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/work/jams';
+import { DRIVEN_OF, DRIVEN_WORDS, forLoader } from '@loose-pulley/core/base/loaders';
+import { lidNow, newChange } from '@loose-pulley/core/work/strip';
+import type { EventBody } from '@loose-pulley/core/record/ticket';
+import { parseLength } from '@loose-pulley/core/base/units';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch, useBench } from '../../state/store/hooks';

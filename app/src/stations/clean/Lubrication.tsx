@@ -8,10 +8,10 @@ import {
   dropsFor,
   FILM_MM,
   filmOnRodMl,
-} from '@loose-pulley/core/cleaning';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
-import { isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/compatibility';
-import { counted } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/work/cleaning';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
+import { isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/work/compatibility';
+import { counted } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';

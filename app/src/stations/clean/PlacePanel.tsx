@@ -1,6 +1,6 @@
 import { useId } from 'react';
-import { CLEAN_SWABS, PLACE_KNOWN, SWABS, treatmentWords, type Place } from '@loose-pulley/core/cleaning';
-import type { PlaceView } from '@loose-pulley/core/cleanView';
+import { CLEAN_SWABS, PLACE_KNOWN, SWABS, treatmentWords, type Place } from '@loose-pulley/core/work/cleaning';
+import type { PlaceView } from '@loose-pulley/core/views/clean';
 import {
   DIRT_NAMES,
   DIRTS,
@@ -8,8 +8,8 @@ import {
   MATERIALS,
   type Dirt,
   type Material,
-} from '@loose-pulley/core/compatibility';
-import { timerState, timerWords } from '@loose-pulley/core/timers';
+} from '@loose-pulley/core/work/compatibility';
+import { timerState, timerWords } from '@loose-pulley/core/base/timers';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';

@@ -1,4 +1,4 @@
-import { SCHOOL_WORDS } from '@loose-pulley/core/cleaning';
+import { SCHOOL_WORDS } from '@loose-pulley/core/work/cleaning';
 import { lubricantSet } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Choice } from '../../parts/ui/Choice';

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { causeName, chanceWords } from '@loose-pulley/core/diagnosis';
+import { causeName, chanceWords } from '@loose-pulley/core/work/diagnosis';
 import { useWidth } from '../../parts/draw/useWidth';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { cx } from '../../parts/ui/cx';
 import { driftAxis, driftScale } from './driftLayout';
 import type { Advice } from './useAdviser';
-import { VERDICT_STATE_NAMES } from '@loose-pulley/core/stations';
+import { VERDICT_STATE_NAMES } from '@loose-pulley/core/record/stations';
 
 const SHOWN = 8;
 const ROW_PX = 44;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sameTestElsewhere } from '@loose-pulley/core/ticketEvidence';
+import { sameTestElsewhere } from '@loose-pulley/core/views/evidence';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';

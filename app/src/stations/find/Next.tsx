@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { causeName, chanceWords, testName } from '@loose-pulley/core/diagnosis';
+import { causeName, chanceWords, testName } from '@loose-pulley/core/work/diagnosis';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useAppSelector } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { inWords, testName } from '@loose-pulley/core/diagnosis';
+import { inWords, testName } from '@loose-pulley/core/work/diagnosis';
 import { recordEvent } from '../../state/persistence/actions';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';

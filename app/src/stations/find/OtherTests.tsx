@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { testName, type BenchTest } from '@loose-pulley/core/diagnosis';
+import { testName, type BenchTest } from '@loose-pulley/core/work/diagnosis';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';

@@ -7,7 +7,7 @@ import {
   causeName,
   type BenchTest,
   type Suggestion,
-} from '@loose-pulley/core/diagnosis';
+} from '@loose-pulley/core/work/diagnosis';
 import { recordEvent } from '../../state/persistence/actions';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { ANSWER_KEYS, type KeyAction } from '../../state/store/settings';

@@ -10,13 +10,13 @@ import {
   type Lead,
   type Observation,
   type Evidence,
-} from '@loose-pulley/core/diagnosis';
+} from '@loose-pulley/core/work/diagnosis';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import type { Advice } from './useAdviser';
-import { newComplaint, VERDICT_STATE_NAMES, VERDICT_STATES, type StationId } from '@loose-pulley/core/stations';
+import { newComplaint, VERDICT_STATE_NAMES, VERDICT_STATES, type StationId } from '@loose-pulley/core/record/stations';
 
 /** Ratios nearer to 1 say nothing worth reading. */
 const TELLS = 1.3;

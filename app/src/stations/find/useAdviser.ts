@@ -17,9 +17,9 @@ import {
   type Policy,
   type RankedCause,
   type Suggestion,
-} from '@loose-pulley/core/diagnosis';
-import { answersOf, caseOf, offeredAnswers, type Answer, type OfferedAnswer } from '@loose-pulley/core/ticketEvidence';
-import type { Ticket } from '@loose-pulley/core/ticket';
+} from '@loose-pulley/core/work/diagnosis';
+import { answersOf, caseOf, offeredAnswers, type Answer, type OfferedAnswer } from '@loose-pulley/core/views/evidence';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { useAppSelector } from '../../state/store/hooks';
 import { loadOwnKnowledge } from '../../state/persistence/knowledge';
 

@@ -1,10 +1,10 @@
-import { beltLabel } from '@loose-pulley/core/units';
+import { beltLabel } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
-import { FITTED_BECAUSE, FITTED_BECAUSE_NAMES, type FittedBecause, type Try } from '@loose-pulley/core/stations';
+import { FITTED_BECAUSE, FITTED_BECAUSE_NAMES, type FittedBecause, type Try } from '@loose-pulley/core/record/stations';
 
 /** The belts that went in: size, where from, what the label said, and why. From the tries judged right. */
 export function Fitted() {

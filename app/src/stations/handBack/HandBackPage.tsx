@@ -1,6 +1,6 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { writeTicketName } from '../../parts/ticket/names';
-import { picturesNamed, writeTicketFile } from '@loose-pulley/core/ticket';
+import { picturesNamed, writeTicketFile } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/actions';
 import { loadPictures } from '../../state/persistence/pictures';
 import { today } from '../../parts/clock/useNow';
@@ -11,9 +11,9 @@ import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
-import { formatDay } from '@loose-pulley/core/units';
-import { monthsLater } from '@loose-pulley/core/timers';
-import { REMEDIES, REMEDY_IDS } from '@loose-pulley/core/probability';
+import { formatDay } from '@loose-pulley/core/base/units';
+import { monthsLater } from '@loose-pulley/core/base/timers';
+import { REMEDIES, REMEDY_IDS } from '@loose-pulley/core/belts/probability';
 import { useDueMonths } from '../../parts/ticket/useDueMonths';
 import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
 import { Closing } from '../../parts/ticket/Closing';
@@ -41,7 +41,7 @@ export function HandBackPage() {
       download(`${writeTicketName(ticket)}.json`, writeTicketFile(record), 'application/json');
       return;
     }
-    const { writeArchive } = await import('@loose-pulley/core/exchange');
+    const { writeArchive } = await import('@loose-pulley/core/files/exchange');
     const bytes = await writeArchive([record], new Date().toISOString(), pictures);
     download(`${writeTicketName(ticket)}.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip');
   };

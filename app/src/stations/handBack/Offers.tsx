@@ -5,7 +5,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { TextLine } from '../../parts/ui/TextLine';
-import { OFFER_ANSWERS, OFFER_NAMES, type Offer } from '@loose-pulley/core/stations';
+import { OFFER_ANSWERS, OFFER_NAMES, type Offer } from '@loose-pulley/core/record/stations';
 
 /** What was offered to the owner, accepted or declined, and by whom: whether to renew what still serves is theirs to say. */
 export function Offers() {

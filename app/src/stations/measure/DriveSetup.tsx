@@ -1,9 +1,9 @@
-import { parseNumber, SECTION_SHAPES } from '@loose-pulley/core/units';
+import { parseNumber, SECTION_SHAPES } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Choice } from '../../parts/ui/Choice';
 import { SurfaceSelect } from './SurfaceSelect';
-import type { DriveRecord, DriveSettings, GrooveRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord, DriveSettings, GrooveRecord } from '@loose-pulley/core/record/stations';
 
 interface Props {
   readonly drive: DriveRecord;

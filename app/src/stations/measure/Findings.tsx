@@ -1,15 +1,15 @@
-import { seatedRadiusMm } from '@loose-pulley/core/drive';
-import { oldBeltFinding } from '@loose-pulley/core/sizing';
-import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
-import type { MechanismKnown } from '@loose-pulley/core/driveView';
+import { seatedRadiusMm } from '@loose-pulley/core/physics/drive';
+import { oldBeltFinding } from '@loose-pulley/core/belts/sizing';
+import { findMethod, type DriveFacts } from '@loose-pulley/core/belts/measuring';
+import type { MechanismKnown } from '@loose-pulley/core/views/drive';
 import {
   formatInchFraction,
   formatLength,
   formatNewton,
   type LengthUnit,
   formatSpread,
-} from '@loose-pulley/core/units';
-import { MEASURAND_NAMES } from '@loose-pulley/core/stations';
+} from '@loose-pulley/core/base/units';
+import { MEASURAND_NAMES } from '@loose-pulley/core/record/stations';
 
 /** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
 export function Findings({

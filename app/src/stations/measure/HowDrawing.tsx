@@ -1,4 +1,4 @@
-import type { Guide } from '@loose-pulley/core/measuring';
+import type { Guide } from '@loose-pulley/core/belts/measuring';
 
 /** How a method is held and where it is read, as a small drawing; the words beside it say the same. */
 export function HowDrawing({ drawing }: { readonly drawing: Guide['drawing'] }) {

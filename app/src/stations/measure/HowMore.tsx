@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Guide, Method } from '@loose-pulley/core/measuring';
+import type { Guide, Method } from '@loose-pulley/core/belts/measuring';
 import { HowDrawing } from './HowDrawing';
 
 /** How a method is held, drawn and in words, and what goes wrong with it: fetched when it is asked for. */

@@ -6,7 +6,7 @@ import { Choice } from '../../parts/ui/Choice';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
 import { SurfaceSelect } from './SurfaceSelect';
-import type { DriveRecord, IdlerRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord, IdlerRecord } from '@loose-pulley/core/record/stations';
 
 const MOST = 4;
 

@@ -1,6 +1,6 @@
-import { capital } from '@loose-pulley/core/units';
+import { capital } from '@loose-pulley/core/base/units';
 import { lazy, useState, Suspense } from 'react';
-import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/measuring';
+import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/belts/measuring';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StationFoot } from '../../parts/ticket/StationFoot';
@@ -17,7 +17,7 @@ import { Findings } from './Findings';
 import { OldBeltState } from './OldBeltState';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from '../../parts/measuring/useMovePulley';
-import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
+import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 
 // Both lie folded away at first.
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));

@@ -1,4 +1,4 @@
-import { oddReason, type DriveFacts, type ReadingResult } from '@loose-pulley/core/measuring';
+import { oddReason, type DriveFacts, type ReadingResult } from '@loose-pulley/core/belts/measuring';
 
 /** Why the odd one out may be odd, as a question. */
 export default function OddReason({ odd, facts }: { readonly odd: ReadingResult; readonly facts: DriveFacts }) {

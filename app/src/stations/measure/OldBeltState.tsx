@@ -1,5 +1,5 @@
-import { OLD_STATES } from '@loose-pulley/core/drive';
-import { OLD_STATE_NAMES, type DriveRecord } from '@loose-pulley/core/stations';
+import { OLD_STATES } from '@loose-pulley/core/physics/drive';
+import { OLD_STATE_NAMES, type DriveRecord } from '@loose-pulley/core/record/stations';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 

@@ -8,13 +8,13 @@ import {
   type AuxKey,
   type DriveFacts,
   type Reading,
-} from '@loose-pulley/core/measuring';
-import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/belts/measuring';
+import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
 import { echoOf, useReading, type ReadingControl } from '../../parts/measuring/useReading';
-import type { DriveRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
 
 interface Props {
   readonly drive: DriveRecord;

@@ -1,5 +1,5 @@
-import type { DriveRecord } from '@loose-pulley/core/stations';
-import { SURFACES } from '@loose-pulley/core/drive';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
+import { SURFACES } from '@loose-pulley/core/physics/drive';
 
 type Surface = DriveRecord['drivenSurface'];
 

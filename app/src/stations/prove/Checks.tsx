@@ -1,7 +1,7 @@
-import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/proving';
-import { judgedFitted, type DriveView } from '@loose-pulley/core/driveView';
-import { torqueWords } from '@loose-pulley/core/sizing';
-import { parseForce, parseNumber } from '@loose-pulley/core/units';
+import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/work/proving';
+import { judgedFitted, type DriveView } from '@loose-pulley/core/views/drive';
+import { torqueWords } from '@loose-pulley/core/belts/sizing';
+import { parseForce, parseNumber } from '@loose-pulley/core/base/units';
 import { CONDITIONS } from '../../parts/cycles/conditions';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -10,8 +10,8 @@ import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
-import { CHECK_STATE_NAMES } from '@loose-pulley/core/stations';
-import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
+import { CHECK_STATE_NAMES } from '@loose-pulley/core/record/stations';
+import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 
 /** The pull at which the belt that is in should slip, of the first drive that says it: for a hand or a scale to be held against. */
 function pullWords(views: readonly DriveView[]): string {

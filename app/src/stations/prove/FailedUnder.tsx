@@ -1,4 +1,4 @@
-import { circumstanceWords, failedUnder, type CleanRun } from '@loose-pulley/core/proving';
+import { circumstanceWords, failedUnder, type CleanRun } from '@loose-pulley/core/work/proving';
 import { useTicket } from '../../parts/ticket/useTicket';
 
 /** The circumstances under which it failed, and how many clean cycles the clean run has under each. */

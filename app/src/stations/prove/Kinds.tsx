@@ -8,7 +8,7 @@ import {
   wantedWords,
   type CleanRun,
   type FailedKind,
-} from '@loose-pulley/core/proving';
+} from '@loose-pulley/core/work/proving';
 import { useTicket } from '../../parts/ticket/useTicket';
 
 /** How far clean cycles have come towards a count. */

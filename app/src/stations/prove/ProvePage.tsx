@@ -9,7 +9,7 @@ import {
   tally,
   tallyWords,
   unprovableWords,
-} from '@loose-pulley/core/proving';
+} from '@loose-pulley/core/work/proving';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
 import { recordEvent } from '../../state/persistence/actions';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import { RECHECK_NAMES, RECHECK_RESULTS } from '@loose-pulley/core/proving';
-import { recheckTargets } from '@loose-pulley/core/ticket';
+import { RECHECK_NAMES, RECHECK_RESULTS } from '@loose-pulley/core/work/proving';
+import { recheckTargets } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

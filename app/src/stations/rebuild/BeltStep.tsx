@@ -1,11 +1,11 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { driveView, type DriveView } from '@loose-pulley/core/driveView';
-import { chosenBelt, driveOfBelt, fittingOf } from '@loose-pulley/core/machine';
-import type { Step } from '@loose-pulley/core/strip';
-import { beltLabel } from '@loose-pulley/core/units';
-import type { Try } from '@loose-pulley/core/stations';
+import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
+import { chosenBelt, driveOfBelt, fittingOf } from '@loose-pulley/core/views/machine';
+import type { Step } from '@loose-pulley/core/work/strip';
+import { beltLabel } from '@loose-pulley/core/base/units';
+import type { Try } from '@loose-pulley/core/record/stations';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useBench, useUnit } from '../../state/store/hooks';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';

@@ -1,9 +1,9 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/strip';
-import { forLoader } from '@loose-pulley/core/loaders';
-import { formatLength } from '@loose-pulley/core/units';
+import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/work/strip';
+import { forLoader } from '@loose-pulley/core/base/loaders';
+import { formatLength } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

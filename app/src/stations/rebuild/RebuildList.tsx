@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { forLoader } from '@loose-pulley/core/loaders';
+import { forLoader } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import {
@@ -18,7 +18,7 @@ import {
   stepWords,
   type RebuildItem,
   type Step,
-} from '@loose-pulley/core/strip';
+} from '@loose-pulley/core/work/strip';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { usePageKey } from '../../parts/keys/useKeys';

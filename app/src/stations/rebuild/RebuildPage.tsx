@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { countsOf, layerCounts, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/strip';
+import { countsOf, layerCounts, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/work/strip';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';

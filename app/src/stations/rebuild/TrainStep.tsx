@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
-import type { Step } from '@loose-pulley/core/strip';
-import { memberWords, timed, toothMm } from '@loose-pulley/core/train';
-import { trainView } from '@loose-pulley/core/trainView';
+import type { Step } from '@loose-pulley/core/work/strip';
+import { memberWords, timed, toothMm } from '@loose-pulley/core/physics/train';
+import { trainView } from '@loose-pulley/core/views/train';
 import { useTicket } from '../../parts/ticket/useTicket';
 
 /** A step that is a member of the train: its mark is asked for, and what one tooth out would do is said. */

@@ -1,12 +1,12 @@
-import { capital } from '@loose-pulley/core/units';
+import { capital } from '@loose-pulley/core/base/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
-import { chanceOf, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/driveView';
-import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
-import { VERDICT_NAMES } from '@loose-pulley/core/stations';
-import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
-import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/sizing';
-import type { Try } from '@loose-pulley/core/stations';
+import { chanceOf, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/views/drive';
+import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
+import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
+import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/belts/sizing';
+import type { Try } from '@loose-pulley/core/record/stations';
 import {
   beltLabel,
   formatGramForce,
@@ -16,14 +16,14 @@ import {
   formatSpread,
   signedPercent,
   type LengthUnit,
-} from '@loose-pulley/core/units';
+} from '@loose-pulley/core/base/units';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useOwned } from '../../parts/ticket/useOwned';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { Caution } from '../../parts/ui/Caution';
 import { SectionSign } from '../../parts/ui/SectionSign';
-import { fittingOf } from '@loose-pulley/core/machine';
+import { fittingOf } from '@loose-pulley/core/views/machine';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { ChanceLine } from './ChanceLine';

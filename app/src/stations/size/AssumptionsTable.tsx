@@ -1,5 +1,5 @@
-import { SURFACES } from '@loose-pulley/core/drive';
-import type { Requirements } from '@loose-pulley/core/evaluation';
+import { SURFACES } from '@loose-pulley/core/physics/drive';
+import type { Requirements } from '@loose-pulley/core/physics/evaluation';
 import {
   DEFAULT_PRIORS,
   DEFAULT_REQUIREMENTS,
@@ -12,7 +12,7 @@ import {
   type Priors,
   type Spread,
   type SpreadKey,
-} from '@loose-pulley/core/sizing';
+} from '@loose-pulley/core/belts/sizing';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { priorsSet, requirementsSet } from '../../state/store/settings';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import type { Recommendation } from '@loose-pulley/core/driveView';
-import { DRIVEN_WORDS, type Driven } from '@loose-pulley/core/loaders';
+import type { Recommendation } from '@loose-pulley/core/views/drive';
+import { DRIVEN_WORDS, type Driven } from '@loose-pulley/core/base/loaders';
 import {
   isOldSection,
   explainedWords,
@@ -8,10 +8,10 @@ import {
   measurableName,
   wouldTell,
   type Surprise,
-} from '@loose-pulley/core/probability';
-import type { Situation } from '@loose-pulley/core/sizing';
-import { VERDICT_NAMES } from '@loose-pulley/core/stations';
-import { beltLabel, listed, type LengthUnit } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/belts/probability';
+import type { Situation } from '@loose-pulley/core/belts/sizing';
+import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
+import { beltLabel, listed, type LengthUnit } from '@loose-pulley/core/base/units';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 
 /* What stands beside the answer: what is as good, and what the bench said that was not expected. */

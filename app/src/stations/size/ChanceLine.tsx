@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import { inHundred, measurableName, type SuccessProbability } from '@loose-pulley/core/probability';
-import { FAILURE_NAMES } from '@loose-pulley/core/sizing';
+import { inHundred, measurableName, type SuccessProbability } from '@loose-pulley/core/belts/probability';
+import { FAILURE_NAMES } from '@loose-pulley/core/belts/sizing';
 import type { RecommendationView } from '../../parts/ticket/useRecommendation';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 

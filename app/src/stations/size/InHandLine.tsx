@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
-import { inHand, lengthInHand, otherThanLabelled, type DriveFacts } from '@loose-pulley/core/measuring';
-import type { Try } from '@loose-pulley/core/stations';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
+import { inHand, lengthInHand, otherThanLabelled, type DriveFacts } from '@loose-pulley/core/belts/measuring';
+import type { Try } from '@loose-pulley/core/record/stations';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useUnsaved } from '../../parts/ui/useUnsaved';

@@ -1,9 +1,9 @@
-import { beltLabel } from '@loose-pulley/core/units';
-import { inHundred, type SuccessProbability } from '@loose-pulley/core/probability';
-import { chanceOf, type Recommendation } from '@loose-pulley/core/driveView';
-import { FAILURE_NAMES, marginWord, ZONE_NAMES } from '@loose-pulley/core/sizing';
-import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
-import { TO_BE_HAD, type CatalogueBelt } from '@loose-pulley/core/catalogue';
+import { beltLabel } from '@loose-pulley/core/base/units';
+import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
+import { chanceOf, type Recommendation } from '@loose-pulley/core/views/drive';
+import { FAILURE_NAMES, marginWord, ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
+import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
+import { TO_BE_HAD, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { useDrive } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';

@@ -1,7 +1,7 @@
-import { ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/units';
-import { figuresOf } from '@loose-pulley/core/driveView';
-import type { BeltSection } from '@loose-pulley/core/rubber';
+import { ZONE_NAMES, type Situation } from '@loose-pulley/core/belts/sizing';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { figuresOf } from '@loose-pulley/core/views/drive';
+import type { BeltSection } from '@loose-pulley/core/physics/rubber';
 
 /** What a belt of the length under the finger would do, whether or not it can be bought. */
 export function RulerPreview({

@@ -1,8 +1,8 @@
-import { beltLabel } from '@loose-pulley/core/units';
+import { beltLabel } from '@loose-pulley/core/base/units';
 import { Link } from 'react-router';
-import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/probability';
-import { ZONE_NAMES, type RuleOfThumb } from '@loose-pulley/core/sizing';
-import { formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/units';
+import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/belts/probability';
+import { ZONE_NAMES, type RuleOfThumb } from '@loose-pulley/core/belts/sizing';
+import { formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button } from '../../parts/ui/Button';
 import { BeltName } from '../../parts/ui/SectionSign';
 

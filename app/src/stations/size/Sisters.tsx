@@ -1,9 +1,9 @@
-import { onSale, type Recommendation } from '@loose-pulley/core/driveView';
-import { inHundred } from '@loose-pulley/core/probability';
-import type { Ticket } from '@loose-pulley/core/ticket';
-import { beltLabel, type LengthUnit } from '@loose-pulley/core/units';
+import { onSale, type Recommendation } from '@loose-pulley/core/views/drive';
+import { inHundred } from '@loose-pulley/core/belts/probability';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
+import { beltLabel, type LengthUnit } from '@loose-pulley/core/base/units';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
-import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/stations';
+import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/record/stations';
 
 /** What the bench learnt on other machines with this mechanism. */
 const triedOn = (past: readonly Ticket[], { mechanism }: DriveRecord) =>

@@ -1,9 +1,9 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/units';
-import type { DriveView } from '@loose-pulley/core/driveView';
-import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
-import { formatPercent } from '@loose-pulley/core/units';
+import { beltLabel } from '@loose-pulley/core/base/units';
+import type { DriveView } from '@loose-pulley/core/views/drive';
+import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, ZONE_NAMES, type Situation } from '@loose-pulley/core/belts/sizing';
+import { formatPercent } from '@loose-pulley/core/base/units';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StretchRuler } from '../../parts/draw/StretchRuler';
 import { drawingFields } from '../../parts/measuring/DrawingFields';

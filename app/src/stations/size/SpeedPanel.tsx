@@ -1,14 +1,14 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
-import { drivenSpeed } from '@loose-pulley/core/speed';
+import { drivenSpeed } from '@loose-pulley/core/physics/speed';
 import {
   hardnessOf,
   SPINDLE_TOLERANCE_PERCENT,
   type Candidate,
   type Ranking,
   type Situation,
-} from '@loose-pulley/core/sizing';
-import { beltLabel, signedPercent, type LengthUnit } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/belts/sizing';
+import { beltLabel, signedPercent, type LengthUnit } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -16,7 +16,7 @@ import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { BeltName } from '../../parts/ui/SectionSign';
 import { PulseReader } from './PulseReader';
-import type { DriveRecord, SpeedRecord } from '@loose-pulley/core/stations';
+import type { DriveRecord, SpeedRecord } from '@loose-pulley/core/record/stations';
 
 const SHOWN = 6;
 /** No revolutions are made up: until the motor's are known a belt is held against the one the drive was made with. */

@@ -1,24 +1,24 @@
 import { useState } from 'react';
-import { beltLabel } from '@loose-pulley/core/units';
-import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/sizing';
-import { oldBeltTry } from '@loose-pulley/core/driveView';
-import type { DriveFacts } from '@loose-pulley/core/measuring';
-import type { KnownSection } from '@loose-pulley/core/units';
+import { beltLabel } from '@loose-pulley/core/base/units';
+import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/belts/sizing';
+import { oldBeltTry } from '@loose-pulley/core/views/drive';
+import type { DriveFacts } from '@loose-pulley/core/belts/measuring';
+import type { KnownSection } from '@loose-pulley/core/base/units';
 import { InHandLine } from './InHandLine';
-import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/units';
+import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/base/units';
 import { nanoid } from 'nanoid';
-import { fittingOf } from '@loose-pulley/core/machine';
+import { fittingOf } from '@loose-pulley/core/views/machine';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { recordEvent } from '../../state/persistence/actions';
 import { fitBelt } from '../../state/persistence/fitting';
 import { selectItems, useAppDispatch, useAppSelector } from '../../state/store/hooks';
-import { sameSize, type Item } from '@loose-pulley/core/drawer';
+import { sameSize, type Item } from '@loose-pulley/core/shop/drawer';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
-import { VERDICT_NAMES, VERDICTS, type DriveRecord, type Try } from '@loose-pulley/core/stations';
+import { VERDICT_NAMES, VERDICTS, type DriveRecord, type Try } from '@loose-pulley/core/record/stations';
 
 interface Props {
   readonly drive: DriveRecord;

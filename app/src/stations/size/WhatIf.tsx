@@ -8,11 +8,11 @@ import {
   type Candidate,
   type Priors,
   type Situation,
-} from '@loose-pulley/core/sizing';
-import { formatLength, formatNewton, type LengthUnit } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/belts/sizing';
+import { formatLength, formatNewton, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button } from '../../parts/ui/Button';
-import { figuresOf, USUAL_MOTOR_RPM } from '@loose-pulley/core/driveView';
-import { DRIVEN_WORDS } from '@loose-pulley/core/loaders';
+import { figuresOf, USUAL_MOTOR_RPM } from '@loose-pulley/core/views/drive';
+import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 
 interface Dragged {
   readonly lengthMm: number;

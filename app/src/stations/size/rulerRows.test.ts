@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { driveFacts, type Reading } from '@loose-pulley/core/measuring';
-import type { RuleOfThumb } from '@loose-pulley/core/sizing';
-import { SQUARE_BELTS } from '@loose-pulley/core/catalogue';
+import { driveFacts, type Reading } from '@loose-pulley/core/belts/measuring';
+import type { RuleOfThumb } from '@loose-pulley/core/belts/sizing';
+import { SQUARE_BELTS } from '@loose-pulley/core/belts/catalogue';
 import { FLAT, take } from '../../../../core/fixtures/booth';
-import { figure } from '@loose-pulley/core/measuring';
+import { figure } from '@loose-pulley/core/belts/measuring';
 import { rulerRows } from './rulerRows';
 
 const rule = (name: string, id?: string): RuleOfThumb => {

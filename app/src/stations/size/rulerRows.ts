@@ -1,9 +1,9 @@
-import type { CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { findMethod, type DriveFacts } from '@loose-pulley/core/measuring';
-import type { RuleOfThumb } from '@loose-pulley/core/sizing';
-import type { LengthUnit } from '@loose-pulley/core/units';
+import type { CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
+import { findMethod, type DriveFacts } from '@loose-pulley/core/belts/measuring';
+import type { RuleOfThumb } from '@loose-pulley/core/belts/sizing';
+import type { LengthUnit } from '@loose-pulley/core/base/units';
 import type { RulerRow } from '../../parts/draw/rulerLayout';
-import { figure } from '@loose-pulley/core/measuring';
+import { figure } from '@loose-pulley/core/belts/measuring';
 
 /** The ruler's lines: each reading as a bar, each rule that would buy as a flag. */
 export function rulerRows(facts: DriveFacts, found: readonly RuleOfThumb[], unit: LengthUnit): RulerRow[] {

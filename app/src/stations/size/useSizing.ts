@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { sameSection, type CatalogueBelt } from '@loose-pulley/core/catalogue';
-import { candidateOf, oldSectionOnSale, stockOf, type DriveView } from '@loose-pulley/core/driveView';
+import { sameSection, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
+import { candidateOf, oldSectionOnSale, stockOf, type DriveView } from '@loose-pulley/core/views/drive';
 import {
   rulesOfThumb,
   zones,
@@ -8,8 +8,8 @@ import {
   type RuleOfThumb,
   type RulerZone,
   type Situation,
-} from '@loose-pulley/core/sizing';
-import type { LengthUnit } from '@loose-pulley/core/units';
+} from '@loose-pulley/core/belts/sizing';
+import type { LengthUnit } from '@loose-pulley/core/base/units';
 import { rulerSpan, type RulerRow } from '../../parts/draw/rulerLayout';
 import { useRecommendation, type RecommendationView } from '../../parts/ticket/useRecommendation';
 import { rulerRows } from './rulerRows';

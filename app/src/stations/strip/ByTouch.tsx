@@ -1,7 +1,7 @@
 import { FilePicker } from '../../parts/ui/FilePicker';
 import { useState } from 'react';
-import { forLoader } from '@loose-pulley/core/loaders';
-import { blankStep } from '@loose-pulley/core/strip';
+import { forLoader } from '@loose-pulley/core/base/loaders';
+import { blankStep } from '@loose-pulley/core/work/strip';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { addPictures } from '../../parts/pictures/addPictures';
 import { useAppDispatch } from '../../state/store/hooks';

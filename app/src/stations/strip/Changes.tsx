@@ -7,8 +7,8 @@ import {
   TEMPORARY_CHANGE_KINDS,
   type TemporaryChangeKind,
   TEMPORARY_CHANGE,
-} from '@loose-pulley/core/strip';
-import { forLoader, type Loader } from '@loose-pulley/core/loaders';
+} from '@loose-pulley/core/work/strip';
+import { forLoader, type Loader } from '@loose-pulley/core/base/loaders';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import { driveWords, GUIDES, type GuideLine } from '@loose-pulley/core/strip';
-import { readLine } from '@loose-pulley/core/stripLine';
-import { type Ticket } from '@loose-pulley/core/ticket';
+import { driveWords, GUIDES, type GuideLine } from '@loose-pulley/core/work/strip';
+import { readLine } from '@loose-pulley/core/work/stripLine';
+import { type Ticket } from '@loose-pulley/core/record/ticket';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { useStripLine } from '../../parts/strip/useStripLine';
-import { LOADER_NAMES } from '@loose-pulley/core/loaders';
+import { LOADER_NAMES } from '@loose-pulley/core/base/loaders';
 
 /** A past strip as lines to tick off: without what turned out needless, each in the words that were typed. */
 const linesOf = ({ strip }: Ticket): readonly GuideLine[] =>

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import { layersOf, openRemoval, type Step } from '@loose-pulley/core/strip';
+import { layersOf, openRemoval, type Step } from '@loose-pulley/core/work/strip';
 import { useSeen } from '../../parts/draw/useSeen';
 import { useWidth } from '../../parts/draw/useWidth';
 import { BALLOON_PX, stackLayout, type Slab } from './stackLayout';

@@ -1,6 +1,6 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
-import { cautionFor, type Step } from '@loose-pulley/core/strip';
-import { LINE_MAX, readLine, type Way } from '@loose-pulley/core/stripLine';
+import { cautionFor, type Step } from '@loose-pulley/core/work/strip';
+import { LINE_MAX, readLine, type Way } from '@loose-pulley/core/work/stripLine';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

@@ -1,4 +1,4 @@
-import type { Layer } from '@loose-pulley/core/strip';
+import type { Layer } from '@loose-pulley/core/work/strip';
 
 /** A slab of the exploded stack, with the balloons of what frees it. */
 export interface Slab {

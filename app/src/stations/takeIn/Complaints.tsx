@@ -12,7 +12,7 @@ import {
   SOUNDS,
   type Complaint,
   type ComplaintState,
-} from '@loose-pulley/core/stations';
+} from '@loose-pulley/core/record/stations';
 
 /** What is wrong, one by one, in the owner's words; each with its before, its after and what became of it. */
 export function Complaints() {

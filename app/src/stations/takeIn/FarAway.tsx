@@ -1,9 +1,9 @@
 import { FilePicker } from '../../parts/ui/FilePicker';
 import { nanoid } from 'nanoid';
-import { counted } from '@loose-pulley/core/units';
+import { counted } from '@loose-pulley/core/base/units';
 import { useState } from 'react';
-import { questionsFor, type Question } from '@loose-pulley/core/remoteIntake';
-import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/exchange';
+import { questionsFor, type Question } from '@loose-pulley/core/views/remoteIntake';
+import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/files/exchange';
 import { recordEvent } from '../../state/persistence/actions';
 import { addPictures } from '../../parts/pictures/addPictures';
 import { useAppDispatch } from '../../state/store/hooks';

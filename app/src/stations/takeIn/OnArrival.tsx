@@ -4,7 +4,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
-import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/stations';
+import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/record/stations';
 
 /** What happened before it failed, and what the machine shows of those who were in it before. */
 export function OnArrival() {

@@ -17,8 +17,8 @@ import { OnArrival } from './OnArrival';
 import { PromiseLine } from './PromiseLine';
 import { TriedAgain } from './TriedAgain';
 import { UnplugFirst } from './UnplugFirst';
-import type { Details, ErrorCode } from '@loose-pulley/core/stations';
-import { LOADER_NAMES, LOADERS } from '@loose-pulley/core/loaders';
+import type { Details, ErrorCode } from '@loose-pulley/core/record/stations';
+import { LOADER_NAMES, LOADERS } from '@loose-pulley/core/base/loaders';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
 export function TakeInPage() {

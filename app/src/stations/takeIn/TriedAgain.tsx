@@ -2,7 +2,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Choice } from '../../parts/ui/Choice';
-import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/stations';
+import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/record/stations';
 
 /** After some minutes unplugged it is tried again, before it is opened: the cheapest cure there is. */
 export function TriedAgain() {

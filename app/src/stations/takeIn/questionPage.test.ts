@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { questionsFor } from '@loose-pulley/core/remoteIntake';
+import { questionsFor } from '@loose-pulley/core/views/remoteIntake';
 import { questionPage } from './questionPage';
-import { newComplaint, type QuestionSheet } from '@loose-pulley/core/stations';
+import { newComplaint, type QuestionSheet } from '@loose-pulley/core/record/stations';
 
 describe('the page that goes by mail', () => {
   const sheet = (questions: QuestionSheet['questions']): QuestionSheet => ({

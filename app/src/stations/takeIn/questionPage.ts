@@ -1,7 +1,7 @@
-import { ANSWERS_FORMAT, ANSWERS_VERSION } from '@loose-pulley/core/remoteIntake';
-import type { Ticket } from '@loose-pulley/core/ticket';
+import { ANSWERS_FORMAT, ANSWERS_VERSION } from '@loose-pulley/core/views/remoteIntake';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { escaped } from '../../parts/ui/escaped';
-import type { QuestionSheet } from '@loose-pulley/core/stations';
+import type { QuestionSheet } from '@loose-pulley/core/record/stations';
 
 /** Data for a script on the page: nothing in it can end the script. */
 const scripted = (value: unknown): string => JSON.stringify(value).replace(/</g, '\\u003c');

@@ -1,0 +1,79 @@
+import { formatLength, ok, refuse, type LengthUnit, type Result } from '../../base/units';
+import type { ReadingResult } from './facts';
+import { findMethod } from './methods';
+import { parseAmount } from './read';
+
+/** A new belt measured before it is fitted: how, and what it should read. */
+export interface InHand {
+  readonly method: string;
+  readonly label: string;
+  readonly shouldReadMm: number;
+  /** Whether the old belt was read the same way, so that both errors are alike. */
+  readonly asTheOld: boolean;
+}
+
+interface NewBelt {
+  readonly innerLengthMm: number;
+  readonly thicknessMm: number;
+}
+
+/** Beyond its maker's limit and the reading's own error a belt is another one: relative, and in mm. No source. */
+const OTHER_RELATIVE = 0.02;
+const OTHER_MM = 1.8;
+
+/**
+ * How a new belt is measured in the hand: as the old one was, else doubled flat.
+ *
+ * @param results of the drive's readings
+ * @example inHand(results, { innerLengthMm: 108, thicknessMm: 1.2 }).shouldReadMm // 56.4, doubled flat
+ */
+export function inHand(results: readonly ReadingResult[], belt: NewBelt): InHand {
+  const old = results.find(({ reading, read }) => {
+    const method = findMethod(reading.method);
+    return reading.measurand === 'oldBelt' && !reading.round && read && !read.lowerBound && method?.comparable === true;
+  });
+  const method = findMethod(old?.reading.method ?? 'doubledOuter');
+  if (!method) throw new Error('There is always the belt doubled flat.');
+  const aux = { ...old?.reading.aux, sectionMm: belt.thicknessMm };
+  return {
+    method: method.id,
+    label: method.label,
+    shouldReadMm: method.invert(belt.innerLengthMm, aux),
+    asTheOld: old !== undefined,
+  };
+}
+
+/**
+ * The inner length of a belt from what was read of it in the hand.
+ *
+ * @returns mm, or a sentence
+ * @example lengthInHand(inHand([], belt), '60.4', belt, {}, 'mm') // 116
+ */
+export function lengthInHand(
+  { method: id }: InHand,
+  typed: string,
+  belt: NewBelt,
+  results: readonly ReadingResult[],
+  unit: LengthUnit,
+): Result<number> {
+  const method = findMethod(id);
+  if (!method) return refuse('That way of measuring is not known here.');
+  const amount = parseAmount(method, typed, unit);
+  if (!amount.ok) return amount;
+  const aux = { ...results.find(({ reading }) => reading.method === id)?.reading.aux, sectionMm: belt.thicknessMm };
+  const converted = method.convert(amount.value, aux);
+  return converted.ok ? ok(converted.value.value) : converted;
+}
+
+/**
+ * Whether a belt in the hand is the one its label says, in words; before it is stretched on.
+ *
+ * @returns undefined where it is
+ * @example otherThanLabelled(116, 116.8, 'mm') // undefined
+ */
+export function otherThanLabelled(nominalMm: number, measuredMm: number, unit: LengthUnit): string | undefined {
+  const off = Math.abs(measuredMm - nominalMm);
+  if (off < Math.max(OTHER_MM, OTHER_RELATIVE * nominalMm)) return undefined;
+  const write = (mm: number): string => `${formatLength(mm, unit)} ${unit}`;
+  return `It measures ${write(measuredMm)}, not the ${write(nominalMm)} of its label: another belt, or read another way. It is judged by what it measures; look again before it is stretched on.`;
+}

@@ -1,0 +1,159 @@
+import { bellCurve, seeded } from '../../base/statistics';
+
+/** What hangs on each particle's coordinates, and how well it explains what is known: the logarithm of a likelihood. */
+export interface Explained<T> {
+  readonly value: T;
+  readonly logLikelihood: Float64Array;
+}
+
+/** Particles that stand for what is believed once everything known is counted in; weights add up to 1. */
+export interface Believed<T> {
+  readonly value: T;
+  readonly weights: Float64Array;
+  /** How many particles of equal weight say as much: 1/Σw² (Kish 1965). */
+  readonly effective: number;
+  /** How many rounds of resampling it took. */
+  readonly rounds: number;
+}
+
+/** So many standard normal numbers are made once, and read off from changing places: making them takes far longer. */
+const TABLE = 1 << 17;
+let table: Float64Array | undefined;
+function normals(): Float64Array {
+  table ??= Float64Array.from({ length: TABLE }, bellCurve(seeded(1)));
+  return table;
+}
+
+/** Rounds after which the rest of the likelihood is counted at once, whatever is left. */
+const ROUNDS_MAX = 24;
+/** After each round the particles are moved until so many of them have moved at all, or so often. */
+const MOVED = 0.85;
+const MOVES_MAX = 3;
+/** Share of the particles that must still speak after one step of tempering. */
+const KEPT = 0.5;
+
+/** 1/Σw² of weights adding up to 1. @example effectiveCount(Float64Array.of(0.5, 0.5)) // 2 */
+export const effectiveCount = (weights: Float64Array): number =>
+  1 / weights.reduce((sum, weight) => sum + weight * weight, 0);
+
+/** Weights adding up to 1 from logarithms, each taken to a power. */
+export function weightsOf(logs: Float64Array, power = 1): Float64Array {
+  const count = logs.length;
+  const weights = new Float64Array(count);
+  let most = -Infinity;
+  for (let i = 0; i < count; i++) most = Math.max(most, logs[i] as number);
+  let sum = 0;
+  for (let i = 0; i < count; i++) {
+    const weight = Math.exp(power * ((logs[i] as number) - most));
+    weights[i] = weight;
+    sum += weight;
+  }
+  for (let i = 0; i < count; i++) weights[i] = (weights[i] as number) / sum;
+  return weights;
+}
+
+/** Which particle each of as many new ones is taken from: evenly along the weights (Kitagawa 1996). */
+function systematically(weights: Float64Array, start: number): Uint32Array {
+  const count = weights.length;
+  const taken = new Uint32Array(count);
+  let sum = weights[0] as number;
+  let from = 0;
+  for (let i = 0; i < count; i++) {
+    const at = (i + start) / count;
+    while (sum < at && from < count - 1) sum += weights[++from] as number;
+    taken[i] = from;
+  }
+  return taken;
+}
+
+/**
+ * Sequential Monte Carlo: particles are drawn from what is believed of any drive and made to explain what is known of
+ * this one. Where too few of them do, the likelihood is brought in by steps (tempered), after each of which the
+ * particles are resampled and moved.
+ *
+ * Sources: P. Del Moral, A. Doucet, A. Jasra, “Sequential Monte Carlo samplers”, 2006; the moves are preconditioned
+ * Crank–Nicolson (S. Cotter et al., “MCMC methods for functions”, 2013), which leave standard normal coordinates standard
+ * normal. Held to a closed conjugate case in the test.
+ *
+ * Cost: one call of `explain` where the particles speak well enough, else three a round.
+ *
+ * @param dimensions coordinates of a particle, each standard normal beforehand
+ * @param healthy how many effective particles an answer must rest on
+ * @param explain what hangs on the coordinates: one list for each dimension, one number a particle
+ * @example temper(4000, 1, 7, ([z]) => ({ value: z, logLikelihood: z.map((x) => -0.5 * (x - 2) ** 2) }), 500)
+ * // mean 1, variance 1/2
+ */
+export function temper<T>(
+  count: number,
+  dimensions: number,
+  seed: number,
+  explain: (coordinates: readonly Float64Array[]) => Explained<T>,
+  healthy: number,
+): Believed<T> {
+  const random = seeded(seed);
+  const bells = normals();
+  const from = (): number => Math.floor(random() * TABLE);
+  /** As many numbers as there are particles, from some place of the table. */
+  const draw = (): Float64Array => {
+    const start = from();
+    const list = new Float64Array(count);
+    for (let i = 0; i < count; i++) list[i] = bells[(start + i) % TABLE] as number;
+    return list;
+  };
+  let z: Float64Array[] = Array.from({ length: dimensions }, draw);
+  const first = explain(z);
+  let logs = first.logLikelihood;
+  let power = 0;
+  let step = 0.5;
+  for (let rounds = 0; ; rounds++) {
+    const weights = weightsOf(logs, 1 - power);
+    const effective = effectiveCount(weights);
+    if (effective >= Math.min(healthy, count) || power >= 1 || rounds >= ROUNDS_MAX)
+      return { value: rounds === 0 ? first.value : explain(z).value, weights, effective, rounds };
+    const more = stepThatKeeps(logs, 1 - power, KEPT * count);
+    power = Math.min(1, power + more);
+    const taken = systematically(weightsOf(logs, more), random());
+    z = z.map((list) => Float64Array.from(taken, (from) => list[from] as number));
+    logs = Float64Array.from(taken, (from) => logs[from] as number);
+    const moved = new Uint8Array(count);
+    let still = count;
+    for (let move = 0; move < MOVES_MAX && still > (1 - MOVED) * count; move++) {
+      const keep = Math.sqrt(1 - step * step);
+      const tried = z.map((list) => {
+        const to = draw();
+        for (let i = 0; i < count; i++) to[i] = keep * (list[i] as number) + step * (to[i] as number);
+        return to;
+      });
+      const then = explain(tried).logLikelihood;
+      const taken: number[] = [];
+      for (let i = 0; i < count; i++) {
+        if (Math.log(random()) >= power * ((then[i] as number) - (logs[i] as number))) continue;
+        taken.push(i);
+        if (moved[i] === 0) still -= 1;
+        moved[i] = 1;
+        logs[i] = then[i] as number;
+      }
+      z.forEach((list, dimension) => {
+        const from = tried[dimension] as Float64Array;
+        for (const i of taken) list[i] = from[i] as number;
+      });
+      const accepted = taken.length;
+      if (accepted < 0.2 * count) step *= 0.6;
+      else if (accepted > 0.45 * count) step = Math.min(0.95, step * 1.3);
+    }
+  }
+}
+
+/** The largest power, up to the whole rest, that leaves so many effective particles. */
+function stepThatKeeps(logs: Float64Array, rest: number, effective: number): number {
+  const keeps = (power: number): boolean => effectiveCount(weightsOf(logs, power)) >= effective;
+  if (keeps(rest)) return rest;
+  let [low, high] = [0, rest];
+  for (let turn = 0; turn < 14; turn++) {
+    const middle = (low + high) / 2;
+    if (keeps(middle)) low = middle;
+    else high = middle;
+  }
+  // A step of nothing at all would never end.
+  return Math.max(low, rest * 1e-3);
+}

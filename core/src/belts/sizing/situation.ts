@@ -1,0 +1,183 @@
+import type { Belt, Drive, OldState, Surface } from '../../physics/drive';
+import type { Demands, Requirements, SpeedWanted } from '../../physics/evaluation';
+import type { Driven } from '../../base/loaders';
+import type { DriveFacts } from '../measuring';
+import type { BeltSection } from '../../physics/rubber';
+import type { Combined } from '../../base/statistics';
+import { ok, refuse, type Result, type SectionShape } from '../../base/units';
+import { DEFAULT_PRIORS, type Priors } from './priors';
+import { DEFAULT_REQUIREMENTS } from './requirements';
+
+/** A machine with the same mechanism: what was seen and measured of it, and what was tried there. */
+export interface Sister {
+  readonly number: string;
+  readonly path?: Combined | undefined;
+  readonly trayPullN?: Combined | undefined;
+  readonly motorSurface: Surface;
+  readonly drivenSurface: Surface;
+  readonly tries: ReadonlyArray<{
+    readonly belt: Belt & { readonly innerLengthToleranceMm: number };
+    readonly verdict: 'right' | 'tooLoose' | 'tooTight' | 'twisted';
+  }>;
+}
+
+/** What a belt is judged against: as much of the drive as is known, what is believed of the rest, what is demanded. */
+export interface Situation {
+  /** Inner path, measured or inferred. */
+  readonly path: Combined;
+  /** The path was not measured: it is inferred from the old belt, and `path` is a first estimate of that. */
+  readonly pathFromOldBelt?: boolean;
+  /** Nothing was measured: `path` is what machines of the mechanism have. */
+  readonly pathFromSisters?: boolean;
+  /** The old belt as it is now, relaxed, and how it was found. */
+  readonly oldBelt?: Combined | undefined;
+  readonly oldState?: OldState | undefined;
+  /** What the belt moves was found to go stiffly. */
+  readonly stiff?: boolean | undefined;
+  /** Machines with the same mechanism, and what the bench said of belts there. */
+  readonly sisters?: readonly Sister[] | undefined;
+  /** The pulleys, where they were measured. */
+  readonly drive?: Drive | undefined;
+  /** Diameters that are known although the drive as a whole is not, or with their uncertainty where it is. */
+  readonly motorDiameter?: Combined | undefined;
+  readonly drivenDiameter?: Combined | undefined;
+  readonly motorSurface: Surface;
+  readonly drivenSurface: Surface;
+  /** Surfaces of the idlers in their order; null or absent is as the driven pulley's. */
+  readonly idlerSurfaces?: ReadonlyArray<Surface | null> | undefined;
+  /** Section of the old belt, which lay in the groove. */
+  readonly oldSection?: BeltSection | undefined;
+  /** Pull of the tray, N; never of a spindle, which has none. */
+  readonly trayPullN?: Combined | undefined;
+  /** What holds the tray while the motor stands; or what the motor has at least. */
+  readonly stallPullN?: Combined | undefined;
+  readonly stallPullAtLeastN?: number | undefined;
+  readonly travelPerTurnMm?: Combined | undefined;
+  /** What the belt moves. */
+  readonly driven: Driven;
+  readonly priors: Priors;
+  readonly demands: Demands;
+}
+
+/** The surface of an idler: its own, or as the driven pulley's. */
+export const idlerSurface = (situation: Pick<Situation, 'idlerSurfaces' | 'drivenSurface'>, index: number): Surface =>
+  situation.idlerSurfaces?.[index] ?? situation.drivenSurface;
+
+/** What of a bench and a drive record bears on the choice. */
+export interface SituationSetting {
+  readonly motorSurface: Surface;
+  readonly drivenSurface: Surface;
+  readonly oldShape: SectionShape;
+  readonly idlers?: ReadonlyArray<{ readonly surface: Surface | null }>;
+  readonly driven?: Driven;
+  readonly speed?: {
+    readonly motorRpm: number | null;
+    readonly targetRpm: number | null;
+    readonly tolerancePercent: number;
+  } | null;
+  readonly oldState?: OldState;
+  readonly stiff?: boolean;
+  readonly sisters?: readonly Sister[];
+  /** What machines of the mechanism say of its path and section, where nothing of this one is measured. */
+  readonly mechanismPath?: Combined | undefined;
+  readonly mechanismSection?: BeltSection | undefined;
+  readonly priors?: Priors;
+  readonly requirements?: Requirements;
+}
+
+/** How far off a spindle may turn, in per cent, until it is said otherwise. Common practice for disk drives, no source. */
+export const SPINDLE_TOLERANCE_PERCENT = 1.5;
+
+/** What turns a spindle is judged by its speed from the start; anything else where a speed is said to matter. */
+function speedOf(speed: SituationSetting['speed'], driven: Driven): SpeedWanted | undefined {
+  if (!speed) return driven === 'spindle' ? { tolerance: SPINDLE_TOLERANCE_PERCENT / 100 } : undefined;
+  return {
+    motorRpm: speed.motorRpm ?? undefined,
+    targetRpm: speed.targetRpm ?? undefined,
+    tolerance: speed.tolerancePercent / 100,
+  };
+}
+
+/**
+ * What a belt can be judged against from the facts so far, or the next thing to measure.
+ *
+ * @returns the situation; or a sentence saying what is missing or impossible
+ * @example situationOf(driveFacts([], setting), …).ok // false: Measure the path first…
+ */
+export function situationOf(facts: DriveFacts, setting: SituationSetting): Result<Situation> {
+  if (facts.driveProblem) return refuse(facts.driveProblem);
+  const { driven = 'tray', oldState = 'unknown' } = setting;
+  // Of crumbs no length is known; anything else of an old belt says about how long its path is.
+  const oldBelt = oldState === 'crumbs' ? undefined : facts.oldBelt;
+  const path = facts.path ?? (oldBelt ? pathOfOldBelt(oldBelt, oldState) : setting.mechanismPath);
+  if (!path) {
+    return refuse(
+      'Measure the path first: both pulleys and the distance between their shafts, a string round them, or the old belt alone.',
+    );
+  }
+  return ok({
+    path,
+    ...(!facts.path && oldBelt && { pathFromOldBelt: true }),
+    ...(!facts.path && !oldBelt && { pathFromSisters: true }),
+    oldBelt,
+    oldState,
+    stiff: setting.stiff,
+    sisters: setting.sisters,
+    drive: facts.drive,
+    motorDiameter: facts.motorDiameter,
+    drivenDiameter: facts.drivenDiameter,
+    motorSurface: setting.motorSurface,
+    drivenSurface: setting.drivenSurface,
+    idlerSurfaces: setting.idlers?.map(({ surface }) => surface),
+    oldSection: oldSectionOf(facts, setting.oldShape) ?? setting.mechanismSection,
+    ...(driven !== 'spindle' && {
+      trayPullN: facts.trayPull,
+      stallPullN: facts.stallPull,
+      stallPullAtLeastN: facts.stallPullAtLeastN,
+      travelPerTurnMm: facts.trayTravel,
+    }),
+    driven,
+    priors: setting.priors ?? DEFAULT_PRIORS,
+    demands: { requirements: setting.requirements ?? DEFAULT_REQUIREMENTS, speed: speedOf(setting.speed, driven) },
+  });
+}
+
+/** How far a path lies above the old belt's length, and how sure that is, by how the belt was found. No source. */
+const ABOVE_OLD: Readonly<Record<OldState, readonly [above: number, std: number]>> = {
+  unknown: [0.018, 0.018],
+  taut: [0.025, 0.015],
+  hanging: [0, 0.01],
+  broken: [0.018, 0.018],
+  swollen: [-0.01, 0.025],
+  stopgap: [0.03, 0.05],
+  crumbs: [0.018, 0.1],
+};
+
+function pathOfOldBelt(oldBelt: Combined, state: OldState): Combined {
+  const [above, std] = ABOVE_OLD[state];
+  return { value: oldBelt.value * (1 + above), std: Math.hypot(oldBelt.std, std * oldBelt.value) };
+}
+
+/** The section that lay in the drive: of the belt itself, or where that is gone of the groove it lay in. */
+function oldSectionOf(facts: DriveFacts, shape: SectionShape): BeltSection | undefined {
+  const across = facts.section ?? (shape === 'flat' ? undefined : facts.grooveSection);
+  if (!across) return undefined;
+  const wide = shape === 'flat' ? (facts.width?.value ?? facts.grooveWidth?.value) : undefined;
+  return { shape, thicknessMm: across.value, widthMm: wide };
+}
+
+/**
+ * What the old belt's length says beside the path: a finding, never an average.
+ *
+ * @returns undefined while either is unmeasured
+ * @example oldBeltFinding(facts of a belt of 128.1 on a path of 127.1) // { slack: true, excessMm: 1, sure: false }
+ */
+export function oldBeltFinding(
+  facts: DriveFacts,
+): { readonly slack: boolean; readonly excessMm: number; readonly sure: boolean } | undefined {
+  const { oldBelt, path } = facts;
+  if (!oldBelt || !path) return undefined;
+  const excessMm = oldBelt.value - path.value;
+  const std = Math.hypot(oldBelt.std, path.std);
+  return { slack: excessMm > -0.01 * path.value, excessMm, sure: Math.abs(excessMm) > 2 * std };
+}

@@ -1,0 +1,63 @@
+import {
+  BOOK_EVENTS_MAX,
+  BOOK_FORMAT,
+  BOOK_VERSION,
+  bookEventFits,
+  bookHead,
+  replayBook,
+  type BookRecord,
+} from '../../shop/book';
+import { fits, shape } from '../../base/schema';
+import { ok, refuse, type Result } from '../../base/units';
+import { differences } from './difference';
+
+/** A book of 20,000 sizes and ten years of events is some 60 MB; one above this is something else. */
+const FILE_MAX_BYTES = 100_000_000;
+const headShape = shape(bookHead);
+
+/** The bench book as a file. */
+export const writeBookFile = (record: BookRecord): string => `${JSON.stringify(record)}\n`;
+
+/**
+ * Reads a bench book, whole or not at all: its shape, and that its events give the book.
+ *
+ * @returns the record, or one sentence that says what is wrong with it
+ */
+export function readBookFile(content: string, name: string): Result<BookRecord> {
+  if (content.length > FILE_MAX_BYTES)
+    return refuse(`“${name}” is larger than 100 MB, too large for a bench book. Nothing was changed.`);
+  let document: unknown;
+  try {
+    document = JSON.parse(content);
+  } catch {
+    return refuse(`“${name}” is broken or cut short. Nothing was changed.`);
+  }
+  return readBookDocument(document, name);
+}
+
+/** The same of a document that is parsed already. */
+export function readBookDocument(document: unknown, name: string): Result<BookRecord> {
+  const { format, version } = (document ?? {}) as { readonly format?: unknown; readonly version?: unknown };
+  if (format !== BOOK_FORMAT)
+    return refuse(
+      `“${name}” is no bench book. Choose a .json that the Drawer has exported; a list of belts comes in as CSV.`,
+    );
+  if (typeof version === 'number' && version > BOOK_VERSION)
+    return refuse(`“${name}” was written by a newer Loose Pulley. Update this bench first.`);
+  const { events, ...head } = document as { readonly events?: unknown };
+  if (!Array.isArray(events) || events.length > BOOK_EVENTS_MAX)
+    return refuse(`“${name}” has no history. Nothing was changed.`);
+  const wrong = events.findIndex((event) => !bookEventFits(event));
+  if (wrong >= 0) return refuse(`“${name}”: entry ${wrong + 1} of its history cannot be read. Nothing was changed.`);
+  if (!fits(headShape, head))
+    return refuse(`“${name}”: what it holds is not shaped like a bench book. Nothing was changed.`);
+  const record = document as BookRecord;
+  const book = replayBook(record.events);
+  if (!book.ok)
+    return refuse(`“${name}”: its history does not give what it holds. ${book.problem} Nothing was changed.`);
+  if (differences(book.value, record.book, 1).length > 0)
+    return refuse(
+      `“${name}” was changed by hand: its history gives another drawer than it holds. Nothing was changed.`,
+    );
+  return ok(record);
+}

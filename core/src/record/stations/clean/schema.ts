@@ -1,0 +1,4 @@
+import { cleaning, cleanEvents } from '../../../work/cleaning';
+
+export const cleanState = { cleaning };
+export { cleanEvents };

@@ -1,0 +1,42 @@
+import { findMethod, isForce } from '../../../belts/measuring';
+import { formatLength, formatNewton } from '../../../base/units';
+import { namedFields, type Descriptions, type EventPlace } from '../module';
+import type { measureEvents } from './schema';
+import { MEASURAND_NAMES } from './words';
+
+const place = ({ driveId }: { readonly driveId: string }): EventPlace => ({ station: 'measure', driveId });
+const SETTINGS = {
+  name: 'name',
+  role: 'what it drives',
+  mechanism: 'mechanism',
+  normal: 'what is normal',
+  codes: 'error codes',
+  crossed: 'crossed belt',
+  motorGroove: 'motor pulley’s groove',
+  drivenGroove: 'driven pulley’s groove',
+  motorSurface: 'motor pulley’s surface',
+  drivenSurface: 'driven pulley’s surface',
+  oldShape: 'old belt’s shape',
+  oldState: 'how the old belt was found',
+  idlers: 'idlers',
+  speed: 'speed wanted',
+  ownerWish: 'owner’s wish',
+};
+
+export const measureDescriptions: Descriptions<typeof measureEvents> = {
+  driveAdded: { says: ({ name }) => `drive ${name} added`, place },
+  driveChanged: {
+    says: ({ driveId, changes }, on) => `drive ${on.driveName(driveId)}, ${namedFields(SETTINGS, changes)}`,
+    place,
+  },
+  driveRemoved: { says: () => 'a drive removed', place },
+  readingTaken: {
+    says: ({ reading: { measurand, method, amount } }, { unit }) => {
+      const figure = isForce(measurand) ? formatNewton(amount) : `${formatLength(amount, unit)} ${unit}`;
+      const how = findMethod(method)?.label ?? method;
+      return how === 'section' ? `belt section ${figure}` : `${MEASURAND_NAMES[measurand]}, ${how} ${figure}`;
+    },
+    place,
+  },
+  readingRemoved: { says: () => 'a reading removed', place },
+};

@@ -1,0 +1,1 @@
+export { rebuildEvents } from '../../../work/strip';

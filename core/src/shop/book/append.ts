@@ -1,0 +1,134 @@
+import { dayReducers, daySays } from '../day';
+import { drawerReducers, drawerSays, type Says } from '../drawer';
+import { orderReducers, orderSays } from '../orders';
+import { firstValue, overfull, type AnyField } from '../../base/schema';
+import type { Reducers } from '../../record/stations';
+import { ok, refuse, type Result } from '../../base/units';
+import {
+  BOOK_EVENTS_MAX,
+  BOOK_FORMAT,
+  BOOK_VERSION,
+  bookEventFits,
+  bookShape,
+  type Book,
+  type BookChange,
+  type BookEvent,
+  type BookRecord,
+} from './schema';
+import type { dayEvents } from '../day';
+import type { drawerEvents } from '../drawer';
+import type { orderEvents } from '../orders';
+
+type Events = typeof drawerEvents & typeof orderEvents & typeof dayEvents;
+/** What each event makes of the book. An event without its case does not compile. */
+const REDUCERS: Reducers<Book, Events> = { ...drawerReducers, ...orderReducers, ...dayReducers };
+const SAYS: Says<Book, Events> = { ...drawerSays, ...orderSays, ...daySays };
+
+type AnyReducer = (book: Book, event: BookChange) => Result<Partial<Book>>;
+
+/** A book in which nothing has happened: an empty drawer, no orders, the usual hours. */
+export const emptyBook = (): BookRecord => ({
+  format: BOOK_FORMAT,
+  version: BOOK_VERSION,
+  book: firstValue(bookShape),
+  events: [],
+});
+
+function applyChange(book: Book, event: BookEvent): Result<Book> {
+  if (event.type === 'undone' || event.type === 'redone') return ok(book);
+  const after = (REDUCERS[event.type] as AnyReducer)(book, event);
+  if (!after.ok) return after;
+  for (const [key, value] of Object.entries(after.value)) {
+    const field = (bookShape.fields as Readonly<Record<string, AnyField>>)[key];
+    const most = field && overfull(field, value);
+    if (most !== undefined) return refuse(`The bench book keeps at most ${most} of these. Nothing was changed.`);
+  }
+  return ok({ ...book, ...after.value });
+}
+
+/** Ids of the events that stand undone. */
+function undoneIds(events: readonly BookEvent[]): ReadonlySet<string> {
+  const undone = new Set<string>();
+  for (const event of events) {
+    if (event.type === 'undone') undone.add(event.eventId);
+    if (event.type === 'redone') undone.delete(event.eventId);
+  }
+  return undone;
+}
+
+/**
+ * The book that a list of events gives, those that stand undone left out.
+ *
+ * @returns the book, or a sentence that says what cannot be followed
+ */
+export function replayBook(events: readonly BookEvent[]): Result<Book> {
+  const undone = undoneIds(events);
+  let book = emptyBook().book;
+  for (const event of events) {
+    if (undone.has(event.id)) continue;
+    const next = applyChange(book, event);
+    if (!next.ok) return next;
+    book = next.value;
+  }
+  return ok(book);
+}
+
+/**
+ * Appends an event. Refused in words where it cannot be followed; the book is then as it was.
+ *
+ * @example appendBook(emptyBook(), { type: 'itemsPut', … }).value.book.items.length // 1
+ */
+export function appendBook(record: BookRecord, event: BookEvent): Result<BookRecord> {
+  if (!bookEventFits(event))
+    return refuse('That is more than the bench book can keep, out of its range, or has a character that no file can.');
+  if (record.events.length >= BOOK_EVENTS_MAX)
+    return refuse('The bench book is full: export it, and begin a new one from that file.');
+  const last = record.events.at(-1);
+  const goesOn = event.gesture !== undefined && last?.gesture === event.gesture && last.type === event.type;
+  const events = [...(goesOn ? record.events.slice(0, -1) : record.events), event];
+  if (event.type === 'undone' || event.type === 'redone') {
+    const book = replayBook(events);
+    return book.ok
+      ? ok({ ...record, book: book.value, events })
+      : refuse(`That cannot be taken back: something later hangs on it. ${book.problem}`);
+  }
+  const book = applyChange(record.book, event);
+  return book.ok ? ok({ ...record, book: book.value, events }) : book;
+}
+
+/** Several events in one breath: all of them or none. */
+export function appendAll(record: BookRecord, events: readonly BookEvent[]): Result<BookRecord> {
+  let after = record;
+  for (const event of events) {
+    const next = appendBook(after, event);
+    if (!next.ok) return next;
+    after = next.value;
+  }
+  return ok(after);
+}
+
+/** The last event that undo takes back; belts taken for a ticket and put back follow the ticket, and are not among them. */
+export function bookUndoTarget({ events }: BookRecord): BookEvent | undefined {
+  const undone = undoneIds(events);
+  return events.findLast(
+    ({ id, type }) =>
+      type !== 'undone' && type !== 'redone' && type !== 'taken' && type !== 'putBack' && !undone.has(id),
+  );
+}
+
+/** The last event that was undone, as long as nothing else was done since. */
+export function bookRedoTarget({ events }: BookRecord): BookEvent | undefined {
+  const undone = undoneIds(events);
+  for (const event of [...events].reverse()) {
+    if (event.type === 'undone' && undone.has(event.eventId)) return events.find(({ id }) => id === event.eventId);
+    if (event.type !== 'undone' && event.type !== 'redone' && event.type !== 'taken' && event.type !== 'putBack')
+      return undefined;
+  }
+  return undefined;
+}
+
+/** An event in a few words, for undo. @param book as it is now */
+export const sayBookEvent = (event: BookEvent, book: Book): string =>
+  event.type === 'undone' || event.type === 'redone'
+    ? event.type
+    : (SAYS[event.type] as (event: BookChange, book: Book) => string)(event, book);

@@ -1,4 +1,0 @@
-import { cleaning, cleanEvents } from '../../cleaning';
-
-export const cleanState = { cleaning };
-export { cleanEvents };

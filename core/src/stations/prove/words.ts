@@ -1,9 +1,0 @@
-import type { CheckState } from '../../proving';
-
-export const CHECK_STATE_NAMES: Readonly<Record<CheckState, string>> = {
-  notDone: 'not done',
-  shown: 'shown',
-  failed: 'failed',
-  notShown: 'not shown',
-  doesNotApply: 'does not apply',
-};

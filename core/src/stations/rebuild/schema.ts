@@ -1,1 +1,0 @@
-export { rebuildEvents } from '../../strip';

@@ -1,5 +1,0 @@
-import { strip, stripEvents } from '../../strip';
-
-/** Strip and Rebuild share one part of the ticket: what came off is what goes back. */
-export const stripState = { strip };
-export { stripEvents };

@@ -1,0 +1,25 @@
+import { CATALOGUE, sameSection, stockFor, type CatalogueBelt } from '../../belts/catalogue';
+import { isOldSection } from '../../belts/probability';
+import type { BeltSection } from '../../physics/rubber';
+import type { Try } from '../../record/stations';
+import type { DriveView } from './view';
+
+/** What can be had for a drive. */
+export const stockOf = ({ drive, toBeHad, stock }: DriveView): readonly CatalogueBelt[] =>
+  stockFor(drive.oldShape, toBeHad, stock);
+
+/** Belts on sale of the section that lay in a drive. */
+export const oldSectionOnSale = (old: BeltSection): readonly CatalogueBelt[] => {
+  const like = stockFor(old.shape).filter((belt) => isOldSection(belt, old));
+  const [first, ...others] = like;
+  if (!first) return [];
+  const off = (belt: CatalogueBelt): number => Math.abs(belt.thicknessMm - old.thicknessMm);
+  const nearest = others.reduce((best, belt) => (off(belt) < off(best) ? belt : best), first);
+  return like.filter((belt) => sameSection(belt, nearest));
+};
+
+/** The belt on sale that a tried one was. */
+export const onSale = (
+  tried: Pick<Try, 'shape' | 'thicknessMm' | 'widthMm' | 'innerLengthMm'>,
+  stock: readonly CatalogueBelt[] = CATALOGUE,
+) => stock.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05);

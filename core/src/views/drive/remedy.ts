@@ -1,0 +1,78 @@
+import { isGone } from '../../physics/drive';
+import { CATALOGUE } from '../../belts/catalogue';
+import { REMEDIES, type RemedyId } from '../../belts/probability';
+import type { Try } from '../../record/stations';
+import type { Recommendation } from './recommendation';
+import type { DriveView } from './view';
+
+/** A try before it has its id. */
+export type NewTry = Omit<Try, 'id'>;
+
+/**
+ * The old belt put on again, as a try, by what it measures now.
+ *
+ * @returns undefined where it or its section is not measured, and where it is past being put on
+ * @example oldBeltTry(view, 'the old belt, cleaned')?.innerLengthMm // 128
+ */
+export function oldBeltTry({ drive, facts }: Pick<DriveView, 'drive' | 'facts'>, source: string): NewTry | undefined {
+  const { section, width } = facts;
+  const oldBelt = facts.warmedBelt ?? facts.oldBelt;
+  if (!oldBelt || !section || isGone(drive.oldState)) return undefined;
+  return {
+    shape: drive.oldShape,
+    thicknessMm: section.value,
+    widthMm: drive.oldShape === 'flat' ? (width?.value ?? null) : null,
+    innerLengthMm: oldBelt.value,
+    measuredMm: null,
+    source,
+    label: '',
+    because: 'unknown',
+    verdict: 'untried',
+    note: '',
+  };
+}
+
+/**
+ * The belt that a remedy puts on the pulleys, as a try: the old one kept or warmed, the next size down stretched.
+ *
+ * @returns undefined for a band, which nobody can measure, and where the belt is not known yet
+ * @example remedyTry(view, recommendation, 'stretch')?.innerLengthMm // 108
+ */
+export function remedyTry(view: DriveView, { answer }: Recommendation, id: RemedyId): NewTry | undefined {
+  const { drive } = view;
+  const shared = {
+    source: REMEDIES[id].name,
+    label: '',
+    because: drive.ownerWish === 'keep' ? ('ownersWish' as const) : ('unknown' as const),
+    verdict: 'untried' as const,
+    note: '',
+  };
+  if (id === 'band') return undefined;
+  if (id === 'stretch') {
+    const belt = CATALOGUE.find((one) => one.id === answer?.stretchedId);
+    return (
+      belt && {
+        ...shared,
+        shape: belt.shape,
+        thicknessMm: belt.thicknessMm,
+        widthMm: null,
+        measuredMm: null,
+        innerLengthMm: belt.innerLengthMm,
+        source: `${belt.name}, ${REMEDIES[id].name}`,
+      }
+    );
+  }
+  const old = oldBeltTry(view, REMEDIES[id].name);
+  return old && { ...old, because: shared.because };
+}
+
+/**
+ * What is provisional with one thing more: what stands there already is kept.
+ *
+ * @example withProvisional('Roller worn.', 'A', 'warm') // 'Roller worn.\nDrive A: warm to shrink.'
+ */
+export function withProvisional(standing: string, driveName: string, id: RemedyId): string {
+  const line = `Drive ${driveName}: ${REMEDIES[id].name}.`;
+  const lines = standing.split('\n').filter((one) => one.trim() !== '');
+  return lines.includes(line) ? standing : [...lines, line].join('\n');
+}

@@ -1,0 +1,44 @@
+import type { Knowledge } from '../../work/diagnosis';
+import type { Ticket } from '../../record/ticket';
+import { answersOf } from './caseOf';
+import { OWNERS_WORDS, sayings } from './words';
+
+/** An answer that words seem to give: offered, and one key takes it. */
+export interface OfferedAnswer {
+  readonly testId: string;
+  readonly outcome: string;
+  /** The words themselves. */
+  readonly quote: string;
+  readonly from: string;
+}
+
+/**
+ * What the complaints and the error codes seem to answer: never taken by itself, since owners mean many things. Tests
+ * that are answered are not offered.
+ *
+ * @example offeredAnswers(ticket, knowledge)[0] // { testId: 'track', outcome: 'drifts', quote: 'pulls to', … }
+ */
+export function offeredAnswers(ticket: Ticket, knowledge: Knowledge): readonly OfferedAnswer[] {
+  const answered = new Set(answersOf(ticket).map(({ testId }) => testId));
+  const texts = [
+    ...ticket.complaints
+      .filter(({ drivetrain, state }) => drivetrain && state !== 'anotherTrade')
+      .map(({ words, before }) => ({ text: `${words}. ${before}`, from: `“${words}”` })),
+    ...(ticket.story.trim() === '' ? [] : [{ text: ticket.story, from: 'the story' }]),
+    ...ticket.drives.flatMap(({ codes }) =>
+      codes.map(({ code, meaning }) => ({ text: meaning, from: `code ${code}` })),
+    ),
+  ];
+  const offers = texts.flatMap(({ text, from }) =>
+    sayings(text, OWNERS_WORDS).map(({ testId, outcome, quote }) => ({ testId, outcome, quote, from })),
+  );
+  return offers.filter(
+    ({ testId, outcome }, index) =>
+      !answered.has(testId) &&
+      offers.findIndex((one) => one.testId === testId) === index &&
+      knowledge.tests.some(
+        ({ id, loaders, outcomes }) =>
+          id === testId && loaders.includes(ticket.loader) && outcomes.some((one) => one.id === outcome),
+      ),
+  );
+}

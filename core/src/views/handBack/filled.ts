@@ -1,0 +1,145 @@
+import { AGENT_NAMES, DIRT_NAMES, type Dirt } from '../../work/compatibility';
+import { isCure, placeState, type Place } from '../../work/cleaning';
+import type { FilledField } from '../../record/stations';
+import { leftOverOf } from '../../work/strip';
+import { capital, counted, listed } from '../../base/units';
+import type { Ticket } from '../../record/ticket';
+
+const sentence = (words: string): string => {
+  const text = words.trim();
+  return text === '' ? '' : `${capital(text)}${/[.!?…]$/.test(text) ? '' : '.'}`;
+};
+const at = (where: string): string => (where === '' ? '' : `, ${where}`);
+const OLD_BELT: Readonly<Partial<Record<Ticket['drives'][number]['oldState'], string>>> = {
+  hanging: 'hung slack',
+  broken: 'was broken',
+  crumbs: 'had gone to crumbs',
+  swollen: 'was swollen',
+  stopgap: 'was a stopgap',
+};
+
+/** A place as an owner reads it: the lift belt, and no letter of a drive. */
+function ownersName({ name }: Place): string {
+  const [, what = name, role = ''] = /^(.+?) [A-Z](?:, (.+))?$/.exec(name) ?? [];
+  return role === '' ? what : `${role} ${what}`;
+}
+const named = (places: readonly Place[]): string => listed([...new Set(places.map(ownersName))]);
+
+/** Dirt as an owner reads it. */
+const DIRT_SAID: Readonly<Record<Dirt, string>> = {
+  ...DIRT_NAMES,
+  oily: 'oil',
+  glazed: 'glazed',
+  corroded: 'corrosion',
+  sticky: 'something sticky',
+  dry: 'no lubricant left',
+};
+function dirtFound({ cleaning: { places } }: Ticket): string[] {
+  const dirts = [...new Set(places.flatMap(({ seen }) => seen.map(({ dirt }) => dirt)))];
+  return dirts.map((dirt) => {
+    const of = named(places.filter(({ seen }) => seen.some((one) => one.dirt === dirt)));
+    return sentence(dirt === 'glazed' ? `${of} glazed` : `${DIRT_SAID[dirt]} on ${of}`);
+  });
+}
+
+/** What was cleaned and lubricated, each said once however many swabs it took. */
+function cleanedSaid({ cleaning: { places, treatments } }: Ticket): string[] {
+  const cures = treatments.filter(isCure);
+  const treated = (is: (one: (typeof cures)[number]) => boolean): readonly Place[] =>
+    places.filter(({ id }) => cures.some((one) => one.placeId === id && is(one)));
+  const cleaned = treated(({ deed }) => deed !== 'lubricate');
+  const lubricants = [...new Set(cures.flatMap(({ deed, agent }) => (deed === 'lubricate' && agent ? [agent] : [])))];
+  return [
+    ...(cleaned.length > 0 ? [sentence(`${named(cleaned)} cleaned`)] : []),
+    ...lubricants.map((agent) =>
+      sentence(
+        `new ${AGENT_NAMES[agent]} on ${named(treated((one) => one.deed === 'lubricate' && one.agent === agent))}`,
+      ),
+    ),
+  ];
+}
+
+/** What was found: verdicts, the old belts, what lay in it. */
+function found(ticket: Ticket): string[] {
+  return [
+    ...ticket.verdicts.filter(({ state }) => state !== 'ruledOut').map(({ words }) => sentence(words)),
+    ...ticket.drives.flatMap(({ role, oldState }) => {
+      const how = OLD_BELT[oldState];
+      return how ? [sentence(`the ${role === '' ? '' : `${role} `}belt ${how}`)] : [];
+    }),
+    ...dirtFound(ticket),
+    ...(ticket.cleaning.jam && ticket.cleaning.jam.what !== ''
+      ? [sentence(`in the way: ${ticket.cleaning.jam.what}${at(ticket.cleaning.jam.lay)}`)]
+      : []),
+    ...ticket.strip.found.map(({ kind, what, where }) =>
+      sentence(kind === 'dirt' ? what : `loose in it: ${what}${at(where)}`),
+    ),
+    ...ticket.strip.steps
+      .filter(({ missing }) => missing > 0)
+      .map(({ missing, what, where }) =>
+        sentence(`${missing} of the ${what} ${missing === 1 ? 'was' : 'were'} missing when it came${at(where)}`),
+      ),
+    ...ticket.discs.map(({ where }) => sentence(`a disc was in it${at(where)}`)),
+  ];
+}
+
+/** What was done: treatments, belts that run, parts that found their place. */
+function done(ticket: Ticket): string[] {
+  return [
+    ...ticket.drives.flatMap(({ role, tries }) =>
+      tries.some(({ verdict }) => verdict === 'right')
+        ? [sentence(`new ${role === '' ? '' : `${role} `}belt fitted`)]
+        : [],
+    ),
+    ...cleanedSaid(ticket),
+    ...ticket.cleaning.shrinks.flatMap(({ afterMm }) =>
+      afterMm === null ? [] : [sentence('old belt warmed to shrink')],
+    ),
+    ...(ticket.cleaning.jam?.out ? [sentence(`taken out: ${ticket.cleaning.jam.what}`)] : []),
+    // What Clean did is said above, together.
+    ...ticket.treatments
+      .filter(({ id }) => !ticket.cleaning.treatments.some((one) => one.id === id))
+      .map(({ what }) => sentence(what)),
+    ...ticket.strip.found
+      .filter(({ kind, homed }) => kind === 'object' && homed)
+      .map(({ what }) => sentence(`put where it belongs: ${what}`)),
+  ];
+}
+
+/** What was noticed and left: what stays out, has no place, or cleaning does not mend. */
+function left(ticket: Ticket): string[] {
+  const { places, treatments } = ticket.cleaning;
+  return [
+    ...places.filter((place) => place.left !== '').map((place) => sentence(`${ownersName(place)}: ${place.left}`)),
+    ...places
+      .filter((place) => placeState(place, treatments, null).harmed)
+      .map((place) => sentence(`${ownersName(place)}: marked by the cleaning`)),
+    ...ticket.strip.found
+      .filter(({ kind, homed }) => kind === 'object' && !homed)
+      .map(({ what, guess }) =>
+        sentence(`${what}: where it belongs is not known${guess === '' ? '' : `, perhaps ${guess}`}`),
+      ),
+    ...ticket.strip.steps.flatMap((step) => {
+      const over = leftOverOf(step);
+      if (over > 0) return [sentence(`${counted(over, 'piece')} left over of the ${step.what}${at(step.where)}`)];
+      return step.explained ? [sentence(`left out of the ${step.what}${at(step.where)}: ${step.explained}`)] : [];
+    }),
+    ...ticket.complaints
+      .filter(({ state }) => state === 'left')
+      .map(({ words }) => sentence(`“${words}” was left as it is`)),
+  ];
+}
+
+const FILL: Readonly<Record<FilledField, (ticket: Ticket) => readonly string[]>> = { found, done, left };
+
+/**
+ * What a field of Hand back says: the bench's own words where it wrote any, else what the ticket knows of itself. Closed,
+ * it says what it said when it went.
+ *
+ * @example handBackText(ticket, 'done') // 'New loading belt fitted.\nBoth pulleys cleaned.'
+ */
+export function handBackText(ticket: Ticket, field: FilledField): string {
+  const { handBack, closedAt } = ticket;
+  if (closedAt !== null || handBack.own.includes(field)) return handBack[field];
+  return [...new Set(FILL[field](ticket))].filter((line) => line !== '').join('\n');
+}

@@ -1,0 +1,46 @@
+import type { DriveRecord, Try } from '../../record/stations';
+import { goneBack, isOpen, openRemoval, type Step } from '../../work/strip';
+import type { EventBody, Ticket } from '../../record/ticket';
+import { namesDrive } from './names';
+
+/** The drive that a belt step belongs to: named by letter or by what it drives, or the only one there is. */
+export const driveOfBelt = (
+  ticket: Pick<Ticket, 'drives'>,
+  step: Pick<Step, 'what' | 'where' | 'line'>,
+): DriveRecord | undefined =>
+  ticket.drives.length === 1
+    ? ticket.drives[0]
+    : ticket.drives.find((drive) => namesDrive(`${step.what} ${step.where} ${step.line}`, drive));
+
+/** The belt that was chosen for a drive: the last that was fitted there and not found wanting. */
+export const chosenBelt = ({ tries }: Pick<DriveRecord, 'tries'>): Try | undefined => {
+  const last = tries[tries.length - 1];
+  return last && (last.verdict === 'untried' || last.verdict === 'right') ? last : undefined;
+};
+
+/**
+ * What happens when a belt goes on: the try is logged, “no belt fitted” ends, and its step of the strip is back. One
+ * fact, said once.
+ *
+ * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['tryLogged', 'temporaryChangePut', 'stepPut']
+ */
+export function fittingOf(ticket: Ticket, driveId: string, belt: Try, at: string): readonly EventBody[] {
+  const { steps, temporaryChanges } = ticket.strip;
+  const ends = temporaryChanges.filter(
+    (change) =>
+      change.kind === 'noBelt' &&
+      isOpen(change) &&
+      !ticket.drives.some((other) => other.id !== driveId && namesDrive(change.words, other)),
+  );
+  const back = steps.filter(
+    (step) => step.kind === 'belt' && openRemoval(step) && driveOfBelt(ticket, step)?.id === driveId,
+  );
+  return [
+    { type: 'tryLogged', driveId, try: belt },
+    // A change that waits for a step, or for another change, ends in its own time.
+    ...ends
+      .filter(({ afterChangeId, afterStepId }) => afterChangeId === null && afterStepId === null)
+      .map((change): EventBody => ({ type: 'temporaryChangePut', change: { ...change, closedAt: at } })),
+    ...back.map((step): EventBody => ({ type: 'stepPut', step: goneBack(step, openRemoval(step)?.off ?? 1, at) })),
+  ];
+}

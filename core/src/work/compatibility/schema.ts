@@ -1,0 +1,78 @@
+import { dictionary, number, one, text, type ShapeValue } from '../../base/schema';
+
+/** What a place may be made of. Rubbers are named by their polymer. */
+export const MATERIALS = [
+  'unknown',
+  'copperAlloy',
+  'steel',
+  'aluminium',
+  'acetal',
+  'nylon',
+  'abs',
+  'polystyrene',
+  'polycarbonate',
+  'acrylic',
+  'glass',
+  'coatedLens',
+  'painted',
+  'nitrile',
+  'chloroprene',
+  'naturalRubber',
+  'ethylenePropylene',
+  'siliconeRubber',
+  'polyurethane',
+] as const;
+export type Material = (typeof MATERIALS)[number];
+export type KnownMaterial = Exclude<Material, 'unknown'>;
+
+/** What is put on a place: to clean it, or to let it run. The gentlest first. */
+export const AGENTS = [
+  'dry',
+  'water',
+  'soapyWater',
+  'glassCleaner',
+  'isopropanol',
+  'ethanol',
+  'contactCleaner',
+  'petroleumSpirit',
+  'acetone',
+  'ammoniaCleaner',
+  'abrasive',
+  'fineOil',
+  'lithiumGrease',
+  'siliconeGrease',
+] as const;
+export type Agent = (typeof AGENTS)[number];
+
+/** What a place was found to be. All but the last are taken off; what is dry wants a lubricant. */
+export const DIRTS = [
+  'fluff',
+  'oily',
+  'glazed',
+  'hardenedGrease',
+  'residue',
+  'sludge',
+  'corroded',
+  'sticky',
+  'dry',
+] as const;
+export type Dirt = (typeof DIRTS)[number];
+
+/** What an agent does to a material: nothing; bears a brief wipe, tried where it does not show; harms; or nobody knows. */
+export const GRADES = ['fine', 'brief', 'no', 'unknown'] as const;
+export type Grade = (typeof GRADES)[number];
+
+/** What an agent does to a dirt: takes it off, loosens it for a pick or a brush, or neither. */
+export const EFFECTS = ['takes', 'loosens', 'nothing'] as const;
+export type Effect = (typeof EFFECTS)[number];
+
+/** What may touch what, as a bench keeps it and hands it on. By agent, then by material or dirt. */
+export const compatibilityFields = {
+  name: text(120),
+  grades: dictionary(dictionary(one(GRADES))),
+  effects: dictionary(dictionary(one(EFFECTS))),
+  /** Minutes until a place that was wetted by an agent is dry. */
+  dryMinutes: dictionary(number(0, 10_080)),
+};
+
+export interface Compatibility extends ShapeValue<typeof compatibilityFields> {}

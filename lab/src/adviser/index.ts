@@ -1,0 +1,1 @@
+export { simulate, WORLDS, type Game, type Played, type Simulation, type World } from './simulate';
