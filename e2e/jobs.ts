@@ -44,8 +44,7 @@ const start = async (hands: Hands, words: string, how: string): Promise<void> =>
   await hands.press(byName(page, how));
   await page.getByRole('navigation', { name: 'Stations' }).waitFor();
 };
-const settled = (page: Page) =>
-  page.locator('[aria-label="Chance"][aria-busy="false"]').first().waitFor();
+const settled = (page: Page) => page.locator('[aria-label="Chance"][aria-busy="false"]').first().waitFor();
 /** Out of a field, so that single keys are heard. */
 const handsOff = (hands: Hands) => hands.key('Escape');
 

@@ -51,7 +51,10 @@ await check([
   ['types: server and unit tests', ['tsc', '-p', 'server']],
   ['types: browser tests', ['tsc', '-p', 'e2e']],
   ['types: bench', ['tsc', '-p', 'scripts']],
-  ['order of imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'lab/src', 'app/src', 'server/src']],
+  [
+    'order of imports',
+    ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'lab/src', 'app/src', 'server/src'],
+  ],
   ['form', ['prettier', '--check', '--log-level', 'warn', '.']],
 ]);
 count(

@@ -5,7 +5,12 @@ import { CATALOGUE, SQUARE_BELTS } from '../../core/src/belts/catalogue';
 import { believe, KNOWLEDGE, machineOf, suggest } from '../../core/src/work/diagnosis';
 import { seatAt } from '../../core/src/physics/evaluation';
 import { driveFacts } from '../../core/src/belts/measuring';
-import { answerProbability, believe as believed, playOutcomes, type JudgedBelt } from '../../core/src/belts/probability';
+import {
+  answerProbability,
+  believe as believed,
+  playOutcomes,
+  type JudgedBelt,
+} from '../../core/src/belts/probability';
 import { sectionAreaMm2 } from '../../core/src/physics/rubber';
 import { rank, situationOf, type Situation } from '../../core/src/belts/sizing';
 import { reading } from '../../core/fixtures/sample';

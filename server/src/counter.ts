@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { SECTION_SHAPES, type SectionShape } from '@loose-pulley/core/base/shapes';
 import express, { Router, type Request, type Response } from 'express';
 
 /*
@@ -7,7 +8,7 @@ import express, { Router, type Request, type Response } from 'express';
  */
 
 interface Belt {
-  readonly shape: 'square' | 'round' | 'flat';
+  readonly shape: SectionShape;
   readonly thicknessMm: number;
   readonly widthMm: number | null;
   readonly innerLengthMm: number;
@@ -20,7 +21,6 @@ interface Line {
 
 const LINES_MAX = 100;
 const DAY_MS = 86_400_000;
-const SHAPES = ['square', 'round', 'flat'];
 
 const isNumber = (value: unknown, min: number, max: number): value is number =>
   typeof value === 'number' && value >= min && value <= max;
@@ -31,7 +31,7 @@ function isLine(value: unknown): value is Line {
     typeof lineId === 'string' &&
     /^[\w-]{1,64}$/.test(lineId) &&
     isNumber(quantity, 1, 10_000) &&
-    SHAPES.includes(belt?.shape ?? '') &&
+    SECTION_SHAPES.some((shape) => shape === belt?.shape) &&
     isNumber(belt?.thicknessMm, 0.3, 8) &&
     isNumber(belt?.innerLengthMm, 1, 2000) &&
     (belt?.widthMm === null || isNumber(belt?.widthMm, 0.3, 20))

@@ -6,7 +6,7 @@ import { parseBenchLine, readAmount } from '../../core/src/belts/measuring';
 import { cleanView } from '../../core/src/views/clean';
 import { readLine } from '../../core/src/work/stripLine';
 import { readTreatment } from '../../core/src/work/treatmentLine';
-import { parseBeltSize } from '../../core/src/base/units';
+import { parseBeltSize } from '../../core/src/base/shapes';
 
 import { opening, recordOf } from '../../core/fixtures/sample';
 
@@ -23,7 +23,7 @@ interface Wing {
 
 test('the list of wings names every room of core, and ARCHITECTURE tells them in their order', () => {
   const wings = require('../../core/wings.cjs') as readonly Wing[];
-  const folders = (path: string): readonly string[] =>
+  const folders = (path: string): string[] =>
     readdirSync(join(ROOT, path), { withFileTypes: true }).flatMap((one) => (one.isDirectory() ? [one.name] : []));
   expect(folders('core/src').sort()).toEqual(wings.map(({ wing }) => wing).sort());
   for (const { wing, rooms } of wings) expect(folders(`core/src/${wing}`).sort()).toEqual(Object.keys(rooms).sort());

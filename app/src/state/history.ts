@@ -3,4 +3,11 @@
  * stands: most changes only append.
  */
 export { newComplaint } from '@loose-pulley/core/record/stations';
-export { appendAny, describeEvent, eventPlace, openRecord, redoTarget, undoTarget } from '@loose-pulley/core/record/ticket';
+export {
+  appendAny,
+  describeEvent,
+  eventPlace,
+  openRecord,
+  redoTarget,
+  undoTarget,
+} from '@loose-pulley/core/record/ticket';

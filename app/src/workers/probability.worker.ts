@@ -1,5 +1,9 @@
 import './living';
-import { answerProbability, type ProbabilityAnswer, type ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
+import {
+  answerProbability,
+  type ProbabilityAnswer,
+  type ProbabilityQuestion,
+} from '@loose-pulley/core/belts/probability';
 
 /** A question with its number: a later one makes an earlier one stale. */
 export interface NumberedQuestion {

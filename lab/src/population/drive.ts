@@ -4,7 +4,7 @@ import { youngModulusMpa, type BeltSection } from '@loose-pulley/core/physics/ru
 import { DEFAULT_REQUIREMENTS } from '@loose-pulley/core/belts/sizing';
 import { evaluateBelt, type DriveValues } from '@loose-pulley/core/physics/evaluation';
 import type { Random } from '@loose-pulley/core/base/statistics';
-import type { SectionShape } from '@loose-pulley/core/base/units';
+import { forShapes, type SectionShape } from '@loose-pulley/core/base/shapes';
 
 /** A drive with everything known of it that a bench can only guess at: what the players are tried on. */
 export interface TrueDrive {
@@ -131,11 +131,7 @@ function aged(random: Random, kind: DriveClass) {
     drivenFriction: off * between(random, ...FRICTION_REAL[drivenSurface]),
     // Most trays are as they were; some have grown stiff, up to three fifths and more.
     stiffened: random() < 0.6 ? between(random, 1, 1.2) : between(random, 1.1, 1.7),
-    modulusMpa: {
-      square: harder * modulusOf(random, 'square'),
-      round: harder * modulusOf(random, 'round'),
-      flat: harder * modulusOf(random, 'flat'),
-    },
+    modulusMpa: forShapes((shape) => harder * modulusOf(random, shape)),
     relaxedShare: between(random, 0.72, 0.88),
     strainMax: between(random, 0.15, 0.2),
     lengthWithin: between(random, -1, 1),

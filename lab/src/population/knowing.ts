@@ -1,7 +1,7 @@
 import type { DriveValues } from '@loose-pulley/core/physics/evaluation';
 import { samplesOf, type Samples } from '@loose-pulley/core/belts/probability';
 import { seeded, type Random } from '@loose-pulley/core/base/statistics';
-import { SECTION_SHAPES } from '@loose-pulley/core/base/units';
+import { SECTION_SHAPES } from '@loose-pulley/core/base/shapes';
 import { sampleDrive, truthOf, type DriveClass, type TrueDrive } from './drive';
 
 /** Drives from which the oracle takes what it cannot know. */

@@ -1,5 +1,5 @@
 import { sameSection, stockFor, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
-import { SECTION_SHAPES, type SectionShape } from '@loose-pulley/core/base/units';
+import { SECTION_SHAPES, type SectionShape } from '@loose-pulley/core/base/shapes';
 import type { Effort } from './bench';
 import { meanOf } from './outcomes';
 import type { TrueDrive } from './drive';

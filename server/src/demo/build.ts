@@ -1,5 +1,11 @@
 import type { Reading } from '@loose-pulley/core/belts/measuring';
-import { appendAny, openRecord, type EventBody, type TicketEvent, type TicketRecord } from '@loose-pulley/core/record/ticket';
+import {
+  appendAny,
+  openRecord,
+  type EventBody,
+  type TicketEvent,
+  type TicketRecord,
+} from '@loose-pulley/core/record/ticket';
 import { newComplaint, type Details } from '@loose-pulley/core/record/stations';
 
 /** A reading of the demo: what, how, how much, with its tools. */

@@ -1,5 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { durationsOf, jobOf, type DayJob, type DayPlan, type DayState, type Durations } from '@loose-pulley/core/shop/day';
+import {
+  durationsOf,
+  jobOf,
+  type DayJob,
+  type DayPlan,
+  type DayState,
+  type Durations,
+} from '@loose-pulley/core/shop/day';
 import { useNow } from '../../parts/clock/useNow';
 import { selectOrders, selectSummaries, useAppSelector } from '../../state/store/hooks';
 import { beginPlanner, type Planner } from '../../workers/day';

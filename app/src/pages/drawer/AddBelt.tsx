@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { newItem, sameSize, type Item } from '@loose-pulley/core/shop/drawer';
-import { beltLabel, parseBeltSize } from '@loose-pulley/core/base/units';
+import { beltLabel, parseBeltSize } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';

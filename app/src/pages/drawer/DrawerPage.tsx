@@ -1,11 +1,12 @@
 import { nanoid } from 'nanoid';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { isAged, lengthOf, newItem, runsLow, SERIES, type Item, type Series } from '@loose-pulley/core/shop/drawer';
+import { isAged, lengthOf, newItem, runsLow, type Item } from '@loose-pulley/core/shop/drawer';
 import { writeList } from '@loose-pulley/core/files/lists';
 import { wantState } from '@loose-pulley/core/shop/orders';
-import { USUAL_SERIES } from '@loose-pulley/core/belts/catalogue';
-import { beltLabel, counted } from '@loose-pulley/core/base/units';
+import { USUAL_SERIES, SERIES, BUILT_IN } from '@loose-pulley/core/belts/catalogue';
+import { counted } from '@loose-pulley/core/base/units';
+import { beltLabel, USUAL_SHAPE } from '@loose-pulley/core/base/shapes';
 import { KeepingBook } from '../../parts/book/KeepingBook';
 import { spanOf } from '../../parts/book/railLayout';
 import { useOrderIt } from '../../parts/book/useOrderIt';
@@ -32,12 +33,6 @@ import { ItemPanel, SIZE_PANEL } from './ItemPanel';
 import { Kits } from './Kits';
 import { Rails, type Needed } from './Rails';
 
-const SERIES_NAMES: Readonly<Record<Series, string>> = {
-  square: 'square assortment, 4 mm steps',
-  as568: 'inch O-rings, SAE AS568',
-  metric: 'metric O-rings, ISO 3601-1',
-  flat: 'flat assortment',
-};
 /** From here on the panel of a size stands beside the drawer. */
 const WIDE_PX = 1024;
 /** So many of what runs low stand beside the drawer; the rest is on the order's page. */
@@ -122,7 +117,7 @@ export function DrawerPage() {
     const item = newItem(
       id,
       {
-        shape: 'square',
+        shape: USUAL_SHAPE,
         thicknessMm: read.sectionMm ?? 1.2,
         widthMm: null,
         innerLengthMm: Math.round(10 * read.lengthMm) / 10,
@@ -305,7 +300,7 @@ export function DrawerPage() {
                       void dispatch(changeBook([{ type: 'seriesSwitched', series: one, on: event.target.checked }]))
                     }
                   />
-                  {SERIES_NAMES[one]}
+                  {BUILT_IN[one].name}
                 </label>
               );
             })}

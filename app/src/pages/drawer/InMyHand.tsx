@@ -1,7 +1,8 @@
 import { useId, useState } from 'react';
 import { inDrawer, labelLies, lengthOf, type Item } from '@loose-pulley/core/shop/drawer';
 import { findMethod, METHODS, parseBenchLine, readAmount } from '@loose-pulley/core/belts/measuring';
-import { beltLabel, formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
 
 /** What was read of a belt in the hand. */

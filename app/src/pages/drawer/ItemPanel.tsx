@@ -1,6 +1,15 @@
-import { isAged, labelWords, measureFrom, RUBBERS, runsLow, type Item, type Rubber } from '@loose-pulley/core/shop/drawer';
+import {
+  isAged,
+  labelWords,
+  measureFrom,
+  RUBBERS,
+  runsLow,
+  type Item,
+  type Rubber,
+} from '@loose-pulley/core/shop/drawer';
 import { onOrder, type Order } from '@loose-pulley/core/shop/orders';
-import { beltLabel, formatDay, formatLength, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatDay, formatLength, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { today } from '../../parts/clock/useNow';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';

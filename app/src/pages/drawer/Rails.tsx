@@ -1,6 +1,7 @@
 import { memo, startTransition, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { railsOf, type BeltFields, type Item } from '@loose-pulley/core/shop/drawer';
-import { beltLabel, formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel, shapeOf } from '@loose-pulley/core/base/shapes';
 import { LEFT_PX, railLayout, type Hung, type HungRail } from '../../parts/book/railLayout';
 import { useWidth } from '../../parts/draw/useWidth';
 
@@ -11,13 +12,11 @@ export interface Needed {
   readonly belt: BeltFields | null;
 }
 
-const SHAPE_WORDS = { square: 'square', round: 'ring', flat: 'flat' } as const;
-
 function railName({ section }: HungRail['rail'], unit: LengthUnit): string {
   const mm = (value: number): string =>
     unit === 'in' ? (value / MM_PER_INCH).toFixed(3) : String(Math.round(100 * value) / 100);
-  const width = section.shape === 'flat' && section.widthMm !== null ? `${mm(section.widthMm)} × ` : '';
-  return `${section.band ? 'band' : SHAPE_WORDS[section.shape]} ${width}${mm(section.thicknessMm)}`;
+  const width = shapeOf(section.shape).hasWidth && section.widthMm !== null ? `${mm(section.widthMm)} × ` : '';
+  return `${section.band ? 'band' : shapeOf(section.shape).short} ${width}${mm(section.thicknessMm)}`;
 }
 
 /** So many rails fill a screen. */

@@ -11,7 +11,8 @@ import {
 } from '@loose-pulley/core/shop/orders';
 import { writeTable } from '@loose-pulley/core/base/table';
 import { inHundred } from '@loose-pulley/core/belts/probability';
-import { beltLabel, counted, formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
+import { counted, formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { download } from '../../parts/ui/download';

@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import { sumOf } from '@loose-pulley/core/shop/orders';
-import { beltLabel, formatDay } from '@loose-pulley/core/base/units';
+import { formatDay } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useTitle } from '../../parts/ui/title';

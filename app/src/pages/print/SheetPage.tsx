@@ -1,8 +1,14 @@
 import { handBackText } from '@loose-pulley/core/views/handBack';
 import { useRef } from 'react';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
-import { chanceOf, judgedFitted, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
+import {
+  chanceOf,
+  judgedFitted,
+  wantedWords,
+  type DriveView,
+  type Recommendation,
+} from '@loose-pulley/core/views/drive';
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import { ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/base/units';

@@ -4,7 +4,8 @@ import { draftBelt } from '@loose-pulley/core/files/drawing';
 import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
 import { inHundred, MIN_PROBABILITY, willDo } from '@loose-pulley/core/belts/probability';
 import { hardnessOf, type Situation } from '@loose-pulley/core/belts/sizing';
-import { SHAPES, beltLabel, formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { shapeOf, beltLabel } from '@loose-pulley/core/base/shapes';
 import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
@@ -17,7 +18,7 @@ const write = (mm: number, unit: LengthUnit): string => `${formatLength(mm, unit
 
 /** A section as it is measured: across, and a flat belt's width too. */
 const sectionWords = ({ shape, thicknessMm, widthMm }: CatalogueBelt, unit: LengthUnit): string =>
-  shape === 'flat' && widthMm !== undefined
+  shapeOf(shape).hasWidth && widthMm !== undefined
     ? `${write(widthMm, unit)} wide, ${write(thicknessMm, unit)} thick`
     : `${write(thicknessMm, unit)} across`;
 
@@ -55,7 +56,7 @@ function Sizes({
             <td className="py-1 pr-3 whitespace-nowrap">{write(one.innerLengthMm, unit)}</td>
             <td className="py-1 pr-3">
               Ø {write(one.innerLengthMm / Math.PI, unit)}
-              {one.shape === 'round' && <span className="block text-sm">{ringNames(one)}</span>}
+              {shapeOf(one.shape).soldAs === 'rings' && <span className="block text-sm">{ringNames(one)}</span>}
             </td>
             <td className="py-1">{chance(one)}</td>
           </tr>
@@ -144,7 +145,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
       <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-1">
         <dt className="text-soft">Section</dt>
         <dd>
-          {SHAPES[belt.shape].inShop}, {sectionWords(belt, unit)}
+          {shapeOf(belt.shape).inShop}, {sectionWords(belt, unit)}
         </dd>
         <dt className="text-soft">Here</dt>
         <dd>{chance(belt)}</dd>

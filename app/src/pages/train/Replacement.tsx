@@ -1,6 +1,13 @@
 import { useMemo, useState } from 'react';
 import { draftGear, writeDxf, writeSvg } from '@loose-pulley/core/files/drawing';
-import { centreDistanceMm, diameters, leastShift, meshCheck, spanMm, spanTeeth } from '@loose-pulley/core/physics/gears';
+import {
+  centreDistanceMm,
+  diameters,
+  leastShift,
+  meshCheck,
+  spanMm,
+  spanTeeth,
+} from '@loose-pulley/core/physics/gears';
 import { drivingTeeth, memberWords, type Member } from '@loose-pulley/core/physics/train';
 import { parseNumber } from '@loose-pulley/core/base/units';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -1,6 +1,12 @@
 import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';
-import { failedKinds, type Cycle, type CycleAction, type CycleResult, type TestDisc } from '@loose-pulley/core/work/proving';
+import {
+  failedKinds,
+  type Cycle,
+  type CycleAction,
+  type CycleResult,
+  type TestDisc,
+} from '@loose-pulley/core/work/proving';
 import { countingNow, machineView } from '@loose-pulley/core/views/machine';
 import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -1,7 +1,7 @@
 import type { Judgement } from '@loose-pulley/core/belts/sizing';
 import { fitBelt } from '@loose-pulley/core/physics/drive';
 import type { DriveFacts } from '@loose-pulley/core/belts/measuring';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
 import type { DrawnDrive } from '../draw/DriveDrawing';
 import type { DriveRecord } from '@loose-pulley/core/record/stations';

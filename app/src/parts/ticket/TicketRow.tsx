@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { timerState, timerWords, type Timer } from '@loose-pulley/core/base/timers';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { useNow } from '../clock/useNow';
 import { DriveSketch } from '../draw/DriveSketch';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/record/stations';

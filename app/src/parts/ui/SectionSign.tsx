@@ -1,4 +1,4 @@
-import { SHAPES, type SectionShape } from '@loose-pulley/core/base/units';
+import { shapeOf, type SectionShape } from '@loose-pulley/core/base/shapes';
 
 /** The sign of a section, drawn, so that it looks alike in every font. Words beside it say it too. */
 export function SectionSign({ shape }: { readonly shape: SectionShape }) {
@@ -8,7 +8,7 @@ export function SectionSign({ shape }: { readonly shape: SectionShape }) {
       aria-hidden
       className="inline-block h-[0.78em] w-[0.78em] fill-none stroke-current stroke-2 align-[-0.06em]"
     >
-      <path d={SHAPES[shape].outline} />
+      <path d={shapeOf(shape).outline} />
     </svg>
   );
 }

@@ -1,4 +1,10 @@
-import { AGENT_NAMES, GRADE_NAMES, isLubricant, type Agent, type AgentChoice } from '@loose-pulley/core/work/compatibility';
+import {
+  AGENT_NAMES,
+  GRADE_NAMES,
+  isLubricant,
+  type Agent,
+  type AgentChoice,
+} from '@loose-pulley/core/work/compatibility';
 import { agentsFor, type CleanDeed } from '@loose-pulley/core/work/cleaning';
 import type { PlaceView } from '@loose-pulley/core/views/clean';
 import type { Cleaner } from '../../parts/clean/useClean';

@@ -1,4 +1,4 @@
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -1,4 +1,5 @@
-import { parseNumber, SECTION_SHAPES } from '@loose-pulley/core/base/units';
+import { parseNumber } from '@loose-pulley/core/base/units';
+import { SECTION_SHAPES } from '@loose-pulley/core/base/shapes';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Choice } from '../../parts/ui/Choice';

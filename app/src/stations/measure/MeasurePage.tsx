@@ -1,3 +1,4 @@
+import { shapeOf } from '@loose-pulley/core/base/shapes';
 import { capital } from '@loose-pulley/core/base/units';
 import { lazy, useState, Suspense } from 'react';
 import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/belts/measuring';
@@ -134,7 +135,7 @@ export function MeasurePage() {
               {one('grooveDepth', 'Groove depth')}
             </>
           )}
-          {drive.oldShape === 'flat' && one('width', 'Belt width')}
+          {shapeOf(drive.oldShape).hasWidth && one('width', 'Belt width')}
           {old.map((reading, index) => (
             <ReadingField
               key={reading.id}

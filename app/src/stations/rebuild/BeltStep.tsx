@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
 import { chosenBelt, driveOfBelt, fittingOf } from '@loose-pulley/core/views/machine';
 import type { Step } from '@loose-pulley/core/work/strip';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import type { Try } from '@loose-pulley/core/record/stations';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useBench, useUnit } from '../../state/store/hooks';

@@ -8,7 +8,6 @@ import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/belts/sizing';
 import type { Try } from '@loose-pulley/core/record/stations';
 import {
-  beltLabel,
   formatGramForce,
   formatLength,
   formatNewton,
@@ -17,6 +16,7 @@ import {
   signedPercent,
   type LengthUnit,
 } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useOwned } from '../../parts/ticket/useOwned';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -11,7 +11,8 @@ import {
 } from '@loose-pulley/core/belts/probability';
 import type { Situation } from '@loose-pulley/core/belts/sizing';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
-import { beltLabel, listed, type LengthUnit } from '@loose-pulley/core/base/units';
+import { listed, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 
 /* What stands beside the answer: what is as good, and what the bench said that was not expected. */

@@ -6,7 +6,8 @@ import { arrivesBy, daysFor, deliveryOf, wantState } from '@loose-pulley/core/sh
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import type { Candidate } from '@loose-pulley/core/belts/sizing';
 import type { Want } from '@loose-pulley/core/record/stations';
-import { beltLabel, formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { recordEvent } from '../../state/persistence/actions';

@@ -2,7 +2,13 @@ import { FilePicker } from '../../parts/ui/FilePicker';
 import { useEffect, useState } from 'react';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { TIME_UNITS, type Comma, type PulsesRead, type PulseSpeed, type TimeUnit } from '@loose-pulley/core/physics/speed';
+import {
+  TIME_UNITS,
+  type Comma,
+  type PulsesRead,
+  type PulseSpeed,
+  type TimeUnit,
+} from '@loose-pulley/core/physics/speed';
 import { readPulsesBeside } from '../../workers/pulses';
 import { useWidth } from '../../parts/draw/useWidth';
 import { Choice } from '../../parts/ui/Choice';

@@ -1,4 +1,4 @@
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel, shapeOf } from '@loose-pulley/core/base/shapes';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { chanceOf, type Recommendation } from '@loose-pulley/core/views/drive';
 import { FAILURE_NAMES, marginWord, ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
@@ -39,14 +39,14 @@ export function Ranked({
   const toBeHad = useAppSelector(({ settings }) => settings.toBeHad);
   const view = useDrive();
   const owned = useOwned(view);
-  const flat = view.drive.oldShape === 'flat';
+  const alone = shapeOf(view.drive.oldShape).seat === 'wide';
   const { ranking, status } = recommendation;
   return (
     <section aria-labelledby="ranked">
       <h3 id="ranked" className="border-b border-ink pb-1 text-lg">
         Best of {ranking.candidates.length} belts{status === 'waiting' ? ', one moment…' : ', by their chance'}
       </h3>
-      {!flat && (
+      {!alone && (
         <div className="flex flex-wrap items-center justify-between gap-2 py-2">
           <span className="text-[15px]">To be had here</span>
           <Choice
@@ -85,7 +85,9 @@ export function Ranked({
                   >
                     <BeltName shape={catalogueBelt.shape} size={beltLabel(catalogueBelt, unit).size} />
                   </Button>
-                  <span className="text-sm text-soft">{catalogueBelt.shape === 'round' ? catalogueBelt.name : ''}</span>
+                  <span className="text-sm text-soft">
+                    {shapeOf(catalogueBelt.shape).soldAs === 'rings' ? catalogueBelt.name : ''}
+                  </span>
                 </td>
                 <td>{ZONE_NAMES[judgement.zone]}</td>
                 {owned.size > 0 && <td className="pr-3 text-right">{owned.get(catalogueBelt.id)?.quantity ?? '–'}</td>}

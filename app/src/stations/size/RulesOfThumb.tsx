@@ -1,4 +1,4 @@
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Link } from 'react-router';
 import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/belts/probability';
 import { ZONE_NAMES, type RuleOfThumb } from '@loose-pulley/core/belts/sizing';

@@ -1,7 +1,8 @@
 import { onSale, type Recommendation } from '@loose-pulley/core/views/drive';
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import type { Ticket } from '@loose-pulley/core/record/ticket';
-import { beltLabel, type LengthUnit } from '@loose-pulley/core/base/units';
+import { type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { VERDICT_NAMES, type DriveRecord, type Try } from '@loose-pulley/core/record/stations';
 

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import type { DriveView } from '@loose-pulley/core/views/drive';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, ZONE_NAMES, type Situation } from '@loose-pulley/core/belts/sizing';
 import { formatPercent } from '@loose-pulley/core/base/units';

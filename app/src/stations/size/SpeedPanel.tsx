@@ -8,7 +8,8 @@ import {
   type Ranking,
   type Situation,
 } from '@loose-pulley/core/belts/sizing';
-import { beltLabel, signedPercent, type LengthUnit } from '@loose-pulley/core/base/units';
+import { signedPercent, type LengthUnit } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { cannotGoOn, judge, ZONE_NAMES, type Situation } from '@loose-pulley/core/belts/sizing';
 import { oldBeltTry } from '@loose-pulley/core/views/drive';
 import type { DriveFacts } from '@loose-pulley/core/belts/measuring';
-import type { KnownSection } from '@loose-pulley/core/base/units';
+import type { KnownSection } from '@loose-pulley/core/base/shapes';
 import { InHandLine } from './InHandLine';
-import { formatLength, formatPercent, parseBeltSize, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatLength, formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
+import { parseBeltSize } from '@loose-pulley/core/base/shapes';
 import { nanoid } from 'nanoid';
 import { fittingOf } from '@loose-pulley/core/views/machine';
 import { usePageKey } from '../../parts/keys/useKeys';

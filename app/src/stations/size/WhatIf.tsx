@@ -2,6 +2,7 @@ import { useState } from 'react';
 import {
   FAILURE_NAMES,
   hardnessOf,
+  withHardness,
   pullPrior,
   torqueWords,
   ZONE_NAMES,
@@ -89,10 +90,7 @@ export function WhatIf({
   const drag = (key: keyof Dragged) => (value: number) => setChanges((before) => ({ ...before, [key]: value }));
   const path = situation.path.value;
   const own: Priors = {
-    ...priors,
-    squareShoreA: { ...priors.squareShoreA, best: at.hardness },
-    ringShoreA: { ...priors.ringShoreA, best: at.hardness },
-    flatShoreA: { ...priors.flatShoreA, best: at.hardness },
+    ...withHardness(priors, at.hardness),
     ...(driven === 'spindle' && { spindleTorqueNmm: { ...priors.spindleTorqueNmm, best: at.need } }),
     friction: {
       ...priors.friction,

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { carryOver, knownFrom } from '@loose-pulley/core/views/knownBefore';
-import { beltLabel } from '@loose-pulley/core/base/units';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';

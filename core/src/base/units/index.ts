@@ -3,8 +3,6 @@ export { ok, refuse, type Result } from './result';
 export { parseNumber } from './parseNumber';
 export { parseLength, type ParsedLength } from './parseLength';
 export { parseForce } from './parseForce';
-export { SECTION_SHAPES, SHAPES, type SectionShape } from './sectionShapes';
-export { parseBeltSize, parseRingSection, type BeltSize, type KnownSection } from './beltSize';
 export {
   formatForce,
   formatGramForce,
@@ -16,5 +14,4 @@ export {
   formatSpread,
   signedPercent,
 } from './format';
-export { beltLabel } from './beltLabel';
 export { capital, counted, formatDay, listed, plural } from './words';

@@ -1,15 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import {
-  formatInchFraction,
-  formatLength,
-  parseBeltSize,
-  parseForce,
-  parseLength,
-  parseNumber,
-  parseRingSection,
-  type Result,
-} from '.';
+import { formatInchFraction, formatLength, parseForce, parseLength, parseNumber, type Result } from '.';
+import { parseBeltSize, parseRingSection } from '../shapes';
 
 const value = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(result.problem);

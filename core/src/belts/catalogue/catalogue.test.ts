@@ -1,4 +1,4 @@
-import { beltLabel } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 import { describe, expect, test } from 'vitest';
 import { AS568_BELTS, CATALOGUE, METRIC_BELTS, nextInSeries, SQUARE_BELTS, stockFor, type BenchStock } from '.';
 

@@ -1,4 +1,4 @@
-import type { SectionShape } from '../../base/units';
+import { shapeOf, type SectionShape } from '../../base/shapes';
 import type { CatalogueBelt } from './types';
 
 /** A section as it is told from another. */
@@ -10,7 +10,8 @@ interface Section {
 
 /** What tells two belts of one section apart is their length alone. */
 export function sameSection(a: Section, b: Section): boolean {
-  const wide = a.shape !== 'flat' || a.widthMm == null || b.widthMm == null || Math.abs(a.widthMm - b.widthMm) < 0.05;
+  const wide =
+    !shapeOf(a.shape).hasWidth || a.widthMm == null || b.widthMm == null || Math.abs(a.widthMm - b.widthMm) < 0.05;
   return a.shape === b.shape && Math.abs(a.thicknessMm - b.thicknessMm) < 0.005 && wide;
 }
 

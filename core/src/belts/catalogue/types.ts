@@ -1,4 +1,4 @@
-import type { SectionShape } from '../../base/units';
+import type { SectionShape } from '../../base/shapes';
 
 /** Which assortment a belt belongs to; one that was tried may belong to none. */
 export type SeriesId = 'as568-070' | 'as568-103' | 'square' | 'flat' | 'metric' | 'own' | 'tried';

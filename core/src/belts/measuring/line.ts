@@ -1,4 +1,5 @@
-import { formatLength, ok, parseRingSection, refuse, type LengthUnit, type Result } from '../../base/units';
+import { formatLength, ok, refuse, type LengthUnit, type Result } from '../../base/units';
+import { parseRingSection } from '../../base/shapes';
 import { AUX } from './aux';
 import { METHODS, findMethod } from './methods';
 import { parseAmount } from './read';

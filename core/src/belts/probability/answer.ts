@@ -1,3 +1,4 @@
+import { shapeOf } from '../../base/shapes';
 import { CATALOGUE, nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
 import { sectionLogRatio } from '../../physics/evaluation';
 import type { BeltSection } from '../../physics/rubber';
@@ -197,7 +198,7 @@ const SAME_LOG_RATIO = 0.14;
 export const isOldSection = (belt: CatalogueBelt, old: BeltSection): boolean =>
   belt.shape === old.shape &&
   Math.abs(Math.log(belt.thicknessMm / old.thicknessMm)) < SAME_LOG_RATIO &&
-  (belt.shape !== 'flat' || sectionLogRatio(belt, old) < SAME_LOG_RATIO);
+  (!shapeOf(belt.shape).hasWidth || sectionLogRatio(belt, old) < SAME_LOG_RATIO);
 
 /** What bears on the choice beside the chances. */
 export interface Choosing {

@@ -1,19 +1,17 @@
+import { SECTION_SHAPES } from '../../base/shapes';
 import { bestOf, relativeOf, type Spread } from '../sizing';
 import type { Combined } from '../../base/statistics';
 
 /* Quantities as lists of one number a sample, made from standard normal coordinates. */
 
 /** The coordinates, in their order; those of the idlers and of sister machines come after. */
-export const COORDINATES = [
+const NAMED = [
   'unusual',
   'path',
   'motorDiameter',
   'drivenDiameter',
   'motorFriction',
   'drivenFriction',
-  'square',
-  'round',
-  'flat',
   'relaxed',
   'strainMax',
   'pull',
@@ -29,6 +27,9 @@ export const COORDINATES = [
   'oldRubber',
   'swelling',
 ] as const;
+/** A stock's own rubber has its coordinate by the name of the shape. They stand after the frictions. */
+const RUBBER_AT = NAMED.indexOf('relaxed');
+export const COORDINATES = [...NAMED.slice(0, RUBBER_AT), ...SECTION_SHAPES, ...NAMED.slice(RUBBER_AT)] as const;
 /** A list for each, by its name: one number a sample. */
 export type Coordinates = Readonly<Record<(typeof COORDINATES)[number], Float64Array>>;
 

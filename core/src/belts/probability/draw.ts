@@ -2,6 +2,7 @@ import type { Surface } from '../../physics/drive';
 import { youngModulusMpa } from '../../physics/rubber';
 import { GROOVE_LOG_RATIO, hardnessOf, idlerSurface, type Situation, type Spread } from '../sizing';
 import type { Combined } from '../../base/statistics';
+import { forShapes } from '../../base/shapes';
 import { below, COORDINATES, each, LOG_UNLIKELY, quantile, spreadOf, type Coordinates } from './columns';
 import { explainDesign } from './design';
 import { drawNeed } from './drawNeed';
@@ -82,11 +83,7 @@ export function draw(situation: Situation, z: readonly Float64Array[]): Drawn {
         ? friction(idlerSurface(situation, index), z[COORDINATES.length + index] as Float64Array)
         : drivenFriction,
     ),
-    modulusMpa: {
-      square: rubber(priors.squareShoreA, on.square),
-      round: rubber(priors.ringShoreA, on.round),
-      flat: rubber(priors.flatShoreA, on.flat),
-    },
+    modulusMpa: forShapes((shape) => rubber(hardnessOf(shape, priors), on[shape])),
     motorFrictionClean: friction('clean', on.motorFriction),
     drivenFrictionClean: friction('clean', on.drivenFriction),
     relaxedShare,

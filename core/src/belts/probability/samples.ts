@@ -1,5 +1,5 @@
 import type { DriveValues } from '../../physics/evaluation';
-import { SECTION_SHAPES, type SectionShape } from '../../base/units';
+import { forShapes, type SectionShape } from '../../base/shapes';
 
 /**
  * Drives that could be the one on the bench, drawn once and shared by every belt that is judged: a belt that works in
@@ -80,12 +80,10 @@ export function samplesOf(
     motorFriction: list((one) => one.motorFriction),
     drivenFriction: list((one) => one.drivenFriction),
     idlerFrictions: Array.from({ length: idlers }, (_, index) => list((one) => one.idlerFrictions[index] ?? 0)),
-    modulusMpa: Object.fromEntries(
-      SECTION_SHAPES.map((shape) => {
-        const own = modulusMpa[shape];
-        return [shape, own ? Float64Array.from(own) : list((one) => one.modulusMpa)];
-      }),
-    ) as Record<SectionShape, Float64Array>,
+    modulusMpa: forShapes((shape) => {
+      const own = modulusMpa[shape];
+      return own ? Float64Array.from(own) : list((one) => one.modulusMpa);
+    }),
     motorFrictionClean: list((one) => one.motorFriction),
     drivenFrictionClean: list((one) => one.drivenFriction),
     relaxedShare: list((one) => one.relaxedShare),

@@ -1,5 +1,5 @@
 import type { Sister, Situation } from '../sizing';
-import type { SectionShape } from '../../base/units';
+import { forShapes, type SectionShape } from '../../base/shapes';
 import type { Drawn } from './draw';
 import { below } from './columns';
 import { playOutcomes } from './kernel';
@@ -78,11 +78,7 @@ function addSister(
     pathMm,
     motorFriction: friction(sister.motorSurface, zMotor),
     drivenFriction: friction(sister.drivenSurface, zDriven),
-    modulusMpa: {
-      square: rubber('square'),
-      round: rubber('round'),
-      flat: rubber('flat'),
-    },
+    modulusMpa: forShapes(rubber),
     needNmm: each((i) => (at(samples.needNmm, i) / at(stiffness, i)) * at(stiff, i)),
     stallNmm: each((i) => at(samples.stallNmm, i) * Math.exp(MOTOR_APART * at(zStall, i))),
     heldThroughN: new Float64Array(count),

@@ -2,7 +2,7 @@ import { motorTorqueNmm } from '../../physics/drive';
 import type { DriveValues } from '../../physics/evaluation';
 import { youngModulusMpa } from '../../physics/rubber';
 import type { Combined } from '../../base/statistics';
-import type { SectionShape } from '../../base/units';
+import type { SectionShape } from '../../base/shapes';
 import { gearingOf, needNmm, pullPrior } from './need';
 import { hardnessOf, healthyPullN, type Spread } from './priors';
 import { idlerSurface, type Situation } from './situation';

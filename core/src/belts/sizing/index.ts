@@ -3,6 +3,7 @@ export {
   DEFAULT_PRIORS,
   FRICTION_FIELD,
   hardnessOf,
+  withHardness,
   healthyPullN,
   PRIOR_FIGURES,
   PRIOR_SPREADS,

@@ -1,5 +1,5 @@
 import { SURFACES, type Surface } from '../../physics/drive';
-import type { SectionShape } from '../../base/units';
+import { forShapes, SECTION_SHAPES, SHAPES, shapeOf, type SectionShape } from '../../base/shapes';
 
 /** A figure that is not known exactly: best estimate and standard uncertainty (k = 1). */
 export interface Spread {
@@ -29,15 +29,22 @@ const plain = (name: string, unit: string, min: number, max: number, first: numb
   first,
 });
 
+/** The bench's own figure of a shape's hardness is kept under this. */
+export type HardnessKey = { [S in SectionShape]: (typeof SHAPES)[S]['hardness']['key'] }[SectionShape];
+const HARDNESS_SPREADS = Object.fromEntries(
+  SECTION_SHAPES.map((shape) => {
+    const { key, of, best, std } = shapeOf(shape).hardness;
+    return [key, spread(`Hardness of ${of} as sold`, 'Shore A', 20, 80, best, std)];
+  }),
+) as Record<HardnessKey, ReturnType<typeof spread>>;
+
 /**
  * What is believed until it is measured, each with its spread. Relaxation after makers' handbooks and common practice;
  * tray, motor and bush from memory, no source. Spreads are a quarter of the stated ranges (19 in 20 inside).
  */
 export const PRIOR_SPREADS = {
-  /** Each stock has a hardness of its own: rings as sold are harder. From memory of the trade, no source. */
-  squareShoreA: spread('Hardness of square belts as sold', 'Shore A', 20, 80, 60, 3),
-  ringShoreA: spread('Hardness of rings as sold', 'Shore A', 20, 80, 70, 3),
-  flatShoreA: spread('Hardness of flat belts as sold', 'Shore A', 20, 80, 60, 3),
+  /** Each stock has a hardness of its own. */
+  ...HARDNESS_SPREADS,
   /** Share of its fresh pull that a belt keeps: 10–20 % goes in the first days, a little more by decades of time. */
   relaxedShare: spread('Share of its fresh pull that it keeps', 'ratio, no unit', 0.3, 1, 0.8, 0.04),
   trayPullN: spread('Tray pull, until measured', 'N', 0.1, 40, 1.4, 0.4),
@@ -149,8 +156,15 @@ export function checkPriors(kept: unknown): Priors {
 }
 
 /** What is believed of the hardness of a stock. */
-export const hardnessOf = (shape: SectionShape, priors: Priors): Spread =>
-  ({ square: priors.squareShoreA, round: priors.ringShoreA, flat: priors.flatShoreA })[shape];
+export const hardnessOf = (shape: SectionShape, priors: Priors): Spread => priors[SHAPES[shape].hardness.key];
+
+/** Priors in which every stock is of one hardness. */
+export const withHardness = (priors: Priors, best: number): Priors => ({
+  ...priors,
+  ...Object.fromEntries(
+    Object.values(forShapes((shape) => SHAPES[shape].hardness.key)).map((key) => [key, { ...priors[key], best }]),
+  ),
+});
 
 /**
  * The pull of the same tray when healthy, for which its motor was made: of a stiff tray the likeliest split between a

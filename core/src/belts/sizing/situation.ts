@@ -4,7 +4,8 @@ import type { Driven } from '../../base/loaders';
 import type { DriveFacts } from '../measuring';
 import type { BeltSection } from '../../physics/rubber';
 import type { Combined } from '../../base/statistics';
-import { ok, refuse, type Result, type SectionShape } from '../../base/units';
+import { ok, refuse, type Result } from '../../base/units';
+import { type SectionShape, shapeOf } from '../../base/shapes';
 import { DEFAULT_PRIORS, type Priors } from './priors';
 import { DEFAULT_REQUIREMENTS } from './requirements';
 
@@ -160,10 +161,14 @@ function pathOfOldBelt(oldBelt: Combined, state: OldState): Combined {
 
 /** The section that lay in the drive: of the belt itself, or where that is gone of the groove it lay in. */
 function oldSectionOf(facts: DriveFacts, shape: SectionShape): BeltSection | undefined {
-  const across = facts.section ?? (shape === 'flat' ? undefined : facts.grooveSection);
+  const wide = shapeOf(shape).hasWidth;
+  const across = facts.section ?? (wide ? undefined : facts.grooveSection);
   if (!across) return undefined;
-  const wide = shape === 'flat' ? (facts.width?.value ?? facts.grooveWidth?.value) : undefined;
-  return { shape, thicknessMm: across.value, widthMm: wide };
+  return {
+    shape,
+    thicknessMm: across.value,
+    widthMm: wide ? (facts.width?.value ?? facts.grooveWidth?.value) : undefined,
+  };
 }
 
 /**

@@ -38,7 +38,7 @@ import { EMPTY_CLEANING } from '../../work/cleaning';
 import { EMPTY_TRAIN } from '../../physics/train';
 
 const record = recordOf(everything);
-const file = (name: string) => readFileSync(new URL(`../../${name}`, import.meta.url), 'utf8');
+const file = (name: string) => readFileSync(new URL(`../../../${name}`, import.meta.url), 'utf8');
 const copy = () => JSON.parse(JSON.stringify(record)) as Record<string, never>;
 const problem = (content: string) => {
   const result = readTicketFile(content, 'a.json');

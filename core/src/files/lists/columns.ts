@@ -1,4 +1,5 @@
-import { parseBeltSize, parseLength, parseNumber } from '../../base/units';
+import { parseLength, parseNumber } from '../../base/units';
+import { parseBeltSize } from '../../base/shapes';
 
 /** What a column of a list of belts may hold. */
 export const COLUMNS = [

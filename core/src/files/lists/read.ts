@@ -1,15 +1,7 @@
 import { newItem, RUBBERS, sameSize, type BeltFields, type Item, type Rubber } from '../../shop/drawer';
 import { writeTable, type Table } from '../../base/table';
-import {
-  ok,
-  parseBeltSize,
-  parseLength,
-  parseNumber,
-  refuse,
-  type LengthUnit,
-  type Result,
-  type SectionShape,
-} from '../../base/units';
+import { ok, parseLength, parseNumber, refuse, type LengthUnit, type Result } from '../../base/units';
+import { parseBeltSize, SECTION_SHAPES, shapeOf, shapeSaid, shapeUnsaid } from '../../base/shapes';
 import type { Column, Matching } from './columns';
 
 /** What is wrong with a line of a list, in words. */
@@ -33,11 +25,6 @@ const RUBBER_WORDS: ReadonlyArray<readonly [RegExp, Rubber]> = [
   [/^(epdm|ethylene)/i, 'ethylenePropylene'],
   [/^(vmq|silicon)/i, 'siliconeRubber'],
   [/^(pu\b|pur\b|au\b|eu\b|polyurethan)/i, 'polyurethane'],
-];
-const SHAPE_WORDS: ReadonlyArray<readonly [RegExp, SectionShape]> = [
-  [/^(square|sq)/i, 'square'],
-  [/^(round|ring|o)/i, 'round'],
-  [/^flat/i, 'flat'],
 ];
 
 /** So many problems are named; a list with more is another kind of list. */
@@ -88,21 +75,15 @@ function beltOf({ cell, unitOf }: Row): Result<BeltFields> {
   const inner = across ? length('innerDiameter', 'inner diameter') : length('innerLength', 'inner length');
   if (!inner.ok) return inner;
   const said = cell('shape');
-  const shape =
-    said === ''
-      ? across
-        ? 'round'
-        : cell('width') !== ''
-          ? 'flat'
-          : 'square'
-      : SHAPE_WORDS.find(([words]) => words.test(said))?.[1];
-  if (!shape) return refuse(`“${said}” is no shape. Allowed: square, round, flat.`);
+  const shape = said === '' ? shapeUnsaid({ across, wide: cell('width') !== '' }) : shapeSaid(said);
+  if (!shape)
+    return refuse(`“${said}” is no shape. Allowed: ${SECTION_SHAPES.map((one) => shapeOf(one).said[0]).join(', ')}.`);
   const width = cell('width') === '' ? ok(null) : length('width', 'width');
   if (!width.ok) return width;
   return ok({
     shape,
     thicknessMm: thickness.value,
-    widthMm: shape === 'flat' ? width.value : null,
+    widthMm: shapeOf(shape).hasWidth ? width.value : null,
     innerLengthMm: across ? Math.PI * inner.value : inner.value,
   });
 }

@@ -1,3 +1,4 @@
+import { shapeOf } from '../../base/shapes';
 import { centreLineAt, innerPath, seatedRadiusMm, type Drive } from '../drive';
 import { thinnedMm, type BeltSection } from '../rubber';
 import type { DriveValues, EvaluatedBelt, SpeedWanted } from './types';
@@ -120,7 +121,7 @@ export function layBelt(drive: Drive | undefined, belt: EvaluatedBelt, values: D
  */
 export function sectionLogRatio(belt: BeltSection, old: BeltSection): number {
   const [mine, its] =
-    belt.shape === 'flat' && old.shape === 'flat'
+    shapeOf(belt.shape).hasWidth && shapeOf(old.shape).hasWidth
       ? [belt.widthMm ?? belt.thicknessMm, old.widthMm ?? belt.widthMm ?? belt.thicknessMm]
       : [belt.thicknessMm, old.thicknessMm];
   return Math.abs(Math.log(mine / its));

@@ -1,4 +1,4 @@
-import { SHAPES, type SectionShape } from '../../base/units';
+import { shapeOf, type SectionShape } from '../../base/shapes';
 
 /** A belt cut across, relaxed. `thicknessMm` is measured across the bend; `widthMm` is that of a flat belt. */
 export interface BeltSection {
@@ -10,7 +10,7 @@ export interface BeltSection {
 
 /** Unstretched area in mm². @example sectionAreaMm2({ shape: 'square', thicknessMm: 1.2 }) // 1.44 */
 export const sectionAreaMm2 = ({ shape, thicknessMm, widthMm = thicknessMm }: BeltSection): number =>
-  SHAPES[shape].areaMm2(thicknessMm, widthMm);
+  shapeOf(shape).areaMm2(thicknessMm, widthMm);
 
 /**
  * Pull of one stretched strand of incompressible rubber: T = (E/3)·A·(λ − λ⁻²), neo-Hookean.

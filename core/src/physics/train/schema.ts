@@ -1,4 +1,16 @@
-import { flag, id, list, nullable, number, one, shape, text, time, type ShapeValue, type ValueOf } from '../../base/schema';
+import {
+  flag,
+  id,
+  list,
+  nullable,
+  number,
+  one,
+  shape,
+  text,
+  time,
+  type ShapeValue,
+  type ValueOf,
+} from '../../base/schema';
 
 /** What a member of a train is. */
 export const MEMBER_KINDS = [

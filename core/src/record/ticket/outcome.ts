@@ -1,3 +1,4 @@
+import { shapeOf } from '../../base/shapes';
 import { STATIONS, stationOfEvent, type Try } from '../stations';
 import type { Ticket, TicketEvent } from './schema';
 
@@ -74,7 +75,7 @@ export function remediesOf(ticket: Ticket): readonly Remedied[] {
     if (right) {
       const { shape, thicknessMm, widthMm, innerLengthMm } = right;
       const said = KIND_OF_SOURCE.find(([words]) => words.test(right.source))?.[1];
-      const kind = said ?? (shape === 'round' ? 'ring' : 'newBelt');
+      const kind = said ?? (shapeOf(shape).soldAs === 'rings' ? 'ring' : 'newBelt');
       return [{ driveId: id, mechanism, kind, belt: { shape, thicknessMm, widthMm, innerLengthMm } }];
     }
     if (new RegExp(`drive ${name}: an office band`, 'i').test(ticket.handBack.provisional))

@@ -1,4 +1,16 @@
-import { fits, id, nullable, number, one, optional, shape, text, time, type AnyField, type ValueOf } from '../../base/schema';
+import {
+  fits,
+  id,
+  nullable,
+  number,
+  one,
+  optional,
+  shape,
+  text,
+  time,
+  type AnyField,
+  type ValueOf,
+} from '../../base/schema';
 import { complaint, details, stationEvents, stationsState, type BodyOf, type Stamp } from '../stations';
 import { EVENTS_MAX, TICKET_FORMAT, TICKET_VERSION } from './format';
 

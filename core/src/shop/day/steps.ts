@@ -2,7 +2,7 @@ import { arrivesBy, type Order } from '../orders';
 import { STATION_NAMES, STATIONS, type StationId } from '../../record/stations';
 import type { TicketSummary } from '../../record/ticket';
 import { timerState } from '../../base/timers';
-import { beltLabel } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 import type { Durations } from './durations';
 import { partsOf } from './waiting';
 

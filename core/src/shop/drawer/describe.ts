@@ -1,4 +1,5 @@
-import { beltLabel, counted } from '../../base/units';
+import { counted } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 import type { Says } from './says';
 import type { DrawerState, drawerEvents } from './schema';
 

@@ -1,15 +1,17 @@
+import { shapeOf, SECTION_SHAPES } from '../../base/shapes';
 import {
   SAME_LENGTH_MM,
   sameBelt,
   sameSection,
-  stockFor,
   USUAL_SERIES,
   type BenchStock,
   type CatalogueBelt,
+  SERIES,
+  BUILT_IN,
 } from '../../belts/catalogue';
 import { formatLength, type LengthUnit } from '../../base/units';
 import { monthsLater } from '../../base/timers';
-import { SERIES, type BeltFields, type DrawerState, type Item, type Rubber } from './schema';
+import { type BeltFields, type DrawerState, type Item, type Rubber } from './schema';
 
 /* What can be seen of a drawer: what is old, what runs low, where the one in my hand belongs. */
 
@@ -108,8 +110,6 @@ export interface Rail {
   readonly items: readonly Item[];
 }
 
-const SHAPE_ORDER = ['square', 'round', 'flat'];
-
 /**
  * The drawer as it hangs: a rail for each section, each with its sizes by length. Cost: that of sorting.
  *
@@ -118,7 +118,7 @@ const SHAPE_ORDER = ['square', 'round', 'flat'];
 export function railsOf(items: readonly Item[]): readonly Rail[] {
   const rails = new Map<string, Item[]>();
   for (const one of items) {
-    const width = one.shape === 'flat' && one.widthMm !== null ? `${one.widthMm.toFixed(1)} × ` : '';
+    const width = shapeOf(one.shape).hasWidth && one.widthMm !== null ? `${one.widthMm.toFixed(1)} × ` : '';
     const key = `${one.band ? 'band' : one.shape} ${width}${one.thicknessMm.toFixed(2)}`;
     const rail = rails.get(key);
     if (rail) rail.push(one);
@@ -130,7 +130,7 @@ export function railsOf(items: readonly Item[]): readonly Rail[] {
     .sort(
       (a, b) =>
         Number(a.section.band) - Number(b.section.band) ||
-        SHAPE_ORDER.indexOf(a.section.shape) - SHAPE_ORDER.indexOf(b.section.shape) ||
+        SECTION_SHAPES.indexOf(a.section.shape) - SECTION_SHAPES.indexOf(b.section.shape) ||
         a.section.thicknessMm - b.section.thicknessMm ||
         (a.section.widthMm ?? 0) - (b.section.widthMm ?? 0),
     );
@@ -171,8 +171,7 @@ const beltOf = (item: Item): CatalogueBelt => ({
  */
 export function benchStock({ items, switchedSeries }: Pick<DrawerState, 'items' | 'switchedSeries'>): BenchStock {
   const series = SERIES.filter((one) => USUAL_SERIES.includes(one) !== switchedSeries.includes(one));
-  const stock = { series, own: [] };
-  const sold = [...stockFor('square', 'both', stock), ...stockFor('flat', 'both', stock)];
+  const sold = series.flatMap((one) => [...BUILT_IN[one].belts]);
   const own: CatalogueBelt[] = [];
   // By the millimetre, since a full drawer would be compared millions of times.
   const byMm = new Map<number, CatalogueBelt[]>();

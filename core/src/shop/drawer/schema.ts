@@ -1,3 +1,4 @@
+import { SERIES } from '../../belts/catalogue';
 import {
   day,
   flag,
@@ -12,7 +13,7 @@ import {
   type ShapeValue,
   type ValueOf,
 } from '../../base/schema';
-import { SECTION_SHAPES } from '../../base/units';
+import { SECTION_SHAPES } from '../../base/shapes';
 
 /* What a bench has in its drawer: belts, rings and bands by size, and kits that are not taken apart yet. */
 
@@ -89,10 +90,6 @@ export interface Kit extends ValueOf<typeof kit> {}
 /** One that a try on a ticket has out of the drawer. */
 const take = shape({ tryId: id(), itemId: id(), ticketId: id() });
 export interface Take extends ValueOf<typeof take> {}
-
-/** The series that come with the app and can be switched. */
-export const SERIES = ['square', 'as568', 'metric', 'flat'] as const;
-export type Series = (typeof SERIES)[number];
 
 export const ITEMS_MAX = 20_000;
 

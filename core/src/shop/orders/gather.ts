@@ -1,5 +1,6 @@
 import { itemFor, sameSize, type BeltFields, type Item } from '../drawer';
-import { beltLabel, counted, type LengthUnit } from '../../base/units';
+import { counted, type LengthUnit } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 import { isOut, outstanding, wantState } from './standing';
 import type { Order } from './schema';
 

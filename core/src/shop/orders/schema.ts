@@ -1,5 +1,17 @@
 import { beltFields, item } from '../drawer';
-import { day, flag, id, list, nullable, number, shape, text, time, type ShapeValue, type ValueOf } from '../../base/schema';
+import {
+  day,
+  flag,
+  id,
+  list,
+  nullable,
+  number,
+  shape,
+  text,
+  time,
+  type ShapeValue,
+  type ValueOf,
+} from '../../base/schema';
 
 /* What was asked of suppliers and what came of it. An order without a day on which it was placed is a list being made. */
 

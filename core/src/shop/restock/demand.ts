@@ -1,7 +1,7 @@
 import { CATALOGUE, type CatalogueBelt } from '../../belts/catalogue';
 import { itemFor, lengthOf, sameSize, type BeltFields, type Item } from '../drawer';
 import type { TicketSummary } from '../../record/ticket';
-import { beltLabel } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 import type { Demand, Offer } from './cover';
 
 const YEAR_MS = 365.25 * 86_400_000;

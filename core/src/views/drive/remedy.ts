@@ -1,3 +1,4 @@
+import { shapeOf } from '../../base/shapes';
 import { isGone } from '../../physics/drive';
 import { CATALOGUE } from '../../belts/catalogue';
 import { REMEDIES, type RemedyId } from '../../belts/probability';
@@ -21,7 +22,7 @@ export function oldBeltTry({ drive, facts }: Pick<DriveView, 'drive' | 'facts'>,
   return {
     shape: drive.oldShape,
     thicknessMm: section.value,
-    widthMm: drive.oldShape === 'flat' ? (width?.value ?? null) : null,
+    widthMm: shapeOf(drive.oldShape).hasWidth ? (width?.value ?? null) : null,
     innerLengthMm: oldBelt.value,
     measuredMm: null,
     source,

@@ -1,3 +1,4 @@
+import { liesWhere } from '../../base/shapes';
 import type { Sister } from '../../belts/sizing';
 import type { DriveRecord, Try } from '../../record/stations';
 import { factsOf, type Ticket } from '../../record/ticket';
@@ -49,7 +50,7 @@ export function sistersOf(
           drivenSurface: one.drivenSurface,
           tries: one.tries.flatMap((each) =>
             // A band put on in place of a belt tells of its own rubber, which nobody knows.
-            each.verdict === 'untried' || (each.shape === 'flat') !== (oldShape === 'flat')
+            each.verdict === 'untried' || !liesWhere(each.shape, oldShape)
               ? []
               : [{ belt: triedBelt(each), verdict: each.verdict }],
           ),

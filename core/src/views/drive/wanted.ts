@@ -1,5 +1,6 @@
 import { inHundred, type Wanted } from '../../belts/probability';
-import { beltLabel, formatLength, type LengthUnit } from '../../base/units';
+import { formatLength, type LengthUnit } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 
 /**
  * What would be asked for where nothing in stock fits, in words for screen and paper.

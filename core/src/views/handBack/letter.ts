@@ -7,7 +7,8 @@ import {
   type CycleAction,
   type FailedKind,
 } from '../../work/proving';
-import { beltLabel, counted, formatDay, type LengthUnit } from '../../base/units';
+import { counted, formatDay, type LengthUnit } from '../../base/units';
+import { beltLabel } from '../../base/shapes';
 import { type Ticket } from '../../record/ticket';
 import { handBackText } from './filled';
 import { OFFER_NAMES, type ComplaintState } from '../../record/stations';

@@ -1,4 +1,10 @@
-import { againstCounted, trainFigures, type BeltRatios, type TrainFigures, type TrainProblem } from '../../physics/train';
+import {
+  againstCounted,
+  trainFigures,
+  type BeltRatios,
+  type TrainFigures,
+  type TrainProblem,
+} from '../../physics/train';
 import { factsOf, type Ticket } from '../../record/ticket';
 
 /** What the train of a ticket says. */

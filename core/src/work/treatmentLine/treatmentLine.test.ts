@@ -31,7 +31,7 @@ const said = (line: string, map = MAPS.T ?? [], chosenId: string | null = null):
 
 describe('a typed line of cleaning', () => {
   // Invented lines, each read through by hand: kind of loader, line, and what is understood.
-  const corpus = readFileSync(join(import.meta.dirname, '../../fixtures/treatmentLines.txt'), 'utf8')
+  const corpus = readFileSync(join(import.meta.dirname, '../../../fixtures/treatmentLines.txt'), 'utf8')
     .split('\n')
     .filter((line) => line !== '')
     .map((line) => /^([TCS]) (.*) => (.*)$/.exec(line)?.slice(1) as [string, string, string]);

@@ -13,7 +13,7 @@ import {
   type ShapeValue,
   type ValueOf,
 } from '../../../base/schema';
-import { SECTION_SHAPES } from '../../../base/units';
+import { SECTION_SHAPES } from '../../../base/shapes';
 
 /* The belt drives of a machine: what Measure reads of them and what Size tries on them. */
 

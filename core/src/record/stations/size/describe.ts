@@ -1,4 +1,4 @@
-import { beltLabel } from '../../../base/units';
+import { beltLabel } from '../../../base/shapes';
 import { namedFields, type Descriptions, type EventPlace } from '../module';
 import type { sizeEvents } from './schema';
 import { VERDICT_NAMES } from './words';

@@ -1,4 +1,16 @@
-import { flag, id, list, nullable, number, one, pictureId, shape, text, time, type ValueOf } from '../../../base/schema';
+import {
+  flag,
+  id,
+  list,
+  nullable,
+  number,
+  one,
+  pictureId,
+  shape,
+  text,
+  time,
+  type ValueOf,
+} from '../../../base/schema';
 
 /* What comes in with a machine: its complaints, what it shows, what lay in it, and what its owner answered. */
 

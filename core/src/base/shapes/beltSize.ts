@@ -1,8 +1,5 @@
-import { MM_PER_INCH } from './constants';
-import { formatLength } from './format';
-import { parseLength } from './parseLength';
-import { ok, refuse, type Result } from './result';
-import type { SectionShape } from './sectionShapes';
+import { formatLength, MM_PER_INCH, ok, parseLength, refuse, type Result } from '../units';
+import { shapeOf, shapeSaid, shapeUnsaid, SHAPE_WORDS, type SectionShape } from './all';
 
 /** A belt size as the bench writes it, and what was understood. */
 export interface BeltSize {
@@ -24,7 +21,6 @@ const NOMINAL_SECTIONS: Readonly<Record<string, number>> = {
   '1/16': 0.07 * MM_PER_INCH,
   '3/32': 0.103 * MM_PER_INCH,
 };
-const RING_SECTIONS_MM = [0.07 * MM_PER_INCH, 0.103 * MM_PER_INCH];
 
 /**
  * Reads an O-ring section: `1/16` is the nominal name of 0.070 in, `3/32` of 0.103 in; anything else is a length.
@@ -39,6 +35,9 @@ export function parseRingSection(text: string): Result<number> {
   return length.ok ? ok(length.value.lengthMm) : length;
 }
 
+/** A word for the shape in front, where there is one, and the rest. */
+const SAID = new RegExp(`^\\s*(?:(${SHAPE_WORDS})(?![a-z])\\s*)?(.+?)\\s*$`, 'i');
+
 /** What is known of the drive, for a size that leaves the section out. */
 export interface KnownSection {
   readonly shape: SectionShape;
@@ -51,10 +50,6 @@ const ACROSS = /^(?:Ø|⌀|dia(?:meter)?\.?|(?:inside|inner)\s+dia(?:meter)?\.?|
 /** A size along, said so. */
 const ALONG = /\s*(?:long|length|inner length)$/i;
 const DOUBLED = /^(?:doubled\s+(?:flat\s+)?(.+)|(.+?)\s+doubled(?:\s+flat)?)$/i;
-/** Square belts below, and rings above this are rare: such a figure may be the other thing. */
-const SQUARE_RARE_BELOW_MM = 50;
-const RING_RARE_ABOVE_MM = 60;
-
 type Meant = 'along' | 'across' | 'unsaid';
 interface Size {
   readonly mm: number;
@@ -78,23 +73,18 @@ function beltOf(section: KnownSection, { mm, meant }: Size): Result<BeltSize> {
   if (mm <= thicknessMm) {
     return refuse(`Read a size of ${formatLength(mm, 'mm')} mm, no larger than the section itself.`);
   }
-  const across = meant === 'across' || (meant === 'unsaid' && shape === 'round');
+  const record = shapeOf(shape);
+  const across = meant === 'across' || (meant === 'unsaid' && record.soldBy === 'diameter');
   const innerLengthMm = across ? Math.PI * mm : mm;
-  const t = formatLength(thicknessMm, 'mm');
-  const named =
-    shape === 'flat'
-      ? `flat belt, ${formatLength(widthMm ?? thicknessMm, 'mm')} mm wide, ${t} mm thick`
-      : shape === 'round'
-        ? `O-ring, section ${t} mm`
-        : `square belt, section ${t} mm`;
+  const named = record.inWords(formatLength(thicknessMm, 'mm'), formatLength(widthMm ?? thicknessMm, 'mm'));
   const length = `inner length ${formatLength(innerLengthMm, 'mm')} mm`;
   const echo = across ? `${named}, inner diameter ${formatLength(mm, 'mm')} mm: ${length}` : `${named}, ${length}`;
-  const rare = across ? mm > RING_RARE_ABOVE_MM : mm < SQUARE_RARE_BELOW_MM;
+  const rare = mm > record.rareMm.above || mm < record.rareMm.below;
   const otherwise: BeltSize['otherwise'] = meant === 'unsaid' && rare ? { mm, along: across } : undefined;
   return ok({
     shape,
     thicknessMm,
-    ...(shape === 'flat' && widthMm !== undefined && { widthMm }),
+    ...(record.hasWidth && widthMm !== undefined && { widthMm }),
     innerLengthMm,
     echo,
     ...(otherwise && { otherwise }),
@@ -115,20 +105,18 @@ function beltOf(section: KnownSection, { mm, meant }: Size): Result<BeltSize> {
  * @example parseBeltSize('4x0.6x208') // flat, 4 wide, 0.6 thick, 208 mm inner length
  */
 export function parseBeltSize(text: string, known?: KnownSection): Result<BeltSize> {
-  const [, word = '', rest = ''] = /^\s*(?:(square|sq|ring|o-ring|o|flat)(?![a-z])\s*)?(.+?)\s*$/i.exec(text) ?? [];
+  const [, word = '', rest = ''] = SAID.exec(text) ?? [];
+  const said = shapeSaid(word);
   const parts = rest.split(/\s*[x×*]\s*/i);
-  if (parts.length === 3) return flatSize(parts as [string, string, string]);
+  if (parts.length === 3) return wideSize(parts as [string, string, string], said);
   if (parts.length === 2) {
     const section = parseRingSection(parts[0] ?? '');
     if (!section.ok) return section;
     const size = parseSize(parts[1] ?? '');
     if (!size.ok) return size;
-    const ring = /^(ring|o)/i.test(word)
-      ? true
-      : word !== ''
-        ? false
-        : RING_SECTIONS_MM.some((mm) => Math.abs(mm - section.value) < 0.025);
-    return beltOf({ shape: ring ? 'round' : 'square', thicknessMm: section.value }, size.value);
+    const shape = said ?? shapeUnsaid({ thicknessMm: section.value });
+    if (shapeOf(shape).hasWidth) return refuse(needsWidth(text, shape));
+    return beltOf({ shape, thicknessMm: section.value }, size.value);
   }
   if (parts.length > 3 || rest === '' || !known) {
     return refuse(`Read “${text.trim()}”. A belt is section × size, such as 1.2x118, 1.78x28.3 or 4x0.6x208.`);
@@ -143,8 +131,14 @@ export function parseBeltSize(text: string, known?: KnownSection): Result<BeltSi
     : beltOf(known, { mm: 2 * size.value.mm - 4 * known.thicknessMm, meant: 'along' });
 }
 
+const needsWidth = (text: string, shape: SectionShape): string =>
+  `Read “${text.trim()}”. A ${shapeOf(shape).name} belt is width × thickness × inner length, such as 4x0.6x208.`;
+
 /** Width × thickness × inner length; the thinner of the two first is the thickness all the same. */
-function flatSize(texts: readonly [string, string, string]): Result<BeltSize> {
+function wideSize(texts: readonly [string, string, string], said: SectionShape | undefined): Result<BeltSize> {
+  const shape = said ?? shapeUnsaid({ wide: true });
+  if (!shapeOf(shape).hasWidth)
+    return refuse(`Read three figures. ${shapeOf(shape).inShop} is section × size, such as 1.2x118.`);
   const [a, b] = [parseLength(texts[0]), parseLength(texts[1])];
   if (!a.ok) return a;
   if (!b.ok) return b;
@@ -153,5 +147,5 @@ function flatSize(texts: readonly [string, string, string]): Result<BeltSize> {
   const [widthMm, thicknessMm] = [a.value.lengthMm, b.value.lengthMm].sort((one, two) => two - one) as [number, number];
   if (widthMm > 20)
     return refuse(`Read a width of ${formatLength(widthMm, 'mm')} mm. Flat belts here are up to 20 mm wide.`);
-  return beltOf({ shape: 'flat', thicknessMm, widthMm }, size.value);
+  return beltOf({ shape, thicknessMm, widthMm }, size.value);
 }

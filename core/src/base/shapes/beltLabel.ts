@@ -1,6 +1,5 @@
-import { MM_PER_INCH, type LengthUnit } from './constants';
-import { formatLength } from './format';
-import { SHAPES, type SectionShape } from './sectionShapes';
+import { formatLength, MM_PER_INCH, type LengthUnit } from '../units';
+import { shapeOf, type SectionShape } from './all';
 
 /**
  * Section × size as the trade writes it: an O-ring by inner diameter, another belt by inner length. The shape's sign
@@ -18,13 +17,13 @@ export function beltLabel(
   },
   unit: LengthUnit,
 ): { readonly sign: string; readonly size: string; readonly words: string } {
-  const { sign, name, soldBy } = SHAPES[belt.shape];
+  const { sign, name, soldBy, hasWidth } = shapeOf(belt.shape);
   const ring = soldBy === 'diameter';
   const size = ring ? belt.innerLengthMm / Math.PI : belt.innerLengthMm;
   const across = (mm: number): string => (unit === 'in' ? (mm / MM_PER_INCH).toFixed(3) : formatLength(mm, 'mm'));
   // A flat belt is written width first.
   const thickness =
-    belt.shape === 'flat' && belt.widthMm != null
+    hasWidth && belt.widthMm != null
       ? `${across(belt.widthMm)} × ${across(belt.thicknessMm)}`
       : across(belt.thicknessMm);
   const figure = ring && unit === 'mm' ? size.toFixed(2) : formatLength(size, unit);
