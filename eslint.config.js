@@ -3,6 +3,18 @@ import hooks from 'eslint-plugin-react-hooks';
 import a11y from 'eslint-plugin-jsx-a11y';
 import globals from 'globals';
 
+/** A test of a loader's or a shape's name: ask its record instead (`loaderOf`, `shapeOf`). */
+const NAMES_TESTED = [
+  ['Loader|loader', 'tray|twinTray|carousel|slot|lift|diskDrive|wire', 'loaderOf(…) in base/loaders'],
+  ['oldShape|shape', 'square|round|flat', 'shapeOf(…) in base/shapes'],
+  ['driven', 'tray|drawer|lift|disc|spindle', 'isTurned(…) in base/loaders'],
+].flatMap(([of, names, instead]) =>
+  [`[left.name=/^(${of})$/]`, `[left.property.name=/^(${of})$/]`].map((left) => ({
+    selector: `BinaryExpression${left}[right.value=/^(${names})$/]`,
+    message: `Ask the record: ${instead}.`,
+  })),
+);
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', '.tmp/**', 'playwright-report/**'] },
   ...tseslint.configs.recommendedTypeChecked,
@@ -33,6 +45,8 @@ export default tseslint.config(
       '@typescript-eslint/no-unnecessary-type-assertion': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
+      // What depends on a kind of loader or a shape of section stands in its record, and nowhere else.
+      'no-restricted-syntax': ['error', ...NAMES_TESTED],
     },
   },
   {
@@ -47,6 +61,7 @@ export default tseslint.config(
           selector: "NewExpression[callee.name='Date'][arguments.length=0]",
           message: 'Pass the time in.',
         },
+        ...NAMES_TESTED,
       ],
       'no-restricted-properties': [
         'error',

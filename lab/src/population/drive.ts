@@ -71,14 +71,13 @@ function surfaceOf(random: Random): keyof typeof FRICTION_REAL {
   return drawn < 0.88 ? 'glazed' : drawn < 0.96 ? 'dusty' : 'oily';
 }
 
+const SHAPE_OF = { square: 'square', ring: 'round', flat: 'flat' } as const;
 const isOf = (one: TrueDrive, kind: DriveClass): boolean => {
   switch (kind) {
     case 'square':
-      return one.section.shape === 'square';
     case 'ring':
-      return one.section.shape === 'round';
     case 'flat':
-      return one.section.shape === 'flat';
+      return one.section.shape === SHAPE_OF[kind];
     case 'smallMotor':
       return one.drive.motorPulley.bottomDiameterMm < 4.2;
     case 'weakMotor':

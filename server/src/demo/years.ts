@@ -1,3 +1,5 @@
+import { USUAL_LOADER } from '@loose-pulley/core/base/loaders';
+import { shapeOf } from '@loose-pulley/core/base/shapes';
 import { seeded } from '@loose-pulley/core/base/statistics';
 import type { EventBody } from '@loose-pulley/core/record/ticket';
 import type { Details, Try } from '@loose-pulley/core/record/stations';
@@ -111,7 +113,11 @@ function bodiesOf(
 ): DemoTicket['bodies'] {
   const { right, wrong, oldMm } = machine;
   const first = remedy === 'new' && draw() < 0.35;
-  const kept = { ...right, shape: 'square' as const, thicknessMm: right.shape === 'square' ? right.thicknessMm : 1.2 };
+  const kept = {
+    ...right,
+    shape: 'square' as const,
+    thicknessMm: shapeOf(right.shape).soldBy === 'length' ? right.thicknessMm : 1.2,
+  };
   const fit: EventBody[] =
     remedy === 'new'
       ? [
@@ -158,7 +164,7 @@ function bodiesOf(
         ] as const)
       : []),
     ...doneStations('find', 'strip'),
-    ...(remedy === 'cleaned' && machine.loader === 'tray'
+    ...(remedy === 'cleaned' && machine.loader === USUAL_LOADER
       ? [...cleaned(number, ['drive pulley isopropyl alcohol clean'], { 'drive pulley': 'acetal' }), timersSeen]
       : [notNeeded('clean')]),
     ...readings(number, 'A', [

@@ -10,7 +10,7 @@ import { newTicket } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
-import { LOADER_NAMES, loaderNamed, LOADERS, type Loader } from '@loose-pulley/core/base/loaders';
+import { loaderNamed, LOADERS, type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
 
 /** The ways that are offered without a ticket. */
 const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));
@@ -208,7 +208,7 @@ function NewTicketForm({
         >
           {LOADERS.map((one) => (
             <option key={one} value={one}>
-              {LOADER_NAMES[one]}
+              {loaderOf(one).name}
             </option>
           ))}
         </select>

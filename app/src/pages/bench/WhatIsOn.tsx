@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { loaderNamed, LOADER_NAMES } from '@loose-pulley/core/base/loaders';
+import { loaderNamed, loaderOf } from '@loose-pulley/core/base/loaders';
 import { newTicket } from '../../state/persistence/actions';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -61,7 +61,7 @@ export function WhatIsOn() {
       </div>
       <p aria-live="polite" className="min-h-[1.4em] text-sm text-soft">
         {machine !== '' &&
-          `${machine}${complaint === '' ? '; after a comma, what it does wrong' : `: “${complaint}”`}; a ${LOADER_NAMES[loader]}, which Take in changes.`}
+          `${machine}${complaint === '' ? '; after a comma, what it does wrong' : `: “${complaint}”`}; a ${loaderOf(loader).name}, which Take in changes.`}
       </p>
       {known.length > 0 && (
         <p className="flex flex-wrap gap-x-4">

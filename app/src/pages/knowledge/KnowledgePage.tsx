@@ -8,7 +8,7 @@ import { Choice } from '../../parts/ui/Choice';
 import { useTitle } from '../../parts/ui/title';
 import { Shares } from './Shares';
 import { TestTable } from './TestTable';
-import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/base/loaders';
+import { LOADERS, type Loader, USUAL_LOADER, loaderOf } from '@loose-pulley/core/base/loaders';
 
 /** What the adviser knows, every number of it: to read, to change, to keep as the bench's own, to hand on. */
 export function KnowledgePage() {
@@ -20,7 +20,7 @@ export function KnowledgePage() {
     check: checkKnowledge,
     read: readKnowledgeFile,
   });
-  const [loader, setLoader] = useState<Loader>('tray');
+  const [loader, setLoader] = useState<Loader>(USUAL_LOADER);
   const [testId, setTestId] = useState(KNOWLEDGE.tests[0]?.id ?? '');
   const { held: knowledge } = own;
   if (!knowledge) return <p className="p-5">One moment.</p>;
@@ -51,7 +51,7 @@ export function KnowledgePage() {
             label="Kind of loader"
             value={loader}
             className="justify-self-start"
-            options={LOADERS.map((one) => [one, LOADER_NAMES[one]] as const)}
+            options={LOADERS.map((one) => [one, loaderOf(one).name] as const)}
             onChoose={setLoader}
           />
           <Shares knowledge={knowledge} loader={loader} onChange={own.change} />

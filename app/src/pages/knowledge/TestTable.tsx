@@ -1,3 +1,4 @@
+import { USUAL_LOADER } from '@loose-pulley/core/base/loaders';
 import { inWords, testName, type BenchTest, type Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { Button } from '../../parts/ui/Button';
 import { Percent } from './Percent';
@@ -16,7 +17,7 @@ export function TestTable({
   readonly onTest: (testId: string) => void;
   readonly onChange: (test: BenchTest) => void;
 }) {
-  const loader = test.loaders[0] ?? 'tray';
+  const loader = test.loaders[0] ?? USUAL_LOADER;
   const named = knowledge.causes.filter(({ id }) => test.given[id]);
   const others = knowledge.causes.filter(({ id }) => !test.given[id]);
   const rows: ReadonlyArray<readonly [id: string | null, name: string, row: readonly number[]]> = [
@@ -39,7 +40,7 @@ export function TestTable({
         >
           {knowledge.tests.map((one) => (
             <option key={one.id} value={one.id}>
-              {testName(one, one.loaders[0] ?? 'tray')}
+              {testName(one, one.loaders[0] ?? USUAL_LOADER)}
             </option>
           ))}
         </select>

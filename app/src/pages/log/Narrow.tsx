@@ -1,4 +1,4 @@
-import { LOADER_NAMES, LOADERS, type Loader } from '@loose-pulley/core/base/loaders';
+import { LOADERS, type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
 import { REMEDY_KIND_NAMES, REMEDY_KINDS, type RemedyKind } from '@loose-pulley/core/record/ticket';
 import { Button } from '../../parts/ui/Button';
 import { NO_FILTER, type LogFilter } from './logColumns';
@@ -47,7 +47,7 @@ export function Narrow({
         <option value="">any loader</option>
         {LOADERS.map((one) => (
           <option key={one} value={one}>
-            {LOADER_NAMES[one]}
+            {loaderOf(one).name}
           </option>
         ))}
       </select>

@@ -1,5 +1,5 @@
 import { minutesOf } from '@loose-pulley/core/shop/lifetimes';
-import { LOADER_NAMES, type Loader } from '@loose-pulley/core/base/loaders';
+import { type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
 import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { writeTable } from '@loose-pulley/core/base/table';
 
@@ -11,7 +11,7 @@ export const LOG_COLUMNS = {
   machine: { name: 'machine', of: (one: TicketSummary) => one.machine },
   serial: { name: 'serial', of: (one: TicketSummary) => one.serial },
   owner: { name: 'owner', of: (one: TicketSummary) => one.owner },
-  loader: { name: 'loader', of: (one: TicketSummary) => LOADER_NAMES[one.loader] },
+  loader: { name: 'loader', of: (one: TicketSummary) => loaderOf(one.loader).name },
   mechanism: { name: 'mechanism', of: (one: TicketSummary) => one.mechanisms.join(', ') },
   complaint: { name: 'complaint', of: (one: TicketSummary) => one.complaint },
   found: { name: 'found', of: (one: TicketSummary) => one.causes.join(', ') },

@@ -1,3 +1,4 @@
+import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { handBackText } from '@loose-pulley/core/views/handBack';
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -41,7 +42,6 @@ import {
   STATIONS,
   VERDICT_NAMES,
 } from '@loose-pulley/core/record/stations';
-import { LOADER_NAMES } from '@loose-pulley/core/base/loaders';
 
 const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
 
@@ -118,7 +118,7 @@ export function SheetPage() {
             [
               ['Whose', ticket.owner],
               ['Serial', ticket.serial],
-              ['Kind', LOADER_NAMES[ticket.loader]],
+              ['Kind', loaderOf(ticket.loader).name],
             ] as const
           )
             .filter(([, value]) => value !== '')

@@ -1,9 +1,10 @@
+import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { looksRight, memberWords, nextTrial, timed, toothMm, type Member } from '@loose-pulley/core/physics/train';
 import { trainView } from '@loose-pulley/core/views/train';
 import { capital, counted, listed, parseNumber } from '@loose-pulley/core/base/units';
-import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+
 import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -25,7 +26,7 @@ export function Timing({ member }: { readonly member: Member }) {
   const { belts } = trainView(ticket);
   if (!timed(train.members).some(({ id }) => id === member.id)) return null;
   const each = toothMm(train, belts, member.id);
-  const moved = DRIVEN_WORDS[DRIVEN_OF[ticket.loader]];
+  const moved = DRIVEN[loaderOf(ticket.loader).driven].word;
   const marked = train.members.filter(({ reference }) => reference.trim() !== '').map(({ id }) => id);
   const wrong = looksRight(train.members, member.id, marked);
   const trials = train.trials.filter(({ memberId }) => memberId === member.id);
@@ -82,7 +83,7 @@ export function Timing({ member }: { readonly member: Member }) {
           Looks right and is not: {listed(wrong.map(String))} teeth out bring every mark back.
         </p>
       )}
-      {ticket.loader === 'carousel' && (
+      {loaderOf(ticket.loader).has.homing && (
         <p className="text-[15px] text-soft">
           Some of these find home by themselves under power, others snap to rest when a gear is pulled: look before you
           count.

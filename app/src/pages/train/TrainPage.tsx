@@ -1,5 +1,6 @@
+import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
-import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+
 import { trainView } from '@loose-pulley/core/views/train';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { useWidth } from '../../parts/draw/useWidth';
@@ -24,9 +25,9 @@ export function TrainPage() {
   const [motorTurns, setMotorTurns] = useState(0);
   const { train, loader } = ticket;
   const { figures, problem, counted, countedMm } = trainView(ticket);
-  const moved = DRIVEN_WORDS[DRIVEN_OF[loader]];
+  const moved = DRIVEN[loaderOf(loader).driven].word;
   const chosen = train.members.find(({ id }) => id === chosenId);
-  const slot = loader === 'slot';
+  const { has } = loaderOf(loader);
   const most = Math.max(1, Math.ceil(figures?.turnsEndToEnd ?? 10));
   const number = (one: number): string => (one >= 10 ? one.toFixed(1) : one.toFixed(2));
   return (
@@ -42,7 +43,7 @@ export function TrainPage() {
           )}
         </div>
         <PluggedCaution ticket={ticket} />
-        {slot && <RollersPanel />}
+        {has.rollers && <RollersPanel />}
         <TrainLine />
         {problem && (
           <p role="alert" className="border-l-4 border-live pl-3 text-live">
@@ -81,11 +82,11 @@ export function TrainPage() {
           </p>
         )}
         {figures && <Figures />}
-        <Square loaders={['tray', 'twinTray', 'carousel', 'lift', 'wire']} />
+        {has.tray && <Square />}
         <Fold title="Mode gear: where the mechanism believes it is" open={train.mode.states.length > 0}>
           <ModePanel />
         </Fold>
-        {!slot && (
+        {!has.rollers && (
           <Fold title="Rollers and link" open={train.rollers.list.length > 0}>
             <RollersPanel />
           </Fold>
@@ -109,9 +110,8 @@ export function TrainPage() {
   );
 }
 
-function Square({ loaders }: { readonly loaders: readonly string[] }) {
+function Square() {
   const { ticket } = useTicket();
-  if (!loaders.includes(ticket.loader)) return null;
   return (
     <Fold
       title="How it sits: square, seated"

@@ -12,11 +12,11 @@ import { recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { sound } from './tones';
-import type { Loader } from '@loose-pulley/core/base/loaders';
+import { ofLoaders, type Loader } from '@loose-pulley/core/base/loaders';
 
 /** What a cycle is, by the kind of loader; counted in turn. */
-export const actionsOf = (loader: Loader): readonly CycleAction[] =>
-  loader === 'slot' ? ['load', 'eject'] : loader === 'diskDrive' ? ['spinUp'] : ['open', 'close'];
+const ACTIONS: Readonly<Record<Loader, readonly CycleAction[]>> = ofLoaders('actions');
+export const actionsOf = (loader: Loader): readonly CycleAction[] => ACTIONS[loader];
 
 /** Conditions set once and kept while counting. */
 export interface Setting {

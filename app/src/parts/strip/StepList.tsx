@@ -1,3 +1,4 @@
+import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { memo, useImperativeHandle, useMemo, type Ref } from 'react';
 import {
   COUNTED,
@@ -281,7 +282,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
         <Button disabled={!canWrite} onClick={onBefore}>
           Put a step in before this one
         </Button>
-        {ticket.loader === 'twinTray' && step.number > 0 && (
+        {loaderOf(ticket.loader).has.mirroredDecks && step.number > 0 && (
           <Button disabled={!canWrite} onClick={() => addStep(mirrored(step))}>
             The same on the other deck
           </Button>

@@ -1,3 +1,4 @@
+import { isTurned, loaderOf, DRIVEN } from '@loose-pulley/core/base/loaders';
 import { nanoid } from 'nanoid';
 import {
   FEEL_NAMES,
@@ -14,7 +15,7 @@ import {
   type Slip,
 } from '@loose-pulley/core/work/cleaning';
 import { cleanView } from '@loose-pulley/core/views/clean';
-import { DRIVEN_OF, DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+
 import { formatNewton, parseForce } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -36,7 +37,7 @@ const CHANGE_WORDS: Readonly<Record<Change, string>> = {
 export function BeforeAfter() {
   const { ticket } = useTicket();
   const { drive } = useDrive();
-  const spindle = DRIVEN_OF[ticket.loader] === 'spindle';
+  const spindle = isTurned(loaderOf(ticket.loader).driven);
   return (
     <section aria-label="Before and after" className="grid gap-4">
       <h3 className="border-b border-ink pb-1 text-lg">
@@ -137,7 +138,7 @@ function Pulls() {
   const { drive, facts } = useDrive();
   const dispatch = useAppDispatch();
   const stage = useStage();
-  const moved = DRIVEN_WORDS[DRIVEN_OF[ticket.loader]];
+  const moved = DRIVEN[loaderOf(ticket.loader).driven].word;
   const { trayPull, trayPullBefore } = facts;
   const tests = ticket.cleaning.feelTests.filter(({ driveId }) => driveId === drive.id);
   const last = lastOf(tests, stage);

@@ -14,7 +14,7 @@ import {
   type Rung,
   type RungResult,
 } from '@loose-pulley/core/work/jams';
-import { DRIVEN_OF, DRIVEN_WORDS, forLoader } from '@loose-pulley/core/base/loaders';
+import { forLoader, DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { lidNow, newChange } from '@loose-pulley/core/work/strip';
 import type { EventBody } from '@loose-pulley/core/record/ticket';
 import { parseLength } from '@loose-pulley/core/base/units';
@@ -220,7 +220,7 @@ function ByHand({ jam, put }: { readonly jam: Jam; readonly put: Put }) {
   const { drive, facts } = useDrive();
   const { priors } = useBench();
   if (!ladderOf(ticket.loader).some(({ rung }) => rung === 'pulleyByHand')) return null;
-  const moved = DRIVEN_WORDS[DRIVEN_OF[ticket.loader]];
+  const moved = DRIVEN[loaderOf(ticket.loader).driven].word;
   const measured = facts.trayTravel;
   const per = measured ?? { value: priors.travelPerTurnMm.best, std: priors.travelPerTurnMm.std };
   const turns =

@@ -1,3 +1,4 @@
+import { DRIVEN, loaderOf, isTurned } from '@loose-pulley/core/base/loaders';
 import { shapeOf } from '@loose-pulley/core/base/shapes';
 import { capital } from '@loose-pulley/core/base/units';
 import { lazy, useState, Suspense } from 'react';
@@ -18,7 +19,6 @@ import { Findings } from './Findings';
 import { OldBeltState } from './OldBeltState';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from '../../parts/measuring/useMovePulley';
-import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 
 // Both lie folded away at first.
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
@@ -41,7 +41,7 @@ function stateOf(reading: Reading | undefined, all: readonly Reading[]): string 
 export function MeasurePage() {
   const { ticket, canWrite } = useTicket();
   const { drive, facts, driven, mechanism } = useDrive();
-  const moved = capital(DRIVEN_WORDS[driven]);
+  const moved = capital(DRIVEN[driven].word);
   const unit = useUnit();
   /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
   const [addingAt, setAddingAt] = useState(-1);
@@ -91,7 +91,7 @@ export function MeasurePage() {
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
       <div className="bg-sheet px-5 pt-3 pb-3">
         <h2 className="sr-only">Measure</h2>
-        {ticket.loader === 'slot' && (
+        {loaderOf(ticket.loader).has.rollers && (
           <div className="pb-4">
             <Suspense fallback={null}>
               <RollersPanel />
@@ -118,7 +118,7 @@ export function MeasurePage() {
       >
         <PluggedCaution ticket={ticket} />
         <Caution>Unplug before you turn anything by hand, and never force the {moved.toLowerCase()}.</Caution>
-        {ticket.loader === 'slot' && (
+        {loaderOf(ticket.loader).has.rollers && (
           <p className="py-2 text-[15px]">
             A slot player may have no belt: what is below is measured only where there is one. Its rollers come first.
           </p>
@@ -161,7 +161,7 @@ export function MeasurePage() {
             </Button>
           )}
           {one('stringPath', 'Path by string')}
-          {(driven !== 'spindle' || TRAY.some((measurand) => first(measurand))) && (
+          {(!isTurned(driven) || TRAY.some((measurand) => first(measurand))) && (
             <Fold
               title={`${moved}: travel and pull`}
               className="border-b border-hair"

@@ -1,3 +1,4 @@
+import { DRIVEN } from '@loose-pulley/core/base/loaders';
 import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/work/proving';
 import { judgedFitted, type DriveView } from '@loose-pulley/core/views/drive';
 import { torqueWords } from '@loose-pulley/core/belts/sizing';
@@ -11,7 +12,6 @@ import { Choice } from '../../parts/ui/Choice';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
 import { CHECK_STATE_NAMES } from '@loose-pulley/core/record/stations';
-import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 
 /** The pull at which the belt that is in should slip, of the first drive that says it: for a hand or a scale to be held against. */
 function pullWords(views: readonly DriveView[]): string {
@@ -20,7 +20,7 @@ function pullWords(views: readonly DriveView[]): string {
     const running = fitted?.verdict === 'right' ? judgedFitted(view)?.running : undefined;
     if (!running) continue;
     const pull = torqueWords(running.grip.slipTorqueNmm, running.gearing, true);
-    return `By calculation the belt of drive ${drive.name} slips at ${pull} at the ${DRIVEN_WORDS[driven]}${running.travelAssumed ? ', its travel assumed' : ''}.`;
+    return `By calculation the belt of drive ${drive.name} slips at ${pull} at the ${DRIVEN[driven].word}${running.travelAssumed ? ', its travel assumed' : ''}.`;
   }
   return '';
 }

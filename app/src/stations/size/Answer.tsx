@@ -1,10 +1,11 @@
+import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { capital } from '@loose-pulley/core/base/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
 import { chanceOf, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/views/drive';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
-import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
+
 import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/belts/sizing';
 import type { Try } from '@loose-pulley/core/record/stations';
 import {
@@ -91,7 +92,7 @@ function Neighbour({
 function Figures({ picked, situation }: { readonly picked: Candidate; readonly situation: Situation }) {
   const { judgement } = picked;
   const { running } = judgement;
-  const moved = DRIVEN_WORDS[situation.driven];
+  const moved = DRIVEN[situation.driven].word;
   return (
     <dl className="border-b border-hair text-[15px]">
       <Line
@@ -105,7 +106,7 @@ function Figures({ picked, situation }: { readonly picked: Candidate; readonly s
             note="relaxed"
             value={`${formatNewton(running.grip.beltPullN)} · ${formatGramForce(running.grip.beltPullN)}`}
           />
-          {situation.driven === 'spindle' &&
+          {isTurned(situation.driven) &&
             (
               [
                 ['Torque at the motor shaft', 1],
@@ -119,14 +120,14 @@ function Figures({ picked, situation }: { readonly picked: Candidate; readonly s
                 note="needed, assumed"
               />
             ))}
-          {situation.driven !== 'spindle' && (
+          {!isTurned(situation.driven) && (
             <Line
               name={`Pull at the ${moved}: available`}
               note={running.travelAssumed ? 'travel assumed' : undefined}
               value={torqueWords(running.grip.slipTorqueNmm, running.gearing, true)}
             />
           )}
-          {situation.driven !== 'spindle' && (
+          {!isTurned(situation.driven) && (
             <Line
               name={`Pull at the ${moved}: needed`}
               note={running.needAssumed ? (situation.stiff ? 'assumed, stiff as Find said' : 'assumed') : 'measured'}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Recommendation } from '@loose-pulley/core/views/drive';
-import { DRIVEN_WORDS, type Driven } from '@loose-pulley/core/base/loaders';
+import { type Driven, DRIVEN } from '@loose-pulley/core/base/loaders';
 import {
   isOldSection,
   explainedWords,
@@ -96,7 +96,7 @@ function Explained({ surprise, driven }: { readonly surprise: Surprise; readonly
             surprise.explained.map((one) => explainedWords(one, driven)),
             'or',
           )}.`
-        : `Nothing that is believed of such drives explains it well: look at the readings, and at the ${DRIVEN_WORDS[driven]} itself.`}
+        : `Nothing that is believed of such drives explains it well: look at the readings, and at the ${DRIVEN[driven].word} itself.`}
       {tell && (
         <>
           {' '}

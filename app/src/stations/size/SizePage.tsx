@@ -1,3 +1,4 @@
+import { isTurned } from '@loose-pulley/core/base/loaders';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -142,11 +143,7 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
         <RulesOfThumb rulesOfThumb={sizing.rulesOfThumb} belts={answer?.belts} unit={unit} onPick={onPick} />
         <Remedies recommendation={recommendation} view={view} canWrite={canWrite} />
         <Ranked recommendation={recommendation} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
-        <Fold
-          title="Where speed matters"
-          className={HEAD}
-          open={drive.speed !== null || situation.driven === 'spindle'}
-        >
+        <Fold title="Where speed matters" className={HEAD} open={drive.speed !== null || isTurned(situation.driven)}>
           <SpeedPanel
             drive={drive}
             situation={situation}

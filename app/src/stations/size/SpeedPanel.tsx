@@ -1,3 +1,4 @@
+import { isTurned } from '@loose-pulley/core/base/loaders';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useState } from 'react';
 import { drivenSpeed } from '@loose-pulley/core/physics/speed';
@@ -85,7 +86,7 @@ export function SpeedPanel({
   const { ticket } = useTicket();
   const dispatch = useAppDispatch();
   const [loadNmm, setLoadNmm] = useState<number | null>(situation.priors.spindleTorqueNmm.best);
-  const spindle = situation.driven === 'spindle';
+  const spindle = isTurned(situation.driven);
   const speed = drive.speed ?? (spindle ? FIRST : null);
   const rpmKnown = speed?.motorRpm != null && speed.targetRpm != null;
   const set = (next: SpeedRecord | null, gesture?: string) =>

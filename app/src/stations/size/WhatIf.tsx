@@ -1,3 +1,4 @@
+import { isTurned, DRIVEN } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 import {
   FAILURE_NAMES,
@@ -13,7 +14,6 @@ import {
 import { formatLength, formatNewton, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button } from '../../parts/ui/Button';
 import { figuresOf, USUAL_MOTOR_RPM } from '@loose-pulley/core/views/drive';
-import { DRIVEN_WORDS } from '@loose-pulley/core/base/loaders';
 
 interface Dragged {
   readonly lengthMm: number;
@@ -79,10 +79,9 @@ export function WhatIf({
     thicknessMm: catalogueBelt.thicknessMm,
     hardness: hardnessOf(catalogueBelt.shape, priors).best,
     friction: priors.friction[situation.motorSurface].best,
-    need:
-      driven === 'spindle'
-        ? priors.spindleTorqueNmm.best
-        : (situation.trayPullN?.value ?? pullPrior(driven, priors).best),
+    need: isTurned(driven)
+      ? priors.spindleTorqueNmm.best
+      : (situation.trayPullN?.value ?? pullPrior(driven, priors).best),
     motorRpm: situation.demands.speed?.motorRpm ?? USUAL_MOTOR_RPM,
   };
   const [changes, setChanges] = useState<Partial<Dragged>>({});
@@ -91,7 +90,7 @@ export function WhatIf({
   const path = situation.path.value;
   const own: Priors = {
     ...withHardness(priors, at.hardness),
-    ...(driven === 'spindle' && { spindleTorqueNmm: { ...priors.spindleTorqueNmm, best: at.need } }),
+    ...(isTurned(driven) && { spindleTorqueNmm: { ...priors.spindleTorqueNmm, best: at.need } }),
     friction: {
       ...priors.friction,
       [situation.drivenSurface]: { best: at.friction, std: 0.05 },
@@ -109,7 +108,7 @@ export function WhatIf({
     {
       ...situation,
       priors: own,
-      ...(driven !== 'spindle' && { trayPullN: { value: at.need, std: 0.05 * at.need } }),
+      ...(!isTurned(driven) && { trayPullN: { value: at.need, std: 0.05 * at.need } }),
     },
     belt,
     at.motorRpm,
@@ -135,8 +134,8 @@ export function WhatIf({
     slider('friction', 'Friction', at.friction.toFixed(2), [0.1, 1.2, 0.01]),
     slider(
       'need',
-      `Needed at the ${DRIVEN_WORDS[driven]}`,
-      driven === 'spindle' ? torqueWords(at.need, undefined) : formatNewton(at.need),
+      `Needed at the ${DRIVEN[driven].word}`,
+      isTurned(driven) ? torqueWords(at.need, undefined) : formatNewton(at.need),
       [0.1, 6, 0.05],
     ),
     slider('motorRpm', 'The motor turns', `${at.motorRpm} rpm`, [300, 9000, 50]),

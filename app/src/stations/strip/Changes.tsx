@@ -8,15 +8,13 @@ import {
   type TemporaryChangeKind,
   TEMPORARY_CHANGE,
 } from '@loose-pulley/core/work/strip';
-import { forLoader, type Loader } from '@loose-pulley/core/base/loaders';
+import { forLoader, type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { useStripLine } from '../../parts/strip/useStripLine';
 import { CloseChange } from '../../parts/strip/CloseChange';
-
-const TRAYLESS: ReadonlySet<Loader> = new Set(['slot', 'diskDrive']);
 
 /** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
 export function Changes() {
@@ -102,7 +100,7 @@ export function Changes() {
           <summary className="flex min-h-11 cursor-pointer items-center">Note a {TEMPORARY_CHANGE}</summary>
           <div className="grid gap-2">
             {TEMPORARY_CHANGE_KINDS.filter(
-              (kind) => kind !== 'own' && !(TRAYLESS.has(ticket.loader) && kind === 'trayLeftOut'),
+              (kind) => kind !== 'own' && (loaderOf(ticket.loader).has.tray || kind !== 'trayLeftOut'),
             ).map((kind) => (
               <Button key={kind} onClick={() => choose(kind)}>
                 {forLoader(TEMPORARY_CHANGES[kind].name, ticket.loader)}

@@ -1,3 +1,4 @@
+import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 import { driveWords, GUIDES, type GuideLine } from '@loose-pulley/core/work/strip';
 import { readLine } from '@loose-pulley/core/work/stripLine';
@@ -7,7 +8,6 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Choice } from '../../parts/ui/Choice';
 import { useStripLine } from '../../parts/strip/useStripLine';
-import { LOADER_NAMES } from '@loose-pulley/core/base/loaders';
 
 /** A past strip as lines to tick off: without what turned out needless, each in the words that were typed. */
 const linesOf = ({ strip }: Ticket): readonly GuideLine[] =>
@@ -42,7 +42,7 @@ export function Guide() {
   const [deep, setDeep] = useState(false);
   const guides = [
     ...past.map((one) => [one.id, `${one.number}, ${one.machine}`, linesOf(one)] as const),
-    ['plain', `a plain ${LOADER_NAMES[ticket.loader]}`, GUIDES[ticket.loader] ?? []] as const,
+    ['plain', `a plain ${loaderOf(ticket.loader).name}`, GUIDES[ticket.loader] ?? []] as const,
   ];
   const chosen = guides.find(([id]) => id === which);
   const lines = chosen?.[2].filter((line) => deep || !line.deep) ?? [];

@@ -18,7 +18,7 @@ import { PromiseLine } from './PromiseLine';
 import { TriedAgain } from './TriedAgain';
 import { UnplugFirst } from './UnplugFirst';
 import type { Details, ErrorCode } from '@loose-pulley/core/record/stations';
-import { LOADER_NAMES, LOADERS } from '@loose-pulley/core/base/loaders';
+import { LOADERS, loaderOf } from '@loose-pulley/core/base/loaders';
 
 /** Taking in, in short: whose machine, what it is, what it does wrong, and what it waits for. */
 export function TakeInPage() {
@@ -56,7 +56,7 @@ export function TakeInPage() {
             label="Kind of loader"
             value={ticket.loader}
             disabled={!canWrite}
-            options={LOADERS.map((loader) => [loader, LOADER_NAMES[loader]] as const)}
+            options={LOADERS.map((loader) => [loader, loaderOf(loader).name] as const)}
             onChoose={(loader) => change({ loader })}
           />
         </div>

@@ -1,3 +1,4 @@
+import { isTurned } from '../../base/loaders';
 import { pullPrior, type Situation } from '../sizing';
 import { each, LOG_UNLIKELY, logDensity, spreadOf, type Coordinates } from './columns';
 
@@ -15,7 +16,7 @@ export function drawNeed(
     Math.exp(Math.abs(stiffnessLogStd * (wide[i] as number) * (on.stiffness[i] as number)) + found),
   );
   const none = () => new Float64Array(count);
-  if (driven === 'spindle') {
+  if (isTurned(driven)) {
     const healthyNmm = spreadOf(priors.spindleTorqueNmm, on.pull, wide);
     const factor = spreadOf(stallFactor, on.stall, wide);
     return {

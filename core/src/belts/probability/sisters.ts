@@ -1,3 +1,4 @@
+import { isTurned } from '../../base/loaders';
 import type { Sister, Situation } from '../sizing';
 import { forShapes, type SectionShape } from '../../base/shapes';
 import type { Drawn } from './draw';
@@ -58,7 +59,7 @@ function addSister(
     const { value, std } = sister.path;
     for (let i = 0; i < count; i++) logLikelihood[i]! -= 0.5 * ((value - at(pathMm, i)) / Math.hypot(std, 0.3)) ** 2;
   }
-  if (sister.trayPullN && situation.driven !== 'spindle') {
+  if (sister.trayPullN && !isTurned(situation.driven)) {
     const { value, std } = sister.trayPullN;
     for (let i = 0; i < count; i++) {
       const pullN = (at(samples.trayPullN, i) / at(stiffness, i)) * at(stiff, i);

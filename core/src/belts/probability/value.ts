@@ -1,3 +1,4 @@
+import { isTurned } from '../../base/loaders';
 import type { Situation } from '../sizing';
 import { bellCurve, seeded } from '../../base/statistics';
 import type { Samples } from './samples';
@@ -54,7 +55,7 @@ export function valueOfMeasuring(
   return open
     .filter(
       ([what, values, left]) =>
-        !(situation.driven === 'spindle' && AT_THE_TRAY.has(what)) &&
+        !(isTurned(situation.driven) && AT_THE_TRAY.has(what)) &&
         !(what === 'motorDiameter' && situation.drive) &&
         left < WORTH_LEFT * spreadOf(values),
     )

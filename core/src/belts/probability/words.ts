@@ -1,6 +1,6 @@
 import type { Explained, Explanation } from './explain';
 import type { Measurable } from './value';
-import { DRIVEN_WORDS, type Driven } from '../../base/loaders';
+import { type Driven, DRIVEN } from '../../base/loaders';
 
 /** SuccessProbability as they are said. @example inHundred(0.934) // '93 in 100' */
 export function inHundred(share: number): string {
@@ -16,7 +16,7 @@ export function inHundred(share: number): string {
  * @example measurableName('trayPull', 'drawer') // 'the pull of the drawer on a scale'
  */
 export function measurableName(what: Measurable, driven: Driven, inferred = false): string {
-  const moved = DRIVEN_WORDS[driven];
+  const moved = DRIVEN[driven].word;
   switch (what) {
     case 'path':
       return inferred ? 'the path: a string, or both pulleys and their distance' : 'the path, more closely';
@@ -36,7 +36,7 @@ export function explainedWords({ what, change }: Explanation, driven: Driven): s
   const more = change > 0;
   switch (what) {
     case 'need':
-      return `a ${DRIVEN_WORDS[driven]} that goes ${more ? 'more stiffly' : 'more easily'} than assumed`;
+      return `a ${DRIVEN[driven].word} that goes ${more ? 'more stiffly' : 'more easily'} than assumed`;
     case 'motor':
       return `a ${more ? 'stronger' : 'weaker'} motor than assumed`;
     case 'rubber':

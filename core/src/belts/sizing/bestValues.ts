@@ -1,3 +1,4 @@
+import { isTurned } from '../../base/loaders';
 import { motorTorqueNmm } from '../../physics/drive';
 import type { DriveValues } from '../../physics/evaluation';
 import { youngModulusMpa } from '../../physics/rubber';
@@ -22,7 +23,7 @@ export const relativeOf = (one: Spread | Combined): number => one.std / bestOf(o
 export function stallNmm(situation: Situation): Combined {
   const { driven, priors, stallPullN, stallPullAtLeastN = 0, trayPullN } = situation;
   const gearing = gearingOf(situation);
-  if (driven === 'spindle' || !gearing) {
+  if (isTurned(driven) || !gearing) {
     const value = priors.stallFactor.best * priors.spindleTorqueNmm.best;
     return { value, std: value * relativeOf(priors.stallFactor) };
   }

@@ -3,7 +3,7 @@ import { FLAT, take } from '../../../fixtures/booth';
 import { driveFacts } from '../measuring';
 import { motorTorqueNmm, trayForceN } from '../../physics/drive';
 import { DEFAULT_PRIORS, judge, needNmm, pullPrior, reasons, situationOf, torqueWords } from '.';
-import { DRIVEN_WORDS, type Driven } from '../../base/loaders';
+import { type Driven, DRIVEN } from '../../base/loaders';
 
 const facts = driveFacts(
   [
@@ -62,7 +62,7 @@ describe('what the belt moves', () => {
       driven === 'spindle' ? torqueWords(1.4, undefined) : torqueWords(motorTorqueNmm(1.4, gearing), gearing),
     ).toBe(need);
     expect(trayForceN(motorTorqueNmm(1.4, gearing), gearing)).toBeCloseTo(1.4, 12);
-    expect(DRIVEN_WORDS[driven]).toBe(word);
+    expect(DRIVEN[driven].word).toBe(word);
     const judged = judge(situation(driven), { shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 });
     expect(judged && reasons(judged, situation(driven)).join(' ')).toContain(`${word}’s need`);
   });

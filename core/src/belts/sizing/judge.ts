@@ -1,3 +1,4 @@
+import { isTurned } from '../../base/loaders';
 import { idlerName, MOTOR_PULLEY, type Belt, type TrayGearing } from '../../physics/drive';
 import { evaluateBelt, FAILURE_BITS, type Evaluation, type Failure } from '../../physics/evaluation';
 import { rootSumSquares } from '../../base/statistics';
@@ -53,14 +54,13 @@ function gripStd(situation: Situation, evaluation: Evaluation, strainStd: number
   // d ln tanh(x/2)/d ln x = x/sinh x, with x = μ′θ got back from the share.
   const x = 2 * Math.atanh(Math.min(grip.share, 1 - 1e-9));
   const frictionRelative = relativeOf(priors.friction[surface]) * (x === 0 ? 1 : x / Math.sinh(x));
-  const need =
-    driven === 'spindle'
-      ? [relativeOf(priors.spindleTorqueNmm)]
-      : [
-          relativeOf(priors.efficiency),
-          relativeOf(situation.trayPullN ?? pullPrior(driven, priors)),
-          relativeOf(situation.travelPerTurnMm ?? priors.travelPerTurnMm),
-        ];
+  const need = isTurned(driven)
+    ? [relativeOf(priors.spindleTorqueNmm)]
+    : [
+        relativeOf(priors.efficiency),
+        relativeOf(situation.trayPullN ?? pullPrior(driven, priors)),
+        relativeOf(situation.travelPerTurnMm ?? priors.travelPerTurnMm),
+      ];
   return rootSumSquares([
     pullRelative,
     priors.modulusRelativeStd,
@@ -128,7 +128,7 @@ export function judge(situation: Situation, belt: Belt, lengthStdMm = 0): Judgem
       // Not by spread, which alone takes as long as all of the judging: hundreds of belts are judged at a keystroke.
       running: Object.assign({}, evaluation, {
         gearing: gearingOf(situation),
-        travelAssumed: situation.driven !== 'spindle' && situation.travelPerTurnMm === undefined,
+        travelAssumed: !isTurned(situation.driven) && situation.travelPerTurnMm === undefined,
         needAssumed: situation.trayPullN === undefined,
       }),
     }),

@@ -1,11 +1,11 @@
 import { motorTorqueNmm, trayForceN, type TrayGearing } from '../../physics/drive';
-import type { Driven } from '../../base/loaders';
+import { isTurned, type Drawn } from '../../base/loaders';
 import { formatForce, formatNewton } from '../../base/units';
 import type { Priors, Spread } from './priors';
 import type { Situation } from './situation';
 
 /** How many times a tray's need it takes to move each thing. */
-const timesTray = (driven: Exclude<Driven, 'spindle'>, priors: Priors): number =>
+const timesTray = (driven: Drawn, priors: Priors): number =>
   ({ tray: 1, drawer: 1, lift: priors.liftTimes, disc: priors.rollerTimes })[driven];
 
 /**
@@ -13,14 +13,14 @@ const timesTray = (driven: Exclude<Driven, 'spindle'>, priors: Priors): number =
  *
  * @example pullPrior('lift', DEFAULT_PRIORS).best // 2.8
  */
-export function pullPrior(driven: Exclude<Driven, 'spindle'>, priors: Priors): Spread {
+export function pullPrior(driven: Drawn, priors: Priors): Spread {
   const times = timesTray(driven, priors);
   return { best: priors.trayPullN.best * times, std: priors.trayPullN.std * times };
 }
 
 /** What lies between motor and tray at the best estimate; undefined for a spindle, which has no travel. */
 export const gearingOf = ({ driven, travelPerTurnMm, priors }: Situation): TrayGearing | undefined =>
-  driven === 'spindle'
+  isTurned(driven)
     ? undefined
     : {
         travelPerTurnMm: travelPerTurnMm?.value ?? priors.travelPerTurnMm.best,
@@ -31,7 +31,7 @@ export const gearingOf = ({ driven, travelPerTurnMm, priors }: Situation): TrayG
 export function needNmm(situation: Situation): number {
   const { driven, priors, trayPullN } = situation;
   const gearing = gearingOf(situation);
-  if (driven === 'spindle' || !gearing) return priors.spindleTorqueNmm.best;
+  if (isTurned(driven) || !gearing) return priors.spindleTorqueNmm.best;
   return motorTorqueNmm(trayPullN?.value ?? pullPrior(driven, priors).best, gearing);
 }
 

@@ -1,6 +1,6 @@
 import type { Belt, Drive, OldState, Surface } from '../../physics/drive';
 import type { Demands, Requirements, SpeedWanted } from '../../physics/evaluation';
-import type { Driven } from '../../base/loaders';
+import { isTurned, type Driven } from '../../base/loaders';
 import type { DriveFacts } from '../measuring';
 import type { BeltSection } from '../../physics/rubber';
 import type { Combined } from '../../base/statistics';
@@ -91,7 +91,7 @@ export const SPINDLE_TOLERANCE_PERCENT = 1.5;
 
 /** What turns a spindle is judged by its speed from the start; anything else where a speed is said to matter. */
 function speedOf(speed: SituationSetting['speed'], driven: Driven): SpeedWanted | undefined {
-  if (!speed) return driven === 'spindle' ? { tolerance: SPINDLE_TOLERANCE_PERCENT / 100 } : undefined;
+  if (!speed) return isTurned(driven) ? { tolerance: SPINDLE_TOLERANCE_PERCENT / 100 } : undefined;
   return {
     motorRpm: speed.motorRpm ?? undefined,
     targetRpm: speed.targetRpm ?? undefined,
@@ -131,7 +131,7 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
     drivenSurface: setting.drivenSurface,
     idlerSurfaces: setting.idlers?.map(({ surface }) => surface),
     oldSection: oldSectionOf(facts, setting.oldShape) ?? setting.mechanismSection,
-    ...(driven !== 'spindle' && {
+    ...(!isTurned(driven) && {
       trayPullN: facts.trayPull,
       stallPullN: facts.stallPull,
       stallPullAtLeastN: facts.stallPullAtLeastN,

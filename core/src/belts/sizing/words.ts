@@ -1,5 +1,6 @@
+import { DRIVEN } from '../../base/loaders';
 import type { Failure, Requirements } from '../../physics/evaluation';
-import { DRIVEN_WORDS } from '../../base/loaders';
+
 import { formatPercent } from '../../base/units';
 import type { Judgement, Zone } from './judge';
 import type { Situation } from './situation';
@@ -47,7 +48,7 @@ export const stretchWords = ({ strainComfortable, strainMax }: Requirements): st
  * @example reasons(judgement, situation)[0] // 'Stretch 7.4 %; such rubber is meant for up to 15.0 % to 20.0 %.'
  */
 export function reasons(judgement: Judgement, situation: Pick<Situation, 'driven' | 'demands'>): string[] {
-  const moved = DRIVEN_WORDS[situation.driven];
+  const moved = DRIVEN[situation.driven].word;
   const { requirements } = situation.demands;
   const { strain, running } = judgement;
   const said: string[] = [];

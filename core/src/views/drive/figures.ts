@@ -1,5 +1,6 @@
+import { DRIVEN } from '../../base/loaders';
 import { strokeTimeS, type Belt } from '../../physics/drive';
-import { DRIVEN_WORDS } from '../../base/loaders';
+
 import { hardnessOf, judge, torqueWords, type Judgement, type Situation } from '../../belts/sizing';
 import { drivenSpeed } from '../../physics/speed';
 import { formatGramForce, formatNewton, formatPercent } from '../../base/units';
@@ -48,7 +49,7 @@ export function figuresOf(
       { name: 'Pull of a strand, fresh', value: formatNewton(running.freshPullN) },
       { name: 'Belt slips at', value: formatNewton(running.grip.beltPullN) },
       {
-        name: `${capital(DRIVEN_WORDS[driven])} held back with`,
+        name: `${capital(DRIVEN[driven].word)} held back with`,
         value: torqueWords(running.grip.slipTorqueNmm, gearing),
       },
       { name: 'Grip over need', value: `${running.gripRatio.toFixed(2)} times` },

@@ -1,5 +1,5 @@
 import type { BenchStock, ToBeHad } from '../../belts/catalogue';
-import { DRIVEN_OF, type Driven, type Loader } from '../../base/loaders';
+import { type Driven, type Loader, loaderOf } from '../../base/loaders';
 import type { Requirements } from '../../physics/evaluation';
 import type { DriveFacts } from '../../belts/measuring';
 import { trainTravel } from '../train';
@@ -78,7 +78,7 @@ function viewOf(
   { priors, requirements, toBeHad = 'both', stock }: Bench,
   past: readonly Ticket[],
 ): DriveView {
-  const driven = DRIVEN_OF[ticket.loader];
+  const driven = loaderOf(ticket.loader).driven;
   const read = factsOf(drive);
   const { train, drives } = ticket;
   const travel = !read.trayTravel && train && drives ? trainTravel({ train, drives }, drive.id) : undefined;

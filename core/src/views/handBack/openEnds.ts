@@ -1,3 +1,4 @@
+import { loaderOf } from '../../base/loaders';
 import { stillDirty } from '../../work/cleaning';
 import { DIRT_NAMES } from '../../work/compatibility';
 import {
@@ -124,7 +125,7 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   const unseen = recheckTargets(ticket).filter(({ driveName, result }) => driveName && result === 'notLooked');
   for (const { driveName, words } of unseen)
     tell(`Not looked at after the last treatment. ${words}`, 'prove', driveName);
-  if (ticket.loader !== 'diskDrive' && ticket.cycles.length > 0 && !discTried(ticket)) {
+  if (loaderOf(ticket.loader).has.discs && ticket.cycles.length > 0 && !discTried(ticket)) {
     tell('No cycle was counted with a disc in since the last treatment.', 'prove');
   }
   if (ticket.handBack.provisional.trim() !== '' && ticket.handBack.dueOn === '') {

@@ -22,7 +22,7 @@ import {
   type Knowledge,
   type Observation,
 } from '.';
-import { LOADERS } from '../../base/loaders';
+import { LOADERS, loaderOf } from '../../base/loaders';
 
 const given = (observations: Case['observations'], more: Partial<Case> = {}): Case => ({
   loader: 'tray',
@@ -329,4 +329,12 @@ describe('when to stop asking', () => {
     const bits = suggest(machine, belief, one).map((each) => each.bits);
     expect(perTest?.bits).toBe(Math.max(...bits));
   });
+});
+
+test('the weights and names of a loader’s record are of causes that there are', () => {
+  const ids = new Set(KNOWLEDGE.causes.map(({ id }) => id));
+  for (const loader of LOADERS) {
+    const { causeWeights, causeNames } = loaderOf(loader);
+    expect([...Object.keys(causeWeights), ...Object.keys(causeNames)].filter((id) => !ids.has(id))).toEqual([]);
+  }
 });

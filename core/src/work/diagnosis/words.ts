@@ -1,42 +1,14 @@
-import type { Loader } from '../../base/loaders';
+import { loaderOf, type Loader } from '../../base/loaders';
 import type { BenchTest, Cause } from './schema';
-
-const TRAY: Readonly<Record<Loader, string>> = {
-  tray: 'tray',
-  twinTray: 'tray',
-  carousel: 'drawer',
-  slot: 'disc',
-  lift: 'drawer',
-  diskDrive: 'disk',
-  wire: 'tray',
-};
-const OPEN: Readonly<Record<Loader, string>> = {
-  tray: 'open',
-  twinTray: 'open',
-  carousel: 'open',
-  slot: 'take a disc in',
-  lift: 'open',
-  diskDrive: 'spin up',
-  wire: 'open',
-};
-
-const CLOSE: Readonly<Record<Loader, string>> = {
-  ...OPEN,
-  tray: 'close',
-  twinTray: 'close',
-  carousel: 'close',
-  slot: 'give a disc back',
-  lift: 'close',
-  wire: 'close',
-};
 
 /** Text of the knowledge in the words of a machine. @example inWords('ask it to {open}', 'slot') // 'ask it to take a disc in' */
 export const inWords = (text: string, loader: Loader): string => {
+  const { words, has } = loaderOf(loader);
   const said = text
-    .replaceAll('{tray}', TRAY[loader])
-    .replaceAll('{open}', OPEN[loader])
-    .replaceAll('{close}', CLOSE[loader]);
-  return loader === 'diskDrive' ? said.replace(/\bdisc\b/g, 'disk') : said;
+    .replaceAll('{tray}', words.tray)
+    .replaceAll('{open}', words.open)
+    .replaceAll('{close}', words.close);
+  return has.disks ? said.replace(/\bdisc\b/g, 'disk') : said;
 };
 
 /** A cause's name for a kind of loader. @example causeName(lensDirty, 'diskDrive') // 'Head dirty' */

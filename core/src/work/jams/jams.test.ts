@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { LOADERS } from '../../base/loaders';
+import { loaderOf, LOADERS } from '../../base/loaders';
 import { TEMPORARY_CHANGES } from '../strip';
 import { directionWords, handTurns, ladderOf, nextRung, otherWay, RUNGS, turnsWords, type RungResult } from '.';
 
@@ -16,6 +16,10 @@ describe('the ladder', () => {
     }
     // Whatever needs the lid off is done without the mains.
     for (const { lidOff, power } of ladder) if (lidOff) expect(power).toBe('unplugged');
+    // Its record speaks of rungs that it has, and of nothing else.
+    const { without, other } = loaderOf(loader).ladder;
+    expect(without.filter((rung) => !RUNGS.some((one) => one === rung))).toEqual([]);
+    expect(Object.keys(other).filter((rung) => !ladder.some((one) => one.rung === rung))).toEqual([]);
   });
   test('a slot has no tray’s release hole, a disk drive no pulley to wind a tray with', () => {
     expect(ladderOf('slot').map(({ rung }) => rung)).not.toContain('releaseHole');

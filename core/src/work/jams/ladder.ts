@@ -1,4 +1,4 @@
-import type { Loader } from '../../base/loaders';
+import { ofLoaders, type Loader } from '../../base/loaders';
 import type { TemporaryChangeKind } from '../strip';
 import { RUNGS, type Rung, type RungResult, type Side } from './schema';
 
@@ -113,82 +113,7 @@ const OF_LOADER: Readonly<
     Loader,
     { readonly without: readonly Rung[]; readonly other: Readonly<Partial<Record<Rung, Partial<RungKnown>>>> }
   >
-> = {
-  tray: { without: [], other: {} },
-  twinTray: {
-    without: [],
-    other: {
-      pulleyByHand: {
-        how: 'Of the deck that is jammed: the other one mirrors it, so its way opens the other way round. Count the turns worked out below.',
-      },
-    },
-  },
-  carousel: {
-    without: ['releaseHole', 'holeAndEject'],
-    other: {
-      pulleyByHand: {
-        name: 'Turn the loading pulley by hand',
-        how: 'First see that lift and clamp are down, else the table shears the disc. Then the loading pulley, by the turns worked out below.',
-      },
-      clampLifted: {
-        how: 'Bring the lift down by its own pulley first, then lift the clamp and take the disc up off its place.',
-      },
-    },
-  },
-  slot: {
-    without: ['releaseHole', 'holeAndEject'],
-    other: {
-      ejectMotor: {
-        how: 'Hold eject for ten seconds, or switch on with eject held. Never a second disc after the first.',
-      },
-      pulleyByHand: {
-        name: 'Turn the rollers’ pulley by hand',
-        how: 'Turn it the way that gives back, by the turns worked out below, and feel for the disc’s edge at the slot.',
-        hurts: 'A mode gear that was half way is then out of step: bring it home before power.',
-      },
-      tilt: {
-        how: 'Slot downwards, and help with two strips of card, one above and one below the disc. No tape, no knife.',
-      },
-      clampLifted: { how: 'Lift the roller carrier off the disc, and draw the disc by its edge.' },
-    },
-  },
-  lift: {
-    without: ['releaseHole', 'holeAndEject'],
-    other: {
-      pulleyByHand: {
-        name: 'Turn the lift’s pulley by hand',
-        how: 'First the lift down, then the drawer out, by the turns worked out below. A large disc is heavy: a hand under it.',
-      },
-    },
-  },
-  diskDrive: {
-    without: ['releaseHole', 'holeAndEject', 'pulleyByHand', 'tilt'],
-    other: {
-      ejectMotor: {
-        name: 'Eject by its button',
-        how: 'Press it in fully and straight, once, and let it come; help at the edge with two fingers.',
-        power: 'unplugged',
-        hurts: 'A shutter that caught a head tears it off.',
-      },
-      clampLifted: {
-        name: 'Lift the heads clear',
-        how: 'Slide a card between shutter and heads, lift the upper head a little, and draw the disk straight out.',
-        hurts: 'The heads: the dearest part of it.',
-        stopWhen: 'The shutter moves with a head.',
-      },
-    },
-  },
-  wire: {
-    without: ['releaseHole', 'holeAndEject'],
-    other: {
-      pulleyByHand: {
-        name: 'Turn the drum by hand',
-        how: 'Keep the wire’s turns tight with a finger while you turn, by the turns worked out below.',
-        hurts: 'A wire off its drum has to be wound anew.',
-      },
-    },
-  },
-};
+> = ofLoaders('ladder');
 
 /**
  * The ladder of a kind of loader, the gentlest rung first. Common practice, no source.

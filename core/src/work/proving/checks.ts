@@ -1,4 +1,4 @@
-import type { Loader } from '../../base/loaders';
+import { ofLoaders, type Loader } from '../../base/loaders';
 import type { Check, CheckKind } from './schema';
 
 /** A figure that a check may carry. */
@@ -73,36 +73,14 @@ export const CHECKS: Readonly<
   },
 };
 
-const COMMON: readonly CheckKind[] = [
-  'motorPulleyHeld',
-  'trayHeld',
-  'contentsRead',
-  'firstAndLast',
-  'beforeTheLid',
-  'afterTheLid',
-];
+const OF_LOADER: Readonly<Record<Loader, readonly CheckKind[]>> = ofLoaders('checks');
 
 /**
  * What there is to show for a kind of loader, in the order in which it is done.
  *
  * @example checksFor('diskDrive') // ['motorPulleyHeld', 'spindleSpeed', 'bothSides', …]
  */
-export function checksFor(loader: Loader): readonly CheckKind[] {
-  if (loader === 'slot')
-    return [
-      'takesIn',
-      'holdsDisc',
-      'givesBack',
-      'refusesSecond',
-      'contentsRead',
-      'firstAndLast',
-      'beforeTheLid',
-      'afterTheLid',
-    ];
-  if (loader === 'diskDrive') return ['motorPulleyHeld', 'spindleSpeed', 'bothSides', 'beforeTheLid', 'afterTheLid'];
-  if (loader === 'twinTray' || loader === 'carousel') return [...COMMON.slice(0, 4), 'eachDeck', ...COMMON.slice(4)];
-  return COMMON;
-}
+export const checksFor = (loader: Loader): readonly CheckKind[] => OF_LOADER[loader];
 
 /**
  * A figure of a check in words, with how far it is off where it is held against something.

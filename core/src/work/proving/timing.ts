@@ -1,10 +1,8 @@
+import { loaderOf, type Loader } from '../../base/loaders';
 import type { Timing } from './schema';
 
 /** Tests worth timing, by what a machine does. Common practice, no source. */
-export const timedTestsFor = (loader: string): readonly string[] =>
-  loader === 'diskDrive'
-    ? ['time to spin up', 'time to read the contents']
-    : ['time to load', 'time to spin up', 'time to read the contents'];
+export const timedTestsFor = (loader: Loader): readonly string[] => loaderOf(loader).timed;
 
 /** One named test, before beside after. */
 export interface TimedPair {

@@ -1,4 +1,4 @@
-import { forLoader, type Loader } from '../../base/loaders';
+import { forLoader, type Loader, loaderOf } from '../../base/loaders';
 import type { Fate, StepKind } from './schema';
 
 /** What a kind of step can hurt, short, said as it is typed. Common practice, no source; local rules come first. */
@@ -23,12 +23,6 @@ const FATE_CAUTIONS: Readonly<Partial<Record<Fate, string>>> = {
   unsoldered: 'Hot iron and fumes: air, eyes. Note which wire sat where.',
   cut: 'Cut away from the wires and from the hand.',
 };
-/** What a kind of machine adds once it is opened. */
-const LOADER_CAUTIONS: Readonly<Partial<Record<Loader, string>>> = {
-  wire: 'The wires keep their turns: do not let a drum run.',
-  lift: 'The carriage is heavy and its motor strong: hands out while it is plugged in.',
-  diskDrive: 'Heads are soft: nothing lowers on them without a disk or card between.',
-};
 
 /**
  * What to mind with a step, said once for each kind and way on a ticket: a second plug needs no telling.
@@ -44,6 +38,6 @@ export function cautionFor(
   const kind = before.some((one) => one.kind === step.kind) ? undefined : STEP_CAUTIONS[step.kind];
   const fate = before.some((one) => one.fate === step.fate) ? undefined : FATE_CAUTIONS[step.fate];
   const machine =
-    step.kind === 'cover' && !before.some((one) => one.kind === 'cover') ? LOADER_CAUTIONS[loader] : undefined;
+    step.kind === 'cover' && !before.some((one) => one.kind === 'cover') ? loaderOf(loader).underTheCover : '';
   return forLoader([kind, fate, machine].filter(Boolean).join(' '), loader);
 }

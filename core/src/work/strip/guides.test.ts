@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { FACT_NAMES, factsOf, GUIDES, KIND_NAMES, pinOneSide } from '.';
+import { LOADERS } from '../../base/loaders';
 import { readLine } from '../stripLine';
 
 describe('the plain guides', () => {
-  test.each(Object.keys(GUIDES))('%s: every line is read without a question, the deep part comes last', (loader) => {
-    const lines = GUIDES[loader] ?? [];
+  test.each(LOADERS)('%s: every line is read without a question, the deep part comes last', (loader) => {
+    const lines = GUIDES[loader];
     expect(lines.length).toBeGreaterThan(3);
     for (const line of lines.flatMap(({ line: one, or }) => [one, ...(or ? [or] : [])])) {
       const read = readLine(line);
@@ -15,7 +16,7 @@ describe('the plain guides', () => {
     expect(deep).toEqual([...deep].sort((a, b) => Number(a) - Number(b)));
   });
   test('a disk drive’s guide knows no tray', () => {
-    for (const { line } of GUIDES.diskDrive ?? []) expect(line).not.toMatch(/tray|drawer/);
+    for (const { line } of GUIDES.diskDrive) expect(line).not.toMatch(/tray|drawer/);
   });
 });
 

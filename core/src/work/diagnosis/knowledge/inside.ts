@@ -1,4 +1,4 @@
-import { ALL, TRAYS, test } from './make';
+import { ALL, having, test } from './make';
 import type { BenchTest } from '../schema';
 
 const UNPLUGGED = 'Unplug before opening; parts may stay charged.';
@@ -174,7 +174,7 @@ export const INSIDE: readonly BenchTest[] = [
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 2,
-    loaders: TRAYS,
+    loaders: having('tray'),
     outcomes: { straight: 'straight', drifts: 'off its track', past: 'past its lock', notHome: 'not clicked home' },
     sound: [94, 2, 2, 2],
     given: {
@@ -201,7 +201,7 @@ export const INSIDE: readonly BenchTest[] = [
     depth: 'deep',
     risk: 1,
     minutes: 8,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: { right: 'right', toothOut: 'a tooth out', cracked: 'one is cracked', stripped: 'teeth are gone' },
     sound: [92, 4, 2, 2],
     given: {
@@ -216,7 +216,7 @@ export const INSIDE: readonly BenchTest[] = [
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 4,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: { home: 'home', wrong: 'at “disc in”' },
     sound: [92, 8],
     given: { modeGear: [5, 95], discJammed: [60, 40], toothOut: [70, 30] },
@@ -226,7 +226,7 @@ export const INSIDE: readonly BenchTest[] = [
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 3,
-    loaders: ['slot'],
+    loaders: having('rollers'),
     outcomes: { home: 'on both rollers', off: 'off' },
     sound: [97, 3],
     given: { rollerLink: [4, 96] },
@@ -236,7 +236,7 @@ export const INSIDE: readonly BenchTest[] = [
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 3,
-    loaders: ['slot'],
+    loaders: having('rollers'),
     outcomes: { tacky: 'slightly tacky', shiny: 'shiny or dusty', worn: 'worn or nicked' },
     sound: [86, 8, 6],
     given: { rollersDirty: [8, 84, 8], rollersWorn: [6, 14, 80] },
@@ -261,7 +261,7 @@ export const INSIDE: readonly BenchTest[] = [
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 4,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: { holds: 'holds, turns true', weak: 'weak, off or crooked' },
     sound: [94, 6],
     given: { clampMagnet: [8, 92] },
@@ -312,7 +312,7 @@ export const INSIDE: readonly BenchTest[] = [
     caution: UNPLUGGED,
     depth: 'lidOff',
     minutes: 4,
-    loaders: ['twinTray', 'carousel', 'lift', 'wire'],
+    loaders: having('severalBelts'),
     outcomes: { firm: 'all firm', bad: 'one is bad' },
     sound: [88, 12],
     given: { otherBelt: [8, 92], beltSlack: [70, 30], beltGlazed: [72, 28], beltDissolved: [50, 50] },

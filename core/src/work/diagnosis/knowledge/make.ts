@@ -1,10 +1,10 @@
-import { LOADERS, type Loader } from '../../../base/loaders';
+import { loaderOf, LOADERS, type Loader, type LoaderRecord } from '../../../base/loaders';
 import type { BenchTest } from '../schema';
 
 export const ALL: readonly Loader[] = LOADERS;
-/** Loaders with a tray or drawer. */
-export const TRAYS: readonly Loader[] = ['tray', 'twinTray', 'carousel', 'lift', 'wire'];
-export const DISK: readonly Loader[] = ['diskDrive'];
+/** The kinds of loader that have what a test is about. @example having('rollers') // ['slot'] */
+export const having = (what: keyof LoaderRecord['has']): readonly Loader[] =>
+  LOADERS.filter((loader) => loaderOf(loader).has[what]);
 
 /** A test as written in the knowledge: harmless, reversible and with the lid on unless it says otherwise. */
 export function test(

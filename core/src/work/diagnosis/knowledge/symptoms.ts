@@ -1,4 +1,4 @@
-import { ALL, DISK, TRAYS, test } from './make';
+import { ALL, having, test } from './make';
 import type { BenchTest } from '../schema';
 
 /** Tests with the lid on. Likelihoods in percent are our judgement of common practice, no source. */
@@ -99,7 +99,7 @@ export const SYMPTOMS: readonly BenchTest[] = [
     how: 'Ask it to {close} three times and watch, apart from how it does the other way. Judge the worst of the three.',
     caution: 'Fingers out of the moving {tray}.',
     minutes: 1,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: {
       works: 'does it',
       nothing: 'does nothing',
@@ -158,7 +158,7 @@ export const SYMPTOMS: readonly BenchTest[] = [
     how: 'Count a dozen cycles empty and a dozen with a junk disc in. The clamp holds harder with no disc between.',
     caution: 'Fingers out of the moving {tray}.',
     minutes: 8,
-    loaders: TRAYS,
+    loaders: having('tray'),
     outcomes: { alike: 'alike', failsEmpty: 'fails empty rather', failsLoaded: 'fails loaded rather' },
     sound: [88, 7, 5],
     given: {
@@ -246,7 +246,7 @@ export const SYMPTOMS: readonly BenchTest[] = [
     how: 'Look under and behind for a lock screw, a lever or a pin that holds it for carriage. See whether it is off.',
     caution: 'Unplug before reaching in.',
     minutes: 1,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: { off: 'off', on: 'still on' },
     sound: [97, 3],
     given: { transportLock: [6, 94], earlierWork: [88, 12] },
@@ -256,7 +256,7 @@ export const SYMPTOMS: readonly BenchTest[] = [
     caution: 'Fingers clear of gears and edges; a {tray} can start by itself.',
     minutes: 1,
     risk: 1,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: { noNeed: 'needs none', comes: 'comes along', blocked: 'stays stuck' },
     sound: [90, 6, 4],
     given: {
@@ -316,7 +316,7 @@ export const SYMPTOMS: readonly BenchTest[] = [
     how: 'With a junk disc in, listen or look from the side for it to spin. Never look into the laser.',
     caution: 'Laser light with the lid off: never look in (IEC 60825-1).',
     minutes: 2,
-    loaders: ['tray', 'twinTray', 'carousel', 'slot', 'lift', 'wire'],
+    loaders: having('discs'),
     outcomes: { spins: 'it spins', twitches: 'twitches, then stops', still: 'stays still' },
     sound: [95, 3, 2],
     given: {
@@ -369,7 +369,7 @@ export const SYMPTOMS: readonly BenchTest[] = [
   test('turns', 'Spindle speed', {
     how: 'Count the turns with a strobe disc or from its index pulses. Reading alone proves little.',
     minutes: 5,
-    loaders: DISK,
+    loaders: having('disks'),
     outcomes: { right: 'right and even', slow: 'slow', uneven: 'uneven' },
     sound: [92, 4, 4],
     given: {

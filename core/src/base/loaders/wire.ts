@@ -1,0 +1,58 @@
+import type { LoaderRecord } from './record';
+
+export const wire = {
+  name: 'tray drawn by wire',
+  named: /\bwire\b/i,
+  driven: 'tray',
+  trayWord: 'tray',
+  words: { tray: 'tray', open: 'open', close: 'close' },
+  has: {
+    tray: true,
+    discs: true,
+    disks: false,
+    rollers: false,
+    severalBelts: true,
+    mirroredDecks: false,
+    homing: false,
+  },
+  actions: ['open', 'close'],
+  checks: ['motorPulleyHeld', 'trayHeld', 'contentsRead', 'firstAndLast', 'beforeTheLid', 'afterTheLid'],
+  timed: ['time to load', 'time to spin up', 'time to read the contents'],
+  map: [['bushing'], ['shaft', 'wire drum'], ['rod'], ['switch'], ['lens'], ['floor']],
+  ladder: {
+    without: ['releaseHole', 'holeAndEject'],
+    other: {
+      pulleyByHand: {
+        name: 'Turn the drum by hand',
+        how: 'Keep the wire’s turns tight with a finger while you turn, by the turns worked out below.',
+        hurts: 'A wire off its drum has to be wound anew.',
+      },
+    },
+  },
+  causeWeights: {
+    latched: 4,
+    beltSlack: 14,
+    beltGlazed: 6,
+    beltDissolved: 6,
+    beltOff: 5,
+    otherBelt: 9,
+    transportLock: 3,
+    switchDirty: 6,
+    switchTorn: 1,
+    toothOut: 2,
+    gearCracked: 1,
+    gearStripped: 1,
+    lensDirty: 5,
+  },
+  causeNames: {},
+  remote: { moves: 'tray', listenAt: 'front', own: [] },
+  underTheCover: 'The wires keep their turns: do not let a drum run.',
+  guide: [
+    { line: '4 ph1 underside' },
+    { line: 'lid' },
+    { line: 'tray wire off, turns on each drum noted' },
+    { line: 'belt outer off, it leaves before the inner' },
+    { line: 'belt inner off', deep: true },
+    { line: 'tray out', deep: true },
+  ],
+} as const satisfies LoaderRecord;
