@@ -1,4 +1,5 @@
 import { listed } from '../../base/units';
+import { AGENT_RECORDS } from './agents';
 import { gradeOf, whatHappens } from './happens';
 import { MATERIAL_NAMES } from './words';
 import { AGENTS, type Agent, type Compatibility, type Dirt, type Effect, type Grade, type Material } from './schema';
@@ -65,7 +66,7 @@ export function chooseAgents(
     ...worstOf(table, agent, materials),
   }))
     .filter(({ agent, effect }) =>
-      dirts.length === 0 ? !isLubricant(agent) && !FOR_A_REASON.has(agent) : effect !== 'nothing',
+      dirts.length === 0 ? !isLubricant(agent) && AGENT_RECORDS[agent].use !== 'forAReason' : effect !== 'nothing',
     )
     .sort(
       (a, b) =>
@@ -76,8 +77,5 @@ export function chooseAgents(
     );
 }
 
-/** Nobody takes these for a plain wipe. */
-const FOR_A_REASON: ReadonlySet<Agent> = new Set(['abrasive', 'ammoniaCleaner']);
-const LUBRICANTS: ReadonlySet<Agent> = new Set(['fineOil', 'lithiumGrease', 'siliconeGrease']);
 /** @example isLubricant('fineOil') // true */
-export const isLubricant = (agent: Agent): boolean => LUBRICANTS.has(agent);
+export const isLubricant = (agent: Agent): boolean => AGENT_RECORDS[agent].use === 'lubricant';

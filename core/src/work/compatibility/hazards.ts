@@ -1,49 +1,9 @@
+import { AGENT_RECORDS } from './agents';
 import type { Agent } from './schema';
-
-/*
- * Hazard statements by the harmonised classification of substances (GHS; in Europe Regulation (EC) No 1272/2008, Annex
- * VI): acetone, propan-2-ol, ethanol, and hydrocarbon mixtures of low-boiling naphtha type. From memory; the label of the bottle in the
- * hand comes first.
- */
-
-/** The pictograms of GHS that these agents carry, by their codes. */
-export const PICTOGRAMS = {
-  GHS02: 'flame',
-  GHS07: 'exclamation mark',
-  GHS08: 'health hazard',
-  GHS09: 'environment',
-} as const;
-export type Pictogram = keyof typeof PICTOGRAMS;
-
-interface Statement {
-  readonly pictogram: Pictogram | null;
-  /** What the bench does about it, in a few words. */
-  readonly caution: string;
-}
-/** What each statement means at a bench. */
-export const STATEMENTS = {
-  H222: { pictogram: 'GHS02', caution: 'the spray burns: no flame, no hot iron, nothing live' },
-  H225: { pictogram: 'GHS02', caution: 'its vapour catches fire across the bench: no flame, no hot iron, unplugged' },
-  H304: { pictogram: 'GHS08', caution: 'never by mouth: what goes down the wrong way may kill' },
-  H315: { pictogram: 'GHS07', caution: 'gloves' },
-  H319: { pictogram: 'GHS07', caution: 'keep it off your eyes' },
-  H336: { pictogram: 'GHS07', caution: 'open a window, it makes drowsy' },
-  H411: { pictogram: 'GHS09', caution: 'not down the drain' },
-} as const satisfies Readonly<Record<string, Statement>>;
-export type StatementCode = keyof typeof STATEMENTS;
-
-const OF_AGENT: Readonly<Partial<Record<Agent, readonly StatementCode[]>>> = {
-  isopropanol: ['H225', 'H319', 'H336'],
-  ethanol: ['H225', 'H319'],
-  acetone: ['H225', 'H319', 'H336'],
-  petroleumSpirit: ['H225', 'H304', 'H315', 'H336', 'H411'],
-  // Mixtures differ; these are what such sprays usually carry.
-  contactCleaner: ['H222', 'H319', 'H336'],
-  ammoniaCleaner: ['H319'],
-};
+import { STATEMENTS, type Pictogram, type StatementCode } from './statements';
 
 /** The hazard statements of an agent. @example statementsOf('acetone') // ['H225', 'H319', 'H336'] */
-export const statementsOf = (agent: Agent): readonly StatementCode[] => OF_AGENT[agent] ?? [];
+export const statementsOf = (agent: Agent): readonly StatementCode[] => AGENT_RECORDS[agent].statements;
 
 /** The pictograms of an agent, each once. @example pictogramsOf('acetone') // ['GHS02', 'GHS07'] */
 export const pictogramsOf = (agent: Agent): readonly Pictogram[] => [

@@ -1,4 +1,5 @@
-import type { Agent, Dirt, Effect, Grade, Material } from './schema';
+import { AGENT_RECORDS } from './agents';
+import { AGENTS, type Agent, type Dirt, type Effect, type Grade, type Material } from './schema';
 
 export const MATERIAL_NAMES: Readonly<Record<Material, string>> = {
   unknown: 'unknown',
@@ -22,22 +23,9 @@ export const MATERIAL_NAMES: Readonly<Record<Material, string>> = {
   polyurethane: 'polyurethane',
 };
 
-export const AGENT_NAMES: Readonly<Record<Agent, string>> = {
-  dry: 'dry swab or brush',
-  water: 'distilled water',
-  soapyWater: 'soapy water',
-  glassCleaner: 'glass cleaner without ammonia',
-  isopropanol: 'isopropyl alcohol',
-  ethanol: 'ethyl alcohol',
-  contactCleaner: 'contact cleaner',
-  petroleumSpirit: 'light petroleum spirit',
-  acetone: 'acetone',
-  ammoniaCleaner: 'cleaner with ammonia',
-  abrasive: 'glass-fibre pen or eraser',
-  fineOil: 'fine oil',
-  lithiumGrease: 'lithium grease',
-  siliconeGrease: 'silicone grease',
-};
+export const AGENT_NAMES = Object.fromEntries(AGENTS.map((agent) => [agent, AGENT_RECORDS[agent].name])) as Readonly<
+  Record<Agent, string>
+>;
 
 export const DIRT_NAMES: Readonly<Record<Dirt, string>> = {
   fluff: 'fluff or dust',

@@ -1,54 +1,28 @@
 import type { CleanDeed, Outcome, Swab } from '../cleaning';
-import type { Agent, Dirt } from '../compatibility';
+import { AGENT_RECORDS, AGENTS, isLubricant, type Agent, type Dirt } from '../compatibility';
 
 /* The words of cleaning, in lower case. The more telling pattern first; each takes its words out of the line. */
 
-/** Agents by every name that a bench has for them. Several where the name is two things. */
-export const AGENT_WORDS: ReadonlyArray<readonly [RegExp, readonly Agent[]]> = [
-  [/\b(?:acetone?s?|propanone|2-propanone|dimethyl ketone)\b|\bnail (?:varnish|polish) remover\b/, ['acetone']],
-  [/\b(?:ethanol|ethyl alcohol|methylated spirits?|meths|denatured alcohol|surgical spirits?)\b/, ['ethanol']],
-  [
-    /\b(?:white spirits?|petroleum (?:spirits?|ether)|light petroleum|petrol|benzine|naphtha|lighter (?:fluid|fuel)|mineral spirits?|brake cleaner)\b/,
-    ['petroleumSpirit'],
-  ],
-  [
-    /\b(?:ipa|isopropyl(?: alcohol)?|isopropanol|iso-?propanol|propan-?2-?ol|2-propanol|rubbing alcohol|alcohol|iso)\b/,
-    ['isopropanol'],
-  ],
+type Named = readonly [RegExp, readonly Agent[]];
+/** The stronger first: “ethyl alcohol” is said before “alcohol”, “soapy water” before “water”. */
+const namesOf = (of: (agent: Agent) => boolean): readonly Named[] =>
+  AGENTS.toReversed().flatMap((agent) => {
+    const { said } = AGENT_RECORDS[agent];
+    return said && of(agent) ? [[said, [agent]] as const] : [];
+  });
+/** Agents by every name that a bench has for them; several where the name is two things. What cleans comes before what lubricates: “oil off with acetone”. */
+export const AGENT_WORDS: readonly Named[] = [
+  ...namesOf((agent) => !isLubricant(agent)),
   [/\bspirits?\b/, ['petroleumSpirit', 'ethanol']],
-  [/\b(?:contact (?:cleaner|spray|fluid)|switch cleaner|electronics? cleaner|deoxidi[sz]er)\b/, ['contactCleaner']],
-  [
-    /\bammonia-?free (?:glass |window )?cleaner\b|\bglass cleaner without ammonia\b|\blens (?:cleaner|fluid)\b/,
-    ['glassCleaner'],
-  ],
   [/\b(?:glass|window) (?:cleaner|spray)\b/, ['glassCleaner', 'ammoniaCleaner']],
-  [/\bammonia\b/, ['ammoniaCleaner']],
-  [
-    /\b(?:soapy|soap|detergent|washing[- ]up (?:liquid|water)|dish ?soap|suds)(?: (?:and |in )?(?:warm |lukewarm )?water)?\b|\bwater (?:and|with) (?:a little )?(?:soap|detergent)\b/,
-    ['soapyWater'],
-  ],
-  [/\b(?:distilled|deionised|deionized|plain|lukewarm|warm|clean)? ?water\b/, ['water']],
-  [
-    /\b(?:glass[- ]?fib(?:re|er) (?:pen|pencil)|eraser|rubber pencil|emery|sandpaper|fine paper|abrasive|scouring \w+)\b/,
-    ['abrasive'],
-  ],
-  [/\bsilicon[e]? ?grease\b/, ['siliconeGrease']],
-  [/\b(?:lithium|white|plastic-safe)(?: grease)?\b/, ['lithiumGrease']],
-  [/\b(?:fine |light |machine |sewing machine |clock |watch )?oil(?:ed)?\b/, ['fineOil']],
+  ...namesOf(isLubricant),
   [/\b(?:re-?)?greased?\b/, ['lithiumGrease', 'siliconeGrease']],
 ];
 
 /** Names that are matched with one letter wrong, and asked about. */
-export const SPELT: Readonly<Record<string, Agent>> = {
-  acetone: 'acetone',
-  isopropyl: 'isopropanol',
-  isopropanol: 'isopropanol',
-  alcohol: 'isopropanol',
-  lithium: 'lithiumGrease',
-  ethanol: 'ethanol',
-  petroleum: 'petroleumSpirit',
-  naphtha: 'petroleumSpirit',
-};
+export const SPELT: Readonly<Record<string, Agent>> = Object.fromEntries(
+  AGENTS.flatMap((agent) => AGENT_RECORDS[agent].spelt.map((name) => [name, agent] as const)),
+);
 
 export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
   [
