@@ -1,7 +1,8 @@
+import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { findMethod, METHODS, parseBenchLine, readAmount, type Reading } from '@loose-pulley/core/belts/measuring';
+import { findMethod, METHODS, type Reading, takeLine } from '@loose-pulley/core/belts/measuring';
 import { type EventBody } from '@loose-pulley/core/record/ticket';
 import { formatInchFraction, formatLength, formatSpread } from '@loose-pulley/core/base/units';
 import { parseRingSection } from '@loose-pulley/core/base/shapes';
@@ -18,9 +19,17 @@ const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickL
 /** Measuring without a ticket: one line, and what it truly says. A ticket can be made of it. */
 export function MeasureNow() {
   const unit = useUnit();
-  const [line, setLine] = useState('');
   const [chosen, setChosen] = useState(QUICK[0]?.[0] ?? '');
   const [sectionText, setSectionText] = useState('');
+  const section = sectionText.trim() === '' ? undefined : parseRingSection(sectionText);
+  const sectionMm = section?.ok ? section.value : undefined;
+  const {
+    text: line,
+    setText: setLine,
+    taken,
+    read: value,
+    keep,
+  } = useTaken((text, kept) => takeLine(text, chosen, sectionMm, { unit, keep: kept }));
   const [search, setSearch] = useSearchParams();
   const opening = search.has('new');
   const ref = useRef<HTMLInputElement>(null);
@@ -34,17 +43,11 @@ export function MeasureNow() {
         return true;
       },
     });
-  }, []);
+  }, [setLine]);
 
-  const section = sectionText.trim() === '' ? undefined : parseRingSection(sectionText);
-  const sectionMm = section?.ok ? section.value : undefined;
-  const understood = line.trim() === '' ? undefined : parseBenchLine(line, chosen, sectionMm, unit);
-  const method = understood?.ok ? understood.value.method : findMethod(chosen);
-  const read = understood?.ok
-    ? readAmount(understood.value.method, understood.value.amount, understood.value.aux)
-    : undefined;
+  const understood = taken?.state === 'reading' ? taken : undefined;
+  const method = understood?.method ?? findMethod(chosen);
   const write = (mm: number) => formatLength(mm, unit);
-  const value = read?.ok ? read.value : undefined;
   const what = method?.measurand === 'stringPath' ? 'Path, inner length' : 'Inner length';
 
   return (
@@ -88,8 +91,7 @@ export function MeasureNow() {
       </div>
       {section && !section.ok && <p className="text-live">{section.problem}</p>}
       <div aria-live="polite" className="grid min-h-28 content-start gap-1">
-        {understood && !understood.ok && <p className="text-live">{understood.problem}</p>}
-        {read && !read.ok && <p className="text-live">{read.problem}</p>}
+        <TakenNote taken={taken} onKeep={keep} />
         {value && (
           <>
             <p>
@@ -118,7 +120,7 @@ export function MeasureNow() {
       {opening ? (
         <NewTicketForm
           onCancel={() => setSearch({}, { replace: true })}
-          bodies={(driveId) => (understood?.ok && value ? asReadings(driveId, understood.value) : [])}
+          bodies={(driveId) => (understood && value ? asReadings(driveId, { ...understood, typed: line.trim() }) : [])}
         />
       ) : (
         <Button look={value ? 'strong' : 'plain'} className="min-h-12" onClick={() => setSearch({ new: '' })}>

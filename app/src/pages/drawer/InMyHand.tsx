@@ -1,6 +1,7 @@
+import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { useId, useState } from 'react';
 import { inDrawer, labelLies, lengthOf, type Item } from '@loose-pulley/core/shop/drawer';
-import { findMethod, METHODS, parseBenchLine, readAmount } from '@loose-pulley/core/belts/measuring';
+import { METHODS, type Taken, takeLine } from '@loose-pulley/core/belts/measuring';
 import { formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
@@ -14,6 +15,11 @@ export interface HandReading {
 
 /** Ways that say how long a belt is; the old belt of a drive and one from the drawer are read alike. */
 const WAYS = METHODS.filter(({ measurand, comparable }) => measurand === 'oldBelt' && comparable);
+
+const handOf = (taken: Taken | undefined): HandReading | null =>
+  taken?.state === 'reading' && taken.read
+    ? { lengthMm: taken.read.value, stdMm: taken.read.std, sectionMm: taken.aux.sectionMm ?? null }
+    : null;
 
 /** A belt in the hand, measured in any of Measure's ways: it finds its place, or says that the label lies. */
 export function InMyHand({
@@ -35,15 +41,10 @@ export function InMyHand({
   readonly onNew: (read: HandReading) => void;
 }) {
   const id = useId();
-  const [line, setLine] = useState('');
   const [way, setWay] = useState('doubledOuter');
-  const understood = line.trim() === '' ? undefined : parseBenchLine(line, way, picked?.thicknessMm, unit);
-  const read = understood?.ok
-    ? readAmount(understood.value.method, understood.value.amount, understood.value.aux)
-    : undefined;
-  const value = read?.ok ? read.value : undefined;
-  const section = understood?.ok ? (understood.value.aux.sectionMm ?? null) : null;
-  const hand: HandReading | null = value ? { lengthMm: value.value, stdMm: value.std, sectionMm: section } : null;
+  const take = (text: string, keep: boolean): Taken => takeLine(text, way, picked?.thicknessMm, { unit, keep });
+  const { text: line, setText: setLine, taken, keep } = useTaken(take);
+  const hand = handOf(taken);
   const found = hand && inDrawer(items, hand.lengthMm, hand.stdMm, hand.sectionMm);
   const lies = hand && picked && labelLies(picked.innerLengthMm, hand.lengthMm, hand.stdMm);
   const name = (item: Item): string =>
@@ -68,13 +69,7 @@ export function InMyHand({
         className="field w-full text-xl"
         onChange={(event) => {
           setLine(event.target.value);
-          const again = parseBenchLine(event.target.value, way, picked?.thicknessMm, unit);
-          const now = again.ok ? readAmount(again.value.method, again.value.amount, again.value.aux) : undefined;
-          onRead(
-            now?.ok && again.ok
-              ? { lengthMm: now.value.value, stdMm: now.value.std, sectionMm: again.value.aux.sectionMm ?? null }
-              : null,
-          );
+          onRead(event.target.value.trim() === '' ? null : handOf(take(event.target.value, false)));
         }}
       />
       <label className="grid gap-1 text-sm text-soft">
@@ -88,14 +83,19 @@ export function InMyHand({
         </select>
       </label>
       <div aria-live="polite" className="grid gap-2">
-        {understood && !understood.ok && <p className="text-live">{understood.problem}</p>}
-        {read && !read.ok && <p className="text-live">{read.problem}</p>}
+        <TakenNote
+          taken={taken}
+          onKeep={() => {
+            keep();
+            onRead(handOf(take(line, true)));
+          }}
+        />
         {hand && found && (
           <>
             <p>
               <strong className="text-xl">{formatLength(hand.lengthMm, unit)}</strong> ±{' '}
               {formatSpread(2 * hand.stdMm, unit)} {unit} inner length,{' '}
-              {findMethod(understood?.ok ? understood.value.method.id : way)?.label}.
+              {taken?.state === 'reading' && taken.method.label}.
             </p>
             {picked && (
               <p className={lies ? 'border-l-4 border-live pl-3' : ''}>

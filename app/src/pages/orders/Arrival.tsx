@@ -1,10 +1,11 @@
+import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { labelLies, newItem } from '@loose-pulley/core/shop/drawer';
-import { findMethod, readAmount } from '@loose-pulley/core/belts/measuring';
+import { inHand, takeInHand } from '@loose-pulley/core/belts/measuring';
 import type { Order, OrderLine } from '@loose-pulley/core/shop/orders';
 import { outstanding } from '@loose-pulley/core/shop/orders';
-import { formatLength, parseLength, parseNumber, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatLength, parseNumber, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { today } from '../../parts/clock/useNow';
 import { Button, CommitButton } from '../../parts/ui/Button';
@@ -27,16 +28,18 @@ export function Arrival({
 }) {
   const dispatch = useAppDispatch();
   const [countText, setCount] = useState(String(startCount));
-  const [reads, setReads] = useState('');
   const count = parseNumber(countText);
   const whole =
     count.ok && Number.isInteger(count.value) && count.value >= 1 && count.value <= 10_000 ? count.value : null;
-  const amount = reads.trim() === '' ? null : parseLength(reads, unit);
-  const method = findMethod('doubledOuter');
-  const read = amount?.ok && method ? readAmount(method, amount.value.lengthMm, { sectionMm: line.thicknessMm }) : null;
-  const measured = read?.ok ? read.value : null;
+  const way = inHand([], line);
+  const {
+    text: reads,
+    setText: setReads,
+    taken,
+    read: measured = null,
+    keep,
+  } = useTaken((text, kept) => takeInHand(way, text, line, [], unit, kept));
   const wrong = measured !== null && labelLies(line.innerLengthMm, measured.value, measured.std);
-  const refusal = amount && !amount.ok ? amount.problem : read && !read.ok ? read.problem : '';
   const mm = (value: number): string => `${formatLength(value, unit)} ${unit}`;
   const take = (isWrong: boolean, keep: boolean): void => {
     if (whole === null) return;
@@ -106,14 +109,14 @@ export function Arrival({
       </div>
       <div aria-live="polite">
         {whole === null && <p className="text-live">Read “{countText}”. Allowed: whole pieces, 1 to 10000.</p>}
-        {refusal && <p className="text-live">{refusal}</p>}
+        <TakenNote taken={taken} onKeep={keep} />
         {measured && (
           <p className={wrong ? 'text-live' : ''}>
             {mm(measured.value)} inner length
             {wrong ? `: not the ${mm(line.innerLengthMm)} that were ordered.` : ', as ordered.'}
           </p>
         )}
-        {!measured && !refusal && (
+        {!taken && (
           <p className="text-sm text-soft">
             Measured before it is trusted: what is in the bag is not always what is on it.
           </p>

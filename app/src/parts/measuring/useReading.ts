@@ -1,21 +1,18 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import {
-  AUX,
-  doubtOf,
-  checkAmount,
   figure,
   findMethod,
   isForce,
   methodsFor,
   parseAmount,
-  readAmount,
   type Aux,
   type AuxKey,
   type DriveFacts,
   type Measurand,
   type Method,
   type Reading,
+  takeReading,
 } from '@loose-pulley/core/belts/measuring';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { pullRound } from '@loose-pulley/core/work/cleaning';
@@ -109,25 +106,11 @@ export function useReading(
       setMayKeep(true);
       return refuse(text, `Read ${text.trim()} twice at once. Does the caliper repeat? Measure this one, or keep it.`);
     }
-    const amount = parseAmount(method, text, unit);
-    if (!amount.ok) return refuse(text, amount.problem);
-    const checked = checkAmount(method, amount.value);
-    if (!checked.ok) return refuse(text, checked.problem);
-    const read = readAmount(method, amount.value, aux, null, { section: facts.section, wraps: facts.stringWraps });
-    // What only waits for its section or tool is taken; what the method itself cannot follow is not.
-    const waits =
-      !read.ok &&
-      method.aux.some(
-        (key) => aux[key] === undefined && AUX[key].usual === undefined && !(key === 'sectionMm' && facts.section),
-      );
-    if (!read.ok && !waits) return refuse(text, read.problem);
-    if (read.ok && !keepAnyway) {
-      const doubt = doubtOf(method, amount.value, read.value, facts);
-      if (doubt) {
-        setMayKeep(true);
-        return refuse(text, doubt);
-      }
-    }
+    const { section, stringWraps: wraps, path, geometricPath, oldBelt } = facts;
+    const known = { unit, aux, section, wraps, path, geometricPath, oldBelt, keep: keepAnyway };
+    const taken = takeReading(text, method, known);
+    if (taken.state === 'doubt') setMayKeep(true);
+    if (taken.state !== 'reading') return refuse(text, taken.problem);
     // A pull is of the state that the machine is in now; one that is corrected stays of its own.
     const { ticket } = nowState().openTicket;
     const round =
@@ -138,7 +121,7 @@ export function useReading(
       measurand,
       method: method.id,
       typed: text.trim().slice(0, 200),
-      amount: amount.value,
+      amount: taken.amount,
       aux,
       ownStd: direct && reading?.method !== method.id ? null : (reading?.ownStd ?? null),
     });

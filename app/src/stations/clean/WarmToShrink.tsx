@@ -1,7 +1,8 @@
+import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { nanoid } from 'nanoid';
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { takesTime, type Shrink } from '@loose-pulley/core/work/cleaning';
-import { findMethod, parseAmount, readAmount } from '@loose-pulley/core/belts/measuring';
+import { findMethod, takeReading } from '@loose-pulley/core/belts/measuring';
 import { COOL_MINUTES, cleanView, WARM_MINUTES } from '@loose-pulley/core/views/clean';
 import { warmedRange } from '@loose-pulley/core/belts/probability';
 import { isGone } from '@loose-pulley/core/physics/drive';
@@ -123,23 +124,37 @@ function AfterLength({ shrink, onLength }: { readonly shrink: Shrink; readonly o
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const id = useId();
-  const [typed, setTyped] = useState('');
   const old = drive.readings.find(({ measurand, round }) => measurand === 'oldBelt' && !round);
   const method = old && findMethod(old.method);
+  const {
+    text: typed,
+    setText: setTyped,
+    taken,
+    read,
+    keep,
+  } = useTaken((text, kept) =>
+    old && method
+      ? takeReading(text, method, {
+          unit,
+          aux: old.aux,
+          section: facts.section,
+          expectedMm: shrink.beforeMm,
+          keep: kept,
+        })
+      : { state: 'refusal', problem: '' },
+  );
   useUnsaved('enter', typed.trim() !== '');
   if (!old || !method) return null;
-  const amount = typed.trim() === '' ? undefined : parseAmount(method, typed, unit);
-  const read = amount?.ok ? readAmount(method, amount.value, old.aux, null, { section: facts.section }) : amount;
   const take = (): void => {
-    if (!amount?.ok || !read?.ok) return;
+    if (taken?.state !== 'reading' || !read) return;
     const round = 1 + ticket.cleaning.shrinks.findIndex((one) => one.id === shrink.id);
     const done = dispatch(
       recordEvents([
-        { type: 'shrinkPut', shrink: { ...shrink, afterMm: read.value.value } },
+        { type: 'shrinkPut', shrink: { ...shrink, afterMm: read.value } },
         {
           type: 'readingTaken',
           driveId: drive.id,
-          reading: { ...old, id: nanoid(10), typed: typed.trim().slice(0, 200), amount: amount.value, round },
+          reading: { ...old, id: nanoid(10), typed: typed.trim().slice(0, 200), amount: taken.amount, round },
         },
       ]),
     );
@@ -161,20 +176,16 @@ function AfterLength({ shrink, onLength }: { readonly shrink: Shrink; readonly o
           className="field w-32 text-xl"
           disabled={!canWrite}
           value={typed}
-          aria-invalid={read !== undefined && !read.ok}
+          aria-invalid={taken !== undefined && !read}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && take()}
         />
-        <Button disabled={!canWrite || !read?.ok} onClick={take}>
+        <Button disabled={!canWrite || !read} onClick={take}>
           That is its length now
         </Button>
       </span>
-      {read && !read.ok && (
-        <p role="alert" className="text-sm text-live">
-          {read.problem}
-        </p>
-      )}
-      {read?.ok && read.value.value > shrink.beforeMm && (
+      <TakenNote taken={taken} onKeep={keep} />
+      {read && read.value > shrink.beforeMm && (
         <p role="alert" className="text-sm text-live">
           Longer than before: a belt does not grow by warming. Is it still warm, or was it measured otherwise?
         </p>

@@ -1,5 +1,6 @@
-import { useId, useState } from 'react';
-import { inHand, lengthInHand, otherThanLabelled, type DriveFacts } from '@loose-pulley/core/belts/measuring';
+import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
+import { useId } from 'react';
+import { inHand, takeInHand, otherThanLabelled, type DriveFacts } from '@loose-pulley/core/belts/measuring';
 import type { Try } from '@loose-pulley/core/record/stations';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
@@ -22,14 +23,19 @@ export function InHandLine({
 }) {
   const id = useId();
   const dispatch = useAppDispatch();
-  const [typed, setTyped] = useState('');
   const way = inHand(facts.results, tried);
-  const read = typed.trim() === '' ? undefined : lengthInHand(way, typed, tried, facts.results, unit);
+  const {
+    text: typed,
+    setText: setTyped,
+    taken,
+    read,
+    keep,
+  } = useTaken((text, kept) => takeInHand(way, text, tried, facts.results, unit, kept));
   const { measuredMm } = tried;
   const other = measuredMm === null ? undefined : otherThanLabelled(tried.innerLengthMm, measuredMm, unit);
   useUnsaved('enter', typed.trim() !== '');
   const take = (): void => {
-    if (!read?.ok) return;
+    if (!read) return;
     const done = dispatch(
       recordEvent({ type: 'tryLabelled', driveId, tryId: tried.id, changes: { measuredMm: read.value } }),
     );
@@ -51,7 +57,7 @@ export function InHandLine({
           placeholder="it reads"
           disabled={!canWrite}
           value={typed}
-          aria-invalid={read !== undefined && !read.ok}
+          aria-invalid={taken !== undefined && !read}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && take()}
           onBlur={take}
@@ -63,11 +69,7 @@ export function InHandLine({
           </span>
         )}
       </span>
-      {read && !read.ok && (
-        <p role="alert" className="text-sm text-live">
-          {read.problem}
-        </p>
-      )}
+      <TakenNote taken={taken} onKeep={keep} />
       {other && (
         <p role="alert" className="text-live">
           {other}

@@ -8,7 +8,7 @@ import {
   type TemporaryChangeKind,
   TEMPORARY_CHANGE,
 } from '@loose-pulley/core/work/strip';
-import { forLoader, type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
+import { forLoader, loaderOf } from '@loose-pulley/core/base/loaders';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

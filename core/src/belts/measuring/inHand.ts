@@ -1,7 +1,7 @@
-import { formatLength, ok, refuse, type LengthUnit, type Result } from '../../base/units';
+import { formatLength, type LengthUnit } from '../../base/units';
 import type { ReadingResult } from './facts';
 import { findMethod } from './methods';
-import { parseAmount } from './read';
+import { takeReading, type Taken } from './takeReading';
 
 /** A new belt measured before it is fitted: how, and what it should read. */
 export interface InHand {
@@ -44,25 +44,23 @@ export function inHand(results: readonly ReadingResult[], belt: NewBelt): InHand
 }
 
 /**
- * The inner length of a belt from what was read of it in the hand.
+ * What was read of a belt in the hand, by the one way in: it is held against what its label says.
  *
- * @returns mm, or a sentence
- * @example lengthInHand(inHand([], belt), '60.4', belt, {}, 'mm') // 116
+ * @param keep the bench was asked, and keeps it
+ * @example takeInHand(inHand([], belt), '60.4', belt, {}, 'mm', false).read.value // 116
  */
-export function lengthInHand(
+export function takeInHand(
   { method: id }: InHand,
   typed: string,
   belt: NewBelt,
   results: readonly ReadingResult[],
   unit: LengthUnit,
-): Result<number> {
+  keep: boolean,
+): Taken {
   const method = findMethod(id);
-  if (!method) return refuse('That way of measuring is not known here.');
-  const amount = parseAmount(method, typed, unit);
-  if (!amount.ok) return amount;
+  if (!method) return { state: 'refusal', problem: 'That way of measuring is not known here.' };
   const aux = { ...results.find(({ reading }) => reading.method === id)?.reading.aux, sectionMm: belt.thicknessMm };
-  const converted = method.convert(amount.value, aux);
-  return converted.ok ? ok(converted.value.value) : converted;
+  return takeReading(typed, method, { unit, aux, expectedMm: belt.innerLengthMm, keep });
 }
 
 /**

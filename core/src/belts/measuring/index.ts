@@ -8,6 +8,7 @@ export { isForce } from './types';
 export type { Aux, Converted, Guide, KnownOfDrive, Method, Slip, Wraps, WriteLength } from './types';
 export { MEASURANDS, reading, type AuxKey, type Measurand, type Reading } from './schema';
 export { oddReason } from './oddReason';
-export { inHand, lengthInHand, otherThanLabelled, type InHand } from './inHand';
+export { inHand, takeInHand, otherThanLabelled, type InHand } from './inHand';
 export { sameWay, type SameWay } from './sameWay';
 export { figure, figureSpread, figureUnit } from './figure';
+export { takeAmount, takeLine, takeReading, type KnownOfReading, type Taken } from './takeReading';

@@ -8,7 +8,6 @@ import {
   driveFacts,
   findMethod,
   inHand,
-  lengthInHand,
   METHODS,
   oddReason,
   otherThanLabelled,
@@ -23,6 +22,7 @@ import {
   type Method,
   type Reading,
   unlikelySize,
+  takeInHand,
 } from '.';
 
 const method = (id: string): Method => {
@@ -263,9 +263,12 @@ describe('nonsense is refused by saying why', () => {
     const way = inHand([], belt);
     expect(way).toMatchObject({ method: 'doubledOuter', asTheOld: false });
     expect(way.shouldReadMm).toBeCloseTo(56.4, 9);
-    const length = lengthInHand(way, '2x56.4', belt, [], 'mm');
-    expect(length.ok && length.value).toBeCloseTo(108, 9);
-    expect(lengthInHand(way, 'six', belt, [], 'mm').ok).toBe(false);
+    const taken = takeInHand(way, '2x56.4', belt, [], 'mm', false);
+    expect(taken.state === 'reading' && taken.read?.value).toBeCloseTo(108, 9);
+    expect(takeInHand(way, 'six', belt, [], 'mm', false).state).toBe('refusal');
+    // Twice what its label says is a question, and a reading once it is kept.
+    expect(takeInHand(way, '112.8', belt, [], 'mm', false)).toMatchObject({ state: 'doubt' });
+    expect(takeInHand(way, '112.8', belt, [], 'mm', true)).toMatchObject({ state: 'reading' });
     expect(otherThanLabelled(116, 124, 'mm')).toContain('not the 116.0 mm of its label');
     expect(otherThanLabelled(116, 117, 'mm')).toBeUndefined();
   });

@@ -54,6 +54,8 @@ const USUAL_MM: Readonly<Partial<Record<Measurand, readonly [least: number, most
   motorDiameter: [1.5, 40],
   drivenDiameter: [5, 90],
   centreDistance: [8, 250],
+  oldBelt: [30, 700],
+  stringPath: [30, 700],
   section: [0.5, 5],
   width: [1, 12],
 };
@@ -76,6 +78,9 @@ export function unlikelySize(measurand: Measurand, valueMm: number): string | un
   return `${read}: such drives have ${least} to ${most} mm.`;
 }
 
+/** What is known of a drive's lengths. */
+export type KnownLengths = { readonly [K in 'path' | 'geometricPath' | 'oldBelt']?: DriveFacts[K] | undefined };
+
 /**
  * Says what speaks against a reading, by what else is known of the drive. The path is held against the pulleys, or the
  * old belt; the old belt against the path; a pulley against the old belt. Never anything against itself.
@@ -88,7 +93,7 @@ export function doubtOf(
   method: Method,
   amount: number,
   read: Pick<Converted, 'value' | 'lowerBound'>,
-  { path, geometricPath, oldBelt }: Pick<DriveFacts, 'path' | 'geometricPath' | 'oldBelt'>,
+  { path, geometricPath, oldBelt }: KnownLengths,
 ): string | undefined {
   if (read.lowerBound) return undefined;
   const against = (expected: Combined | undefined) =>
@@ -98,9 +103,9 @@ export function doubtOf(
     case 'drivenDiameter':
       return (oldBelt && suspectPulley(read.value, oldBelt.value)) ?? unlikelySize(method.measurand, read.value);
     case 'stringPath':
-      return against(geometricPath ?? oldBelt);
+      return against(geometricPath ?? oldBelt) ?? unlikelySize(method.measurand, read.value);
     case 'oldBelt':
-      return against(path);
+      return against(path) ?? unlikelySize(method.measurand, read.value);
     default:
       return unlikelySize(method.measurand, read.value);
   }
