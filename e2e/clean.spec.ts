@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, kept, measureBoothDeck, openTicket, test, worksIn } from './bench';
+import { pick } from './pick';
 
 const field = (page: Page): Locator => page.getByLabel(/^What was found or done, and where/);
 const spot = (page: Page, name: RegExp): Locator =>
@@ -156,7 +157,7 @@ test('keys soak overnight: the timer outlives the page, stands on the Bench, and
     .first()
     .click();
   await page.keyboard.press('Alt+4');
-  await page.getByLabel('Mains').selectOption('plugged');
+  await pick(page.getByLabel('Mains'), 'plugged');
   const asked = page.getByRole('alert').filter({ hasText: 'Power, while this is still wet' });
   await expect(asked).toContainText(/the keys soak another (9:00|8:59)/);
   await asked.getByRole('button', { name: 'Not yet' }).click();
@@ -164,7 +165,7 @@ test('keys soak overnight: the timer outlives the page, stands on the Bench, and
   // In the morning it is over, whatever the page did meanwhile.
   await page.clock.setSystemTime(new Date('2026-11-26T08:00:00Z'));
   await page.clock.runFor(1500);
-  await page.getByLabel('Mains').selectOption('plugged');
+  await pick(page.getByLabel('Mains'), 'plugged');
   await expect(page.getByLabel('Mains')).toHaveValue('plugged');
 });
 
@@ -225,7 +226,7 @@ test('by touch on a phone: a place, what is on it, what takes it off, swab by sw
   await atClean(page);
   await spot(page, /drive pulley/).click();
   const place = panel(page, 'drive pulley');
-  await place.getByLabel('It is of').selectOption('acetal');
+  await pick(place.getByLabel('It is of'), 'acetal');
   await place.getByRole('button', { name: 'sludge' }).click();
   await expect(place.getByRole('button', { name: 'sludge' })).toHaveAttribute('aria-pressed', 'true');
   // The gentlest that does it stands first.
@@ -246,7 +247,7 @@ test('by touch on a phone: a place, what is on it, what takes it off, swab by sw
 test('what may touch what is this bench’s to change, and goes out and comes in as a file', async ({ page }) => {
   await page.goto('/compatibility');
   await expect(page.getByText('The app’s defaults')).toBeVisible();
-  await page.getByRole('combobox', { name: 'acetone on ABS' }).selectOption('brief');
+  await pick(page.getByRole('combobox', { name: 'acetone on ABS' }), 'brief');
   await expect(page.getByText('Saved as this bench’s own.')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export it as a file' }).click();

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, kept, openTicket, test } from './bench';
+import { pick } from './pick';
 
 const causes = (page: Page) => page.getByRole('region', { name: 'What it can be' }).getByRole('listitem');
 const card = (page: Page) => page.getByRole('group', { name: 'What it shows' });
@@ -136,7 +137,7 @@ test('what contradicts itself is said, with what to doubt', async ({ page }) => 
 
 test('every number can be changed, kept as the bench’s own, handed on, and refused in words', async ({ page }) => {
   await page.goto('/knowledge');
-  await page.getByRole('combobox', { name: /^Test/ }).selectOption('Bench lamp off');
+  await pick(page.getByRole('combobox', { name: /^Test/ }), 'Bench lamp off');
   const sound = page.getByLabel('a sound machine, and any cause not named: just the same');
   await sound.fill('90');
   await expect(page.getByRole('alert')).toContainText(

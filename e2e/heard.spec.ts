@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, openTicket, take, test } from './bench';
+import { pick } from './pick';
 
 const line = (page: Page) => page.getByLabel('What came off, or what was done with it');
 const station = (page: Page, number: number) => page.keyboard.press(`Alt+${number}`);
@@ -57,11 +58,11 @@ test('verbs count: left alone, marked, dirt and a caution take nothing off; unre
   await expect(page.getByText('Not read: kept as typed, with a number')).toBeVisible();
   await line(page).press('Enter');
   await row(page, /^6 blue thing/).click();
-  await page.getByLabel('Kind').selectOption('springs');
+  await pick(page.getByLabel('Kind'), 'springs');
   await page.getByLabel('There should be, of them').fill('2');
   await page.getByLabel('There should be, of them').blur();
   await expect(page.getByText('2 springs', { exact: false }).first()).toBeVisible();
-  await page.getByRole('combobox', { name: /^What was done/ }).selectOption('left alone');
+  await pick(page.getByRole('combobox', { name: /^What was done/ }), 'left alone');
   await expect(page.getByText(/· 2 springs/)).toHaveCount(0);
   await station(page, 7);
   await expect(page.getByRole('list', { name: 'Rebuild order' }).getByRole('listitem')).toHaveCount(3);
@@ -123,11 +124,11 @@ test('temporary changes that contradict each other are named, and pads under a m
   await expect(page.getByText(/before number 2, mechanism, covers it/).first()).toBeVisible();
   const levers = page.getByRole('listitem').filter({ hasText: 'put the levers back' });
   await levers.getByText('Reverse it in an order').click();
-  await levers.getByLabel('Only after').selectOption('stop pin out');
+  await pick(levers.getByLabel('Only after'), 'stop pin out');
   await expect(page.getByRole('alert').filter({ hasText: 'must end before power' })).toContainText(
     'can end only after power. Say another order, or another limit.',
   );
-  await levers.getByLabel('Only after').selectOption('nothing else');
+  await pick(levers.getByLabel('Only after'), 'nothing else');
   await station(page, 7);
   await expect(page.getByRole('list', { name: 'Rebuild order' }).getByRole('listitem').first()).toContainText(
     /laser pads bridged|switch levers off/,

@@ -1,4 +1,5 @@
 import { chanceSettled, expect, kept, measureBoothDeck, openTicket, reading, take, test, stored } from './bench';
+import { pick } from './pick';
 
 test('three drives on a carousel keep their readings, tries and belts apart', async ({ page }) => {
   await openTicket(page, 'Oberquist C5 carousel');
@@ -24,17 +25,17 @@ test('other ways of measuring: pins, outside less groove, gap; the drawing shows
   page,
 }) => {
   await openTicket(page, 'Orrismere L12 lift player');
-  await page.getByLabel('Motor pulley, how it is measured').selectOption('over two pins');
+  await pick(page.getByLabel('Motor pulley, how it is measured'), 'over two pins');
   await page.getByLabel('pin Ø, mm').fill('2');
   await page.getByLabel('pin Ø, mm').press('Enter');
   await take(page, 'Motor pulley', '13.6');
   await expect(page.getByText('13.6 − 2 × 2.0 = 9.6')).toBeVisible();
-  await page.getByLabel('Driven pulley, how it is measured').selectOption('outside less groove');
+  await pick(page.getByLabel('Driven pulley, how it is measured'), 'outside less groove');
   await take(page, 'Driven pulley', '42.4');
   await expect(page.getByText('Type the groove depth too')).toBeVisible();
   await page.getByLabel('groove depth, mm').fill('1.6');
   await page.getByLabel('groove depth, mm').press('Enter');
-  await page.getByLabel('Shafts, how it is measured').selectOption('gap between');
+  await pick(page.getByLabel('Shafts, how it is measured'), 'gap between');
   await page.getByLabel('motor pulley outside Ø, mm').fill('12.4');
   await page.getByLabel('motor pulley outside Ø, mm').press('Enter');
   await page.getByLabel('driven pulley outside Ø, mm').fill('42.4');
@@ -61,7 +62,7 @@ test('crossed, vee and oily: what is seen changes what is chosen', async ({ page
   // By hand: β = asin(15.4/38.2), 2·38.2·cos β + 15.4·(π + 2β) = 131.1.
   await expect(page.getByText('131.1').first()).toBeVisible();
   await page.getByRole('radio', { name: 'open', exact: true }).first().click();
-  await page.getByLabel('Motor pulley’s surface').selectOption('oily');
+  await pick(page.getByLabel('Motor pulley’s surface'), 'oily');
   await kept(page);
   await page.keyboard.press('Alt+6');
   const answer = page.getByRole('complementary', { name: 'Recommended belt' });
@@ -70,7 +71,7 @@ test('crossed, vee and oily: what is seen changes what is chosen', async ({ page
   await expect(answer).not.toContainText('1.2 × 116.0');
   await page.keyboard.press('Alt+5');
   await page.getByText('Belt shape, grooves, surfaces').click();
-  await page.getByLabel('Motor pulley’s groove').selectOption('vee');
+  await pick(page.getByLabel('Motor pulley’s groove'), 'vee');
   await page.getByRole('textbox', { name: /^full angle/ }).fill('40');
   await page.getByRole('textbox', { name: /^full angle/ }).blur();
   await expect(page.getByRole('button', { name: /Undo: drive A, motor pulley’s groove/ })).toBeVisible();
@@ -176,7 +177,7 @@ test('the Bench groups by what is waited for; the Log finds by any word; handed 
   await expect(page.getByText('What was done is not written yet.')).toBeVisible();
   // What is only told is no reason to wait; what matters is passed only by writing why, and that is printed.
   await expect(page.getByRole('button', { name: 'Hand it back' })).toBeEnabled();
-  await page.getByLabel('Lid', { exact: true }).selectOption('off');
+  await pick(page.getByLabel('Lid', { exact: true }), 'off');
   await expect(page.getByRole('region', { name: 'Before it goes' }).getByRole('listitem').first()).toHaveText(
     'The lid is off.',
   );

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, openTicket, test } from './bench';
+import { pick } from './pick';
 
 const line = (page: Page) => page.getByLabel('What came off, or what was done with it');
 async function type(page: Page, ...lines: string[]): Promise<void> {
@@ -105,7 +106,7 @@ test('a bridged laser and power asked for: it asks first, everywhere', async ({ 
   await type(page, 'lid', 'laser pads bridged');
   await expect(page.getByRole('list', { name: 'To reverse' })).toContainText('laser pads bridged before power');
   await page.keyboard.press('Alt+5');
-  await page.getByLabel('Mains', { exact: true }).selectOption('plugged in');
+  await pick(page.getByLabel('Mains', { exact: true }), 'plugged in');
   const asks = page.getByRole('alert').filter({ hasText: 'Power, with this still open' });
   await expect(asks).toContainText('only after the pickup is plugged in again');
   await asks.getByRole('button', { name: 'Not yet' }).click();
@@ -148,11 +149,11 @@ test('a screw short, one found, a circle, an undone label: in words, nothing los
   await expect(over).toContainText('Of number 1, screws, 1 is left over.');
   await expect(over).toContainText('Found and not placed: spring, under the tray.');
   // “This before that”: held, and a circle refused by name.
-  await page.getByLabel('First goes back').selectOption('2 lid');
-  await page.getByLabel('Only then').selectOption('3 screws');
+  await pick(page.getByLabel('First goes back'), '2 lid');
+  await pick(page.getByLabel('Only then'), '3 screws');
   await page.getByRole('button', { name: 'Hold it' }).click();
-  await page.getByLabel('First goes back').selectOption('3 screws');
-  await page.getByLabel('Only then').selectOption('2 lid');
+  await pick(page.getByLabel('First goes back'), '3 screws');
+  await pick(page.getByLabel('Only then'), '2 lid');
   await page.getByRole('button', { name: 'Hold it' }).click();
   await expect(page.getByText(/That goes round in a circle: 2 lid before 3 screws was said already/)).toBeVisible();
   // Another ticket in between; the spring counts at Find; the gate names all of it.
@@ -189,7 +190,7 @@ test('temporary changes that are reversed only in an order: the later one waits,
   await type(page, 'stop pin out', 'switch levers off');
   const pin = page.getByRole('listitem').filter({ hasText: 'put the stop pin back' });
   await pin.getByText('Reverse it in an order').click();
-  await pin.getByLabel('Only after').selectOption('switch levers off');
+  await pick(pin.getByLabel('Only after'), 'switch levers off');
   await pin.getByRole('button', { name: 'Put the stop pin back' }).click();
   await expect(page.getByText('“stop pin out” ends only after “switch levers off”. End that first.')).toBeVisible();
   const levers = page.getByRole('listitem').filter({ hasText: 'put the levers back' });
@@ -254,7 +255,7 @@ test('by touch, by a picture, mirrored on the other deck, and a screw booked in 
   await expect(page.getByRole('button', { name: /^4 plug 6, from other deck, stripe to the right/ })).toBeVisible();
   // The picture takes marks, by a press and by key, and its step gets its words and kind later.
   await shown.click();
-  await page.getByLabel('Kind').selectOption('gear or mode part');
+  await pick(page.getByLabel('Kind'), 'gear or mode part');
   await page.getByLabel('Parked where').fill('pin where its channel begins');
   await page.getByRole('button', { name: '3 what the picture shows', exact: true }).last().click();
   const view = page.getByRole('dialog', { name: '3 what the picture shows' });

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { expect, kept, measureBoothDeck, moveTo, openTicket, take, test } from './bench';
+import { pick } from './pick';
 
 const line = (page: Page) => page.getByRole('textbox', { name: /^From the motor on/ });
 const member = (page: Page, name: RegExp) =>
@@ -135,7 +136,7 @@ test('a mode gear homed by hand with a disc in custody; not home, it is named at
   await page.getByRole('button', { name: 'It is home now' }).click();
   await expect(page.getByText('It is home.', { exact: true })).toBeVisible();
   // Before the lid it is asked where it stands.
-  await page.getByLabel('Lid').selectOption('on');
+  await pick(page.getByLabel('Lid'), 'on');
   const asked = page.getByRole('alert').filter({ hasText: 'where does the mode gear stand?' });
   await asked.getByRole('button', { name: 'loaded' }).click();
   await expect(asked).toContainText('It should be at “empty”.');

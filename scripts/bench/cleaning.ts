@@ -1,5 +1,6 @@
 import { spread, type Row } from './report';
 import { watchRepaints, type Stage } from './stage';
+import { pick } from '../../e2e/pick';
 
 /** So many places a map is timed with: more than any machine that was seen. */
 const PLACES = 60;
@@ -10,8 +11,7 @@ export async function benchCleaning(row: Row, { page, demoUrl }: Stage): Promise
   const map = page.getByRole('group', { name: /^Map of the machine/ });
   await map.waitFor();
   const spots = map.getByRole('button');
-  for (let count = await spots.count(); count < PLACES; count++)
-    await page.getByLabel('One more place').selectOption('part');
+  for (let count = await spots.count(); count < PLACES; count++) await pick(page.getByLabel('One more place'), 'part');
   const field = page.getByLabel(/^What was found or done, and where/);
   await field.focus();
   await watchRepaints(page);

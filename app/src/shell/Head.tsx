@@ -3,7 +3,7 @@ import { themeChosen, unitChosen } from '../state/store/settings';
 import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { useDark } from '../parts/ui/useDark';
 import { Button } from '../parts/ui/Button';
-import { Choice } from '../parts/ui/Choice';
+import { Segments } from '../parts/ui/Segments';
 import { cx } from '../parts/ui/cx';
 import { KeyCap } from '../parts/ui/KeyCap';
 import { isDemo } from '../state/boot';
@@ -67,7 +67,7 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
       </nav>
       <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}
-        <Choice
+        <Segments
           label="Unit of the screen"
           value={unit}
           options={[

@@ -10,8 +10,10 @@ import { joinWalk } from '../../parts/keys/walk';
 import { newTicket } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { loaderNamed, LOADERS, type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
 
 /** The ways that are offered without a ticket. */
 const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));
@@ -59,17 +61,17 @@ export function MeasureNow() {
         <label htmlFor="line" className="mb-1 block text-sm text-soft">
           As you would say it: “doubled flat 66.4, section 1.2”
         </label>
-        <input
+        <Input
           ref={ref}
           id="line"
           autoComplete="off"
           spellCheck={false}
           value={line}
           onChange={(event) => setLine(event.target.value)}
-          className="field w-full text-xl font-semibold"
+          className="w-full text-xl font-semibold"
         />
       </div>
-      <Choice
+      <Segments
         label="How it was measured, where the line does not say"
         value={method?.quickLabel ? method.id : ''}
         options={QUICK}
@@ -80,13 +82,13 @@ export function MeasureNow() {
         <label htmlFor="line-section" className="text-[15px]">
           Belt section, {unit}
         </label>
-        <input
+        <Input
           id="line-section"
           inputMode="decimal"
           autoComplete="off"
           value={sectionText}
           onChange={(event) => setSectionText(event.target.value)}
-          className="field w-28 text-lg"
+          className="w-28 text-lg"
         />
       </div>
       {section && !section.ok && <p className="text-live">{section.problem}</p>}
@@ -182,38 +184,33 @@ function NewTicketForm({
     <form onSubmit={(event) => void submit(event)} className="grid gap-3 border-t border-ink pt-3">
       <label className="grid gap-1 text-sm text-soft">
         Machine
-        <input
+        <Input
           autoFocus
           value={machine}
           maxLength={120}
           onChange={(event) => setMachine(event.target.value)}
-          className="field text-lg text-ink"
+          className="text-lg text-ink"
           autoComplete="off"
         />
       </label>
       <label className="grid gap-1 text-sm text-soft">
         What it does wrong, in the owner’s words
-        <input
+        <Input
           value={complaint}
           maxLength={500}
           onChange={(event) => setComplaint(event.target.value)}
-          className="field text-lg text-ink"
+          className="text-lg text-ink"
           autoComplete="off"
         />
       </label>
       <label className="grid gap-1 text-sm text-soft">
         Kind of loader
-        <select
+        <Select
           value={loader}
-          onChange={(event) => setChosen(event.target.value as Loader)}
-          className="field text-lg text-ink"
-        >
-          {LOADERS.map((one) => (
-            <option key={one} value={one}>
-              {loaderOf(one).name}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => setChosen(chosen as Loader)}
+          className="text-lg"
+          options={[...LOADERS.map((one) => [one, loaderOf(one).name] as const)]}
+        />
       </label>
       <div className="flex gap-2">
         <Button type="submit" look="strong" className="min-h-12 grow" disabled={busy}>

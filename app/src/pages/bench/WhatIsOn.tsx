@@ -4,6 +4,7 @@ import { loaderNamed, loaderOf } from '@loose-pulley/core/base/loaders';
 import { newTicket } from '../../state/persistence/actions';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
+import { Input } from '../../parts/ui/Input';
 
 /** Machine and complaint out of one line: what follows the first comma is what it does wrong. */
 function readBenchwork(line: string): { readonly machine: string; readonly complaint: string } {
@@ -43,14 +44,14 @@ export function WhatIsOn() {
         What is on the bench?
       </label>
       <div className="flex flex-wrap gap-2">
-        <input
+        <Input
           id="on-the-bench"
           value={line}
           maxLength={600}
           autoComplete="off"
           placeholder="booth deck, opens only when helped"
           onChange={(event) => setLine(event.target.value)}
-          className="field min-w-0 grow text-xl max-sm:w-full"
+          className="min-w-0 grow text-xl max-sm:w-full"
         />
         <Button disabled={machine === '' || busy} className="min-h-12" onClick={() => void open('swap')}>
           Swap the belt

@@ -32,6 +32,7 @@ import { useOwn } from '../../parts/own/useOwn';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { useTitle } from '../../parts/ui/title';
 import { keepOwnCompatibility, loadOwnCompatibility } from '../../state/persistence/compatibility';
+import { Select } from '../../parts/ui/Select';
 
 const KNOWN = MATERIALS.filter((one): one is KnownMaterial => one !== 'unknown');
 /** A sign beside each grade, so that the whole table is read without its colours. */
@@ -152,21 +153,14 @@ function OneAgent({
     names: Readonly<Record<V, string>>,
     put: (value: V) => void,
   ) => (
-    <select
+    <Select
       aria-label={label}
       value={value}
-      className="min-h-11 max-w-56 border-b border-ink bg-transparent"
-      onChange={(event) => {
-        const chosen = values.find((one) => one === event.target.value);
-        if (chosen) put(chosen);
-      }}
-    >
-      {values.map((one) => (
-        <option key={one} value={one} className="bg-sheet text-ink">
-          {names[one]}
-        </option>
-      ))}
-    </select>
+      onChoose={put}
+      look="line"
+      className="max-w-56"
+      options={[...values.map((one) => [one, names[one]] as const)]}
+    />
   );
   return (
     <section aria-labelledby="agent" className="grid gap-3">

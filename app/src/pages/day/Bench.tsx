@@ -4,6 +4,7 @@ import { parseHours } from './hours';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Input } from '../../parts/ui/Input';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -32,8 +33,8 @@ function HoursLine({
   return (
     <label className="grid gap-1 text-sm text-soft">
       {day}
-      <input
-        className="field text-ink"
+      <Input
+        className="text-ink"
         placeholder="closed"
         value={text ?? shiftsWords(shifts)}
         aria-invalid={read === null}

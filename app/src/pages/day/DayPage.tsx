@@ -6,7 +6,7 @@ import { capital, counted } from '@loose-pulley/core/base/units';
 import { dayAndTime, timeOfDay, today } from '../../parts/clock/useNow';
 import { Button } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { download } from '../../parts/ui/download';
 import { Fold } from '../../parts/ui/Fold';
 import { useTitle } from '../../parts/ui/title';
@@ -129,7 +129,7 @@ export function DayPage() {
                   ? 'the planner stopped; load the page again'
                   : 'planning…'}
             </span>
-            <Choice
+            <Segments
               label="How much of it"
               value={span}
               options={[

@@ -5,6 +5,7 @@ import { beltLabel, parseBeltSize } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Input } from '../../parts/ui/Input';
 
 /** `3 × 1.2x116 in A4`: how many, which, where. How many and where may be left out. */
 const LINE = /^(?:(\d{1,5})\s*(?:of|pcs|pieces|×(?=\s)|x(?=\s))\s*)?(.+?)(?:\s+in\s+(.{1,80}))?$/i;
@@ -64,13 +65,13 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
         Put in: section × size, such as 1.2x116, ring 1.78x28.3 or 3 of 4x0.6x208 in A4
       </label>
       <div className="flex gap-2">
-        <input
+        <Input
           id="put-in"
           autoComplete="off"
           aria-invalid={read !== undefined && !read.ok}
           value={line}
           onChange={(event) => setLine(event.target.value)}
-          className="field w-full text-lg"
+          className="w-full text-lg"
         />
         <Button type="submit" className="whitespace-nowrap" disabled={!belt && !numbered}>
           Put in

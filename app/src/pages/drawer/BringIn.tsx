@@ -17,6 +17,7 @@ import { FilePicker } from '../../parts/ui/FilePicker';
 import { TextLine } from '../../parts/ui/TextLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Select } from '../../parts/ui/Select';
 
 interface Opened {
   readonly name: string;
@@ -137,19 +138,15 @@ export function BringIn({ items }: { readonly items: readonly Item[] }) {
                       </span>
                     </th>
                     <td className="py-1">
-                      <select
+                      <Select
                         aria-label={`Column ${heading || index + 1} holds`}
-                        className="field w-full"
                         value={opened.matching[index] ?? ''}
-                        onChange={(event) => choose(index, event.target.value as Column | '')}
-                      >
-                        <option value="">leave it out</option>
-                        {COLUMNS.map((column) => (
-                          <option key={column} value={column}>
-                            {COLUMN_NAMES[column]}
-                          </option>
-                        ))}
-                      </select>
+                        onChoose={(chosen) => choose(index, chosen as Column | '')}
+                        options={[
+                          ['', 'leave it out'] as const,
+                          ...COLUMNS.map((column) => [column, COLUMN_NAMES[column]] as const),
+                        ]}
+                      />
                     </td>
                   </tr>
                 ))}

@@ -32,6 +32,8 @@ import { InMyHand, type HandReading } from './InMyHand';
 import { ItemPanel, SIZE_PANEL } from './ItemPanel';
 import { Kits } from './Kits';
 import { Rails, type Needed } from './Rails';
+import { Input } from '../../parts/ui/Input';
+import { Check } from '../../parts/ui/Check';
 
 /** From here on the panel of a size stands beside the drawer. */
 const WIDE_PX = 1024;
@@ -156,11 +158,11 @@ export function DrawerPage() {
           {items.length > 0 && (
             <label className="grid content-start gap-1 text-sm text-soft">
               Look for a label, a place, a seller’s number
-              <input
+              <Input
                 type="search"
                 value={find}
                 onChange={(event) => setFind(event.target.value)}
-                className="field text-ink"
+                className="text-ink"
               />
             </label>
           )}
@@ -291,17 +293,15 @@ export function DrawerPage() {
             {SERIES.map((one) => {
               const on = USUAL_SERIES.includes(one) !== (record?.book.switchedSeries ?? []).includes(one);
               return (
-                <label key={one} className="flex min-h-11 items-center gap-3">
-                  <input
-                    type="checkbox"
-                    className="size-5"
-                    checked={on}
-                    onChange={(event) =>
-                      void dispatch(changeBook([{ type: 'seriesSwitched', series: one, on: event.target.checked }]))
-                    }
-                  />
+                <Check
+                  key={one}
+                  checked={on}
+                  onCheck={(checked) =>
+                    void dispatch(changeBook([{ type: 'seriesSwitched', series: one, on: checked }]))
+                  }
+                >
                   {BUILT_IN[one].name}
-                </label>
+                </Check>
               );
             })}
           </section>

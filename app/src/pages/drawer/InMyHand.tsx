@@ -5,6 +5,8 @@ import { METHODS, type Taken, takeLine } from '@loose-pulley/core/belts/measurin
 import { formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
 
 /** What was read of a belt in the hand. */
 export interface HandReading {
@@ -61,12 +63,12 @@ export function InMyHand({
       <label htmlFor={id} className="text-sm text-soft">
         “doubled flat 56.4, section 1.2”, or the number alone
       </label>
-      <input
+      <Input
         id={id}
         autoComplete="off"
         spellCheck={false}
         value={line}
-        className="field w-full text-xl"
+        className="w-full text-xl"
         onChange={(event) => {
           setLine(event.target.value);
           onRead(event.target.value.trim() === '' ? null : handOf(take(event.target.value, false)));
@@ -74,13 +76,11 @@ export function InMyHand({
       />
       <label className="grid gap-1 text-sm text-soft">
         Read how, where the line does not say
-        <select value={way} onChange={(event) => setWay(event.target.value)} className="field text-ink">
-          {WAYS.map(({ id: one, label }) => (
-            <option key={one} value={one}>
-              {label}
-            </option>
-          ))}
-        </select>
+        <Select
+          value={way}
+          onChoose={(chosen) => setWay(chosen)}
+          options={[...WAYS.map(({ id: one, label }) => [one, label] as const)]}
+        />
       </label>
       <div aria-live="polite" className="grid gap-2">
         <TakenNote

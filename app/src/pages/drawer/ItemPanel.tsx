@@ -17,6 +17,9 @@ import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
+import { Check } from '../../parts/ui/Check';
 
 const RUBBER_NAMES: Readonly<Record<Rubber, string>> = {
   unknown: 'unknown',
@@ -175,37 +178,25 @@ export function ItemPanel({
       </div>
       <label className="grid gap-1 text-sm text-soft">
         Kind of rubber
-        <select
+        <Select
           value={item.rubber}
-          onChange={(event) => change({ rubber: event.target.value as Rubber })}
-          className="field text-ink"
-        >
-          {RUBBERS.map((one) => (
-            <option key={one} value={one}>
-              {RUBBER_NAMES[one]}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => change({ rubber: chosen as Rubber })}
+          options={[...RUBBERS.map((one) => [one, RUBBER_NAMES[one]] as const)]}
+        />
       </label>
       <label className="grid gap-1 text-sm text-soft">
         Bought on
-        <input
+        <Input
           type="date"
           value={item.boughtOn}
           max={today()}
           onChange={(event) => change({ boughtOn: event.target.value })}
-          className="field text-ink"
+          className="text-ink"
         />
       </label>
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={item.band}
-          onChange={(event) => change({ band: event.target.checked })}
-        />
+      <Check checked={item.band} onCheck={(checked) => change({ band: checked })}>
         A household band, no belt
-      </label>
+      </Check>
       <CommitButton
         onClick={() => {
           void dispatch(changeBook([{ type: 'itemRemoved', itemId: item.id }]));

@@ -4,7 +4,7 @@ import { readKnowledgeFile, writeKnowledgeFile } from '@loose-pulley/core/files/
 import { keepOwnKnowledge, loadOwnKnowledge } from '../../state/persistence/knowledge';
 import { Keeping } from '../../parts/own/Keeping';
 import { useOwn } from '../../parts/own/useOwn';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { useTitle } from '../../parts/ui/title';
 import { Shares } from './Shares';
 import { TestTable } from './TestTable';
@@ -47,7 +47,7 @@ export function KnowledgePage() {
           <h2 id="shares" className="border-b border-ink pb-1 text-lg">
             How often, beside the others
           </h2>
-          <Choice
+          <Segments
             label="Kind of loader"
             value={loader}
             className="justify-self-start"

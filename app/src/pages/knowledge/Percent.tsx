@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Input } from '../../parts/ui/Input';
 
 /** A small figure in a table, taken as it is typed; what is no number stays and is not taken. */
 export function Percent({
@@ -15,13 +16,13 @@ export function Percent({
   const [text, setText] = useState<string | null>(null);
   const wrong = text !== null && !(Number(text.replace(',', '.')) >= 0 && text.trim() !== '');
   return (
-    <input
+    <Input
       aria-label={label}
       aria-invalid={wrong}
       inputMode="decimal"
       autoComplete="off"
       value={text ?? String(value)}
-      className="field w-16 px-2 text-right aria-invalid:text-live"
+      className="w-16 px-2 text-right aria-invalid:text-live"
       onChange={(event) => {
         setText(event.target.value);
         const number = Number(event.target.value.replace(',', '.'));

@@ -2,6 +2,7 @@ import { USUAL_LOADER } from '@loose-pulley/core/base/loaders';
 import { inWords, testName, type BenchTest, type Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { Button } from '../../parts/ui/Button';
 import { Percent } from './Percent';
+import { Select } from '../../parts/ui/Select';
 
 const sumOf = (row: readonly number[]): number => Math.round(10 * row.reduce((sum, one) => sum + one, 0)) / 10;
 
@@ -33,17 +34,12 @@ export function TestTable({
       </h2>
       <label className="grid min-w-0 gap-1 text-sm text-soft">
         Test
-        <select
+        <Select
           value={test.id}
-          className="field w-full min-w-0 text-lg text-ink"
-          onChange={(event) => onTest(event.target.value)}
-        >
-          {knowledge.tests.map((one) => (
-            <option key={one.id} value={one.id}>
-              {testName(one, one.loaders[0] ?? USUAL_LOADER)}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => onTest(chosen)}
+          className="min-w-0 text-lg"
+          options={[...knowledge.tests.map((one) => [one.id, testName(one, one.loaders[0] ?? USUAL_LOADER)] as const)]}
+        />
       </label>
       <p>{inWords(test.how, loader)}</p>
       <div className="flex items-center gap-3">
@@ -116,18 +112,12 @@ export function TestTable({
       </div>
       <label className="grid max-w-80 gap-1 text-sm text-soft">
         Name another cause in this test
-        <select
+        <Select
           value=""
-          className="field text-lg text-ink"
-          onChange={(event) => event.target.value && put(event.target.value, test.sound)}
-        >
-          <option value="">choose</option>
-          {others.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => chosen && put(chosen, test.sound)}
+          className="text-lg"
+          options={[['', 'choose'] as const, ...others.map(({ id, name }) => [id, name] as const)]}
+        />
       </label>
     </section>
   );

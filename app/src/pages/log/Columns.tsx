@@ -5,6 +5,7 @@ import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { LongList } from '../../parts/ui/LongList';
 import { ALL_COLUMNS, LOG_COLUMNS, logTable, type LogColumn } from './logColumns';
+import { Check } from '../../parts/ui/Check';
 
 /** The log in columns of one's own choosing; saved as CSV as it is shown. */
 export function Columns({
@@ -25,17 +26,15 @@ export function Columns({
     <div className="grid gap-3 pb-3">
       <div role="group" aria-label="Columns" className="flex flex-wrap gap-x-4">
         {ALL_COLUMNS.map((column) => (
-          <label key={column} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={columns.includes(column)}
-              onChange={(event) =>
-                onColumns(ALL_COLUMNS.filter((one) => (one === column ? event.target.checked : columns.includes(one))))
-              }
-            />
+          <Check
+            key={column}
+            checked={columns.includes(column)}
+            onCheck={(checked) =>
+              onColumns(ALL_COLUMNS.filter((one) => (one === column ? checked : columns.includes(one))))
+            }
+          >
             {LOG_COLUMNS[column].name}
-          </label>
+          </Check>
         ))}
       </div>
       <Button

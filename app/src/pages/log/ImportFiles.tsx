@@ -9,7 +9,8 @@ import type { Compared, Conflict, ReadFiles } from '../../state/exchange/work';
 import type { Keep } from '../../state/exchange/conflict';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
+import { Input } from '../../parts/ui/Input';
 
 type State =
   | { readonly status: 'idle' }
@@ -133,7 +134,7 @@ export function ImportFiles() {
       <h2 id="import" className="text-lg">
         Import tickets
       </h2>
-      <input {...getInputProps({ 'aria-label': 'Ticket or archive files', accept: '.json,.zip' })} />
+      <Input {...getInputProps({ 'aria-label': 'Ticket or archive files', accept: '.json,.zip' })} />
       <p className="my-2">
         Drop a ticket’s .json or an archive’s .zip here, or choose it. It is imported whole; what is damaged in it is
         named first.
@@ -227,7 +228,7 @@ function KeepChoice({
   readonly onChoose: (keep: Keep) => void;
 }) {
   return (
-    <Choice<Keep | ''>
+    <Segments<Keep | ''>
       label={label}
       value={value ?? ''}
       options={[

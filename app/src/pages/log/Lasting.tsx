@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { dueMonthsOf, livesOf, survivalByRemedy, timeAt, type Survival } from '@loose-pulley/core/shop/lifetimes';
 import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { counted } from '@loose-pulley/core/base/units';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { useWidth } from '../../parts/draw/useWidth';
 
 const HEIGHT_PX = 260;
@@ -61,7 +61,7 @@ export function Lasting({ all }: { readonly all: readonly TicketSummary[] }) {
   const ticks = Array.from({ length: Math.floor(Math.max(1, monthsSpan) / step) + 1 }, (_, n) => n * step);
   return (
     <div className="grid gap-2 pb-3">
-      <Choice
+      <Segments
         label="Remedy"
         value={kind}
         options={curves.map((one) => [one.kind, `${REMEDY_KIND_NAMES[one.kind]} (${one.survival.lives})`] as const)}

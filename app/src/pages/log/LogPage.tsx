@@ -20,6 +20,7 @@ import { FIRST_COLUMNS, letsThrough, NO_FILTER, type LogColumn } from './logColu
 import { Narrow } from './Narrow';
 import { DeletedTickets } from './DeletedTickets';
 import { ImportFiles } from './ImportFiles';
+import { Input } from '../../parts/ui/Input';
 
 // These lie folded away at first.
 const Columns = lazy(async () => ({ default: (await import('./Columns')).Columns }));
@@ -86,11 +87,11 @@ export function LogPage() {
         <h1 className="mb-3 text-[30px] leading-tight font-bold">Log</h1>
         <label className="grid gap-1 text-sm text-soft">
           Number, machine, owner, complaint or mechanism
-          <input
+          <Input
             type="search"
             value={text}
             onChange={(event) => setText(event.target.value)}
-            className="field text-lg text-ink"
+            className="text-lg text-ink"
           />
         </label>
         <Fold title="Narrow it" className="mt-2">

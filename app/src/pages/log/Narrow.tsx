@@ -2,6 +2,8 @@ import { LOADERS, type Loader, loaderOf } from '@loose-pulley/core/base/loaders'
 import { REMEDY_KIND_NAMES, REMEDY_KINDS, type RemedyKind } from '@loose-pulley/core/record/ticket';
 import { Button } from '../../parts/ui/Button';
 import { NO_FILTER, type LogFilter } from './logColumns';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
 
 const STATES = [
   ['', 'any state'],
@@ -26,58 +28,41 @@ export function Narrow({
       aria-label="Narrow the log"
       className="grid grid-cols-2 items-end gap-3 py-2 md:grid-cols-[repeat(5,minmax(0,1fr))]"
     >
-      <select
+      <Select
         aria-label="State"
-        className="field"
         value={filter.state}
-        onChange={(event) => set({ state: event.target.value as LogFilter['state'] })}
-      >
-        {STATES.map(([value, name]) => (
-          <option key={value} value={value}>
-            {name}
-          </option>
-        ))}
-      </select>
-      <select
+        onChoose={(chosen) => set({ state: chosen as LogFilter['state'] })}
+        options={[...STATES.map(([value, name]) => [value, name] as const)]}
+      />
+      <Select
         aria-label="Kind of loader"
-        className="field"
         value={filter.loader}
-        onChange={(event) => set({ loader: event.target.value as '' | Loader })}
-      >
-        <option value="">any loader</option>
-        {LOADERS.map((one) => (
-          <option key={one} value={one}>
-            {loaderOf(one).name}
-          </option>
-        ))}
-      </select>
-      <select
+        onChoose={(chosen) => set({ loader: chosen as '' | Loader })}
+        options={[['', 'any loader'] as const, ...LOADERS.map((one) => [one, loaderOf(one).name] as const)]}
+      />
+      <Select
         aria-label="Put right by"
-        className="field"
         value={filter.remedy}
-        onChange={(event) => set({ remedy: event.target.value as '' | RemedyKind })}
-      >
-        <option value="">put right by anything</option>
-        {REMEDY_KINDS.map((one) => (
-          <option key={one} value={one}>
-            {REMEDY_KIND_NAMES[one]}
-          </option>
-        ))}
-      </select>
+        onChoose={(chosen) => set({ remedy: chosen as '' | RemedyKind })}
+        options={[
+          ['', 'put right by anything'] as const,
+          ...REMEDY_KINDS.map((one) => [one, REMEDY_KIND_NAMES[one]] as const),
+        ]}
+      />
       <label className="grid gap-1 text-sm text-soft">
         opened from
-        <input
+        <Input
           type="date"
-          className="field text-ink"
+          className="text-ink"
           value={filter.from}
           onChange={(event) => set({ from: event.target.value })}
         />
       </label>
       <label className="grid gap-1 text-sm text-soft">
         to
-        <input
+        <Input
           type="date"
-          className="field text-ink"
+          className="text-ink"
           value={filter.to}
           onChange={(event) => set({ to: event.target.value })}
         />

@@ -11,6 +11,7 @@ import { today } from '../../parts/clock/useNow';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Input } from '../../parts/ui/Input';
 
 /** A line that has come: one of it is measured before it is trusted. What is another belt lies under what it measures. */
 export function Arrival({
@@ -83,9 +84,9 @@ export function Arrival({
       <div className="flex flex-wrap items-end gap-3">
         <label className="grid gap-1 text-sm text-soft">
           How many came
-          <input
+          <Input
             inputMode="numeric"
-            className="field w-24 text-lg text-ink"
+            className="w-24 text-lg text-ink"
             value={countText}
             onChange={(event) => setCount(event.target.value)}
             aria-invalid={whole === null}
@@ -93,10 +94,10 @@ export function Arrival({
         </label>
         <label className="grid gap-1 text-sm text-soft">
           One of them, doubled flat, reads, {unit}
-          <input
+          <Input
             inputMode="decimal"
             autoComplete="off"
-            className="field w-32 text-lg text-ink"
+            className="w-32 text-lg text-ink"
             value={reads}
             onChange={(event) => setReads(event.target.value)}
           />

@@ -23,6 +23,7 @@ import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Arrival } from './Arrival';
 import { askedOf, CounterQuote } from './CounterQuote';
+import { Input } from '../../parts/ui/Input';
 
 const DAY_MS = 86_400_000;
 const dayOf = (ms: number): string => formatDay(new Date(ms).toISOString());
@@ -139,9 +140,9 @@ export function OrderList({
         <Button onClick={save}>Save as CSV</Button>
         <label className="grid gap-1 text-sm text-soft">
           Expected on, if they say
-          <input
+          <Input
             type="date"
-            className="field text-ink"
+            className="text-ink"
             value={expectedOn}
             onChange={(event) => setExpectedOn(event.target.value)}
           />

@@ -9,6 +9,8 @@ import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Select } from '../../parts/ui/Select';
+import { Check } from '../../parts/ui/Check';
 
 const keyOf = (belt: BeltFields): string => `${belt.shape} ${beltLabel(belt, 'mm').size}`;
 
@@ -86,18 +88,15 @@ export function WantedList({
               key={key}
               className="grid gap-x-4 border-b border-hair py-2 sm:grid-cols-[minmax(0,1fr)_auto] sm:items-center"
             >
-              <label className="flex min-h-11 items-center gap-3">
-                <input
-                  type="checkbox"
-                  aria-label={`Order ${beltLabel(one.belt, unit).size}`}
-                  className="size-5"
-                  checked={!leave.has(key)}
-                  onChange={() =>
-                    setLeave(
-                      (before) => new Set(before.has(key) ? [...before].filter((of) => of !== key) : [...before, key]),
-                    )
-                  }
-                />
+              <Check
+                checked={!leave.has(key)}
+                aria-label={`Order ${beltLabel(one.belt, unit).size}`}
+                onCheck={() =>
+                  setLeave(
+                    (before) => new Set(before.has(key) ? [...before].filter((of) => of !== key) : [...before, key]),
+                  )
+                }
+              >
                 <span>
                   <strong>
                     {one.quantity} × {beltLabel(one.belt, unit).size}
@@ -111,14 +110,13 @@ export function WantedList({
                     {one.price !== null && ` · ${one.price.toFixed(2)} each`}
                   </span>
                 </span>
-              </label>
+              </Check>
               {alternates.length > 0 && (
-                <select
+                <Select
                   aria-label={`Would do instead of ${beltLabel(one.belt, unit).size}`}
-                  className="field"
                   value={instead[key] ? keyOf(instead[key]) : ''}
-                  onChange={(event) => {
-                    const other = alternates.find(({ belt }) => keyOf(belt) === event.target.value)?.belt;
+                  onChoose={(chosen) => {
+                    const other = alternates.find(({ belt }) => keyOf(belt) === chosen)?.belt;
                     setInstead((before) =>
                       Object.fromEntries([
                         ...Object.entries(before).filter(([of]) => of !== key),
@@ -126,14 +124,14 @@ export function WantedList({
                       ]),
                     );
                   }}
-                >
-                  <option value="">this one</option>
-                  {alternates.map(({ belt, chance }) => (
-                    <option key={keyOf(belt)} value={keyOf(belt)}>
-                      or {beltLabel(belt, unit).size}: {inHundred(chance)}
-                    </option>
-                  ))}
-                </select>
+                  options={[
+                    ['', 'this one'] as const,
+                    ...alternates.map(
+                      ({ belt, chance }) =>
+                        [keyOf(belt), `or ${beltLabel(belt, unit).size}: ${inHundred(chance)}`] as const,
+                    ),
+                  ]}
+                />
               )}
             </li>
           );

@@ -6,7 +6,7 @@ import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { download, fileName } from '../../parts/ui/download';
 import { PrintScale } from './PrintScale';
 import { TrueSize } from './TrueSize';
@@ -29,7 +29,7 @@ export function TemplatePage() {
   return (
     <div className="grid grid-cols-1 gap-5 px-5 py-5">
       <div className="flex flex-wrap items-center gap-3 print:hidden">
-        <Choice
+        <Segments
           label="What is drawn"
           value={shown}
           options={[

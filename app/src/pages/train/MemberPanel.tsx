@@ -18,6 +18,7 @@ import { TextLine } from '../../parts/ui/TextLine';
 import { Replacement } from './Replacement';
 import { Timing } from './Timing';
 import { WhatGear } from './WhatGear';
+import { Select } from '../../parts/ui/Select';
 
 /** One member: what it is, what is wrong with it, its mark, its timing, and one in its place. */
 export function MemberPanel({ member, onClose }: { readonly member: Member; readonly onClose: () => void }) {
@@ -62,19 +63,14 @@ export function MemberPanel({ member, onClose }: { readonly member: Member; read
       </div>
       <div className="flex items-center justify-between gap-2">
         <label htmlFor={`${id}-kind`}>It is</label>
-        <select
+        <Select
           id={`${id}-kind`}
           value={member.kind}
           disabled={!canWrite}
-          className="min-h-11 border-b border-ink bg-transparent"
-          onChange={(event) => put({ kind: MEMBER_KINDS.find((one) => one === event.target.value) ?? member.kind })}
-        >
-          {MEMBER_KINDS.map((kind) => (
-            <option key={kind} value={kind} className="bg-sheet text-ink">
-              {MEMBER_NAMES[kind]}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => put({ kind: MEMBER_KINDS.find((one) => one === chosen) ?? member.kind })}
+          look="line"
+          options={[...MEMBER_KINDS.map((kind) => [kind, MEMBER_NAMES[kind]] as const)]}
+        />
       </div>
       <TextLine
         label="Called"
@@ -94,42 +90,34 @@ export function MemberPanel({ member, onClose }: { readonly member: Member; read
       {member.kind === 'beltDrive' && (
         <div className="flex items-center justify-between gap-2">
           <label htmlFor={`${id}-drive`}>Belt of drive</label>
-          <select
+          <Select
             id={`${id}-drive`}
             value={member.driveId ?? ''}
             disabled={!canWrite}
-            className="min-h-11 border-b border-ink bg-transparent"
-            onChange={(event) => put({ driveId: event.target.value || null })}
-          >
-            <option value="">not said</option>
-            {ticket.drives.map((drive) => (
-              <option key={drive.id} value={drive.id} className="bg-sheet text-ink">
-                {drive.name}
-              </option>
-            ))}
-          </select>
+            onChoose={(chosen) => put({ driveId: chosen || null })}
+            look="line"
+            options={[['', 'not said'] as const, ...ticket.drives.map((drive) => [drive.id, drive.name] as const)]}
+          />
         </div>
       )}
       {steps.length > 0 && (
         <div className="flex items-center justify-between gap-2">
           <label htmlFor={`${id}-step`}>On Strip it is number</label>
-          <select
+          <Select
             id={`${id}-step`}
             value={member.stepId ?? ''}
             disabled={!canWrite}
-            className="min-h-11 max-w-48 border-b border-ink bg-transparent"
-            onChange={(event) => {
-              const step = steps.find((one) => one.id === event.target.value);
+            onChoose={(chosen) => {
+              const step = steps.find((one) => one.id === chosen);
               put({ stepId: step?.id ?? null, number: step?.number ?? at + 1 });
             }}
-          >
-            <option value="">not off</option>
-            {steps.map((step) => (
-              <option key={step.id} value={step.id} className="bg-sheet text-ink">
-                {step.number} {step.what}
-              </option>
-            ))}
-          </select>
+            look="line"
+            className="max-w-48"
+            options={[
+              ['', 'not off'] as const,
+              ...steps.map((step) => [step.id, `${step.number} ${step.what}`] as const),
+            ]}
+          />
         </div>
       )}
       <fieldset className="flex flex-wrap gap-2">

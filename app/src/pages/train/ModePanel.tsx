@@ -6,7 +6,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
 
@@ -98,7 +98,7 @@ export function ModePanel() {
           );
         })}
       </ol>
-      <Choice
+      <Segments
         label="Which way the motor pulley leads on"
         value={mode.way}
         disabled={!canWrite}

@@ -6,6 +6,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
+import { Check } from '../../parts/ui/Check';
 
 /** How a tray goes back into its track, and that a disc lies even: common practice, no source. */
 const STEPS = [
@@ -58,22 +59,18 @@ export function SquarePanel() {
         <ul>
           {square.steps.map((step) => (
             <li key={step.id}>
-              <label className="flex min-h-11 items-center gap-2 border-b border-hair">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-ink"
-                  checked={step.done}
-                  disabled={!canWrite}
-                  onChange={(event) =>
-                    put({
-                      steps: square.steps.map((one) =>
-                        one.id === step.id ? { ...one, done: event.target.checked } : one,
-                      ),
-                    })
-                  }
-                />
+              <Check
+                checked={step.done}
+                disabled={!canWrite}
+                className="border-b border-hair"
+                onCheck={(checked) =>
+                  put({
+                    steps: square.steps.map((one) => (one.id === step.id ? { ...one, done: checked } : one)),
+                  })
+                }
+              >
                 {step.what}
-              </label>
+              </Check>
             </li>
           ))}
         </ul>

@@ -16,6 +16,8 @@ import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
 
 /** The train by typing, or from a sister machine. */
 export function TrainLine() {
@@ -45,13 +47,13 @@ export function TrainLine() {
         {ticket.train.members.length > 0 ? ': typed again, it takes the place of what stands there' : ''}
       </label>
       <div className="flex gap-2">
-        <input
+        <Input
           id="train-line"
           value={typed}
           autoComplete="off"
           disabled={!canWrite}
           placeholder="motor 8T, gear 32/10, gear 28, rack 0.8"
-          className="field w-full min-w-0 text-xl"
+          className="w-full min-w-0 text-xl"
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && take()}
         />
@@ -69,23 +71,15 @@ export function TrainLine() {
       {canWrite && (
         <label className="flex flex-wrap items-center gap-3">
           <span className="text-soft">Or one by one</span>
-          <select
+          <Select
             value=""
-            className="min-h-11 border-b border-ink bg-transparent"
-            onChange={(event) => {
-              const kind = MEMBER_KINDS.find((one) => one === event.target.value);
+            onChoose={(chosen) => {
+              const kind = MEMBER_KINDS.find((one) => one === chosen);
               if (kind) add(kind);
             }}
-          >
-            <option value="" className="bg-sheet text-ink">
-              Choose…
-            </option>
-            {MEMBER_KINDS.map((kind) => (
-              <option key={kind} value={kind} className="bg-sheet text-ink">
-                {MEMBER_NAMES[kind]}
-              </option>
-            ))}
-          </select>
+            look="line"
+            options={[['', 'Choose…'] as const, ...MEMBER_KINDS.map((kind) => [kind, MEMBER_NAMES[kind]] as const)]}
+          />
         </label>
       )}
       {ticket.train.members.length === 0 && sister && (

@@ -1,3 +1,4 @@
+import { Slider } from '../../parts/ui/Slider';
 import { useEffect, useState } from 'react';
 import { Button } from '../../parts/ui/Button';
 import { useMedia } from '../../parts/ui/useMedia';
@@ -36,19 +37,16 @@ export function Turning({
   }, [plays, most]);
   return (
     <div className="flex flex-wrap items-center gap-4">
-      <label htmlFor="by-hand" className="font-semibold">
-        Turn by hand
-      </label>
-      <input
-        id="by-hand"
-        type="range"
+      <span className="font-semibold">Turn by hand</span>
+      <Slider
+        label="Turn by hand"
+        value={turns}
         min={0}
         max={most}
         step={0.05}
-        value={turns}
-        className="h-11 min-w-48 grow accent-live"
-        aria-valuetext={`${turns.toFixed(1)} turns of the motor`}
-        onChange={(event) => onTurns(Number(event.target.value))}
+        valueText={`${turns.toFixed(1)} turns of the motor`}
+        className="min-w-48 grow"
+        onValue={onTurns}
       />
       <span className="tabular-nums">
         {turns.toFixed(1)} of {most} turns{whole ? `, ${moved} end to end` : ''}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/lab/population';
 import { useBench } from '../../state/store/hooks';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { useTitle } from '../../parts/ui/title';
 import { PLAYERS, ScoreChart } from './ScoreChart';
@@ -49,7 +49,7 @@ export function WhyPage() {
         proves nothing about one machine.
       </p>
       <div className="flex flex-wrap items-end gap-5">
-        <Choice
+        <Segments
           label="Drives of a kind"
           value={kind}
           options={DRIVE_CLASSES.map((one) => [one, CLASS_NAMES[one]] as const)}

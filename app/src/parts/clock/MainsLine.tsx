@@ -5,6 +5,7 @@ import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch } from '../../state/store/hooks';
 import { LID_NAMES, LID_STATES, MAINS_NAMES, MAINS_STATES } from '@loose-pulley/core/record/stations';
+import { Select } from '../ui/Select';
 
 const NOT_SAID = 'unknown';
 
@@ -45,17 +46,15 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
       <label htmlFor="mains" className="font-semibold">
         Mains
       </label>
-      <select
+      <Select
         id="mains"
         value={mains?.state ?? NOT_SAID}
         disabled={!canWrite}
-        className={danger ? 'min-h-11 bg-transparent font-semibold text-live' : 'min-h-11 bg-transparent'}
-        onChange={(event) =>
-          dispatch(sayMoment(event.target.value === 'plugged' ? 'power' : (event.target.value as 'unplugged')))
-        }
-      >
-        <StateOptions states={MAINS_STATES} names={MAINS_NAMES} unsaid={mains === null} />
-      </select>
+        onChoose={(chosen) => dispatch(sayMoment(chosen === 'plugged' ? 'power' : (chosen as 'unplugged')))}
+        look="line"
+        className="{danger ? 'min-h-11 font-semibold text-live' : 'min-h-11 bg-transparent'}"
+        options={[]}
+      />
       {mains && (
         <time dateTime={mains.since} className="text-soft max-sm:hidden">
           since {timeOfDay(mains.since)}
@@ -76,15 +75,14 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
       <label htmlFor="lid" className="font-semibold">
         Lid
       </label>
-      <select
+      <Select
         id="lid"
         value={lid?.state ?? NOT_SAID}
         disabled={!canWrite}
-        className="min-h-11 bg-transparent"
-        onChange={(event) => dispatch(sayMoment(event.target.value === 'on' ? 'lid' : 'lidOff'))}
-      >
-        <StateOptions states={LID_STATES} names={LID_NAMES} unsaid={lid === null} />
-      </select>
+        onChoose={(chosen) => dispatch(sayMoment(chosen === 'on' ? 'lid' : 'lidOff'))}
+        look="line"
+        options={[]}
+      />
     </span>
   );
 }

@@ -19,11 +19,12 @@ import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
 import { Caution } from '../ui/Caution';
-import { Choice } from '../ui/Choice';
+import { Segments } from '../ui/Segments';
 import { CONDITIONS } from './conditions';
 import { VerdictMark } from './marks';
 import { StripPlot } from './StripPlot';
 import { useCounting } from './useCounting';
+import { Input } from '../ui/Input';
 
 const DISCS = ['none', 'junk', 'own', 'owners'] as const satisfies readonly TestDisc[];
 const figures = ({ n, failures, slow }: Tally): string =>
@@ -88,14 +89,14 @@ export function CycleLog({
       </h3>
       <div className="flex flex-wrap items-end gap-3">
         {actions.length > 1 && (
-          <Choice
+          <Segments
             label="This cycle"
             value={action}
             options={actions.map((one) => [one, ACTION_NAMES[one]] as const)}
             onChoose={counting.setAction}
           />
         )}
-        <Choice
+        <Segments
           label="Disc"
           value={setting.disc}
           options={DISCS.map((disc) => [disc, TEST_DISC_NAMES[disc]] as const)}
@@ -103,11 +104,11 @@ export function CycleLog({
         />
         <label className="grid gap-1 text-sm text-soft">
           Deck or slot
-          <input
+          <Input
             value={setting.place}
             maxLength={40}
             onChange={(event) => setSetting({ ...setting, place: event.target.value })}
-            className="field w-28 text-base text-ink"
+            className="w-28 text-base text-ink"
           />
         </label>
       </div>
@@ -125,12 +126,12 @@ export function CycleLog({
             </Button>
           );
         })}
-        <input
+        <Input
           aria-label="Another condition, Enter adds it"
           placeholder="Other…"
           value={own}
           maxLength={40}
-          className="field w-32"
+          className="w-32"
           onChange={(event) => setOwn(event.target.value)}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || own.trim() === '') return;

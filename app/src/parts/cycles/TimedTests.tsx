@@ -6,6 +6,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
+import { Input } from '../ui/Input';
 
 /** Named timed tests, before beside after: how long it takes to load, to spin up, to read, and how often it had to be tried. */
 export function TimedTests({ side }: { readonly side: Timing['side'] }) {
@@ -69,12 +70,12 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
         <div className="flex flex-wrap items-end gap-3">
           <label className="grid gap-1 text-sm text-soft">
             Test
-            <input
+            <Input
               list={names}
               value={what}
               maxLength={80}
               onChange={(event) => setWhat(event.target.value)}
-              className="field w-60 text-lg text-ink"
+              className="w-60 text-lg text-ink"
             />
           </label>
           <datalist id={names}>

@@ -12,8 +12,7 @@ import { STATIONS } from '@loose-pulley/core/record/stations';
 /** Whether letters belong to what has the focus: a choice and a slider are walked by arrows and take none. */
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
-  (target.matches('input:not([type=radio], [type=checkbox], [type=range]), textarea, select') ||
-    target.isContentEditable);
+  (target.matches('input:not([type=radio], [type=checkbox]), textarea') || target.isContentEditable);
 
 /** Pages say what F and K do while they are shown. */
 const pageActions = new Map<KeyAction, () => void>();
@@ -114,7 +113,8 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
       // The field was closed under the hand, since another tab writes now: what is typed on is no shortcut.
       if (field?.disabled) return;
-      if (document.querySelector('[role=dialog]')) return;
+      // A sheet or an open list hears its own letters.
+      if (document.querySelector('[role=dialog], [data-radix-popper-content-wrapper]')) return;
       if (event.key !== 'Enter' && event.key.length !== 1) return;
       clearTimeout(timer);
       const heard = listener.hear(event.key, event.timeStamp);

@@ -2,6 +2,7 @@ import { useEffect, useRef, type Ref } from 'react';
 import { joinWalk, walkOn } from '../keys/walk';
 import { cx } from '../ui/cx';
 import type { ReadingControl } from './useReading';
+import { Input } from '../ui/Input';
 
 interface Props {
   readonly control: ReadingControl;
@@ -31,7 +32,7 @@ export function ReadingInput({ control, label, id, describedBy, disabled, walks,
   }, [walks, disabled]);
 
   return (
-    <input
+    <Input
       ref={ref}
       id={id}
       inputMode="decimal"

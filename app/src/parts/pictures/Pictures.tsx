@@ -10,6 +10,7 @@ import { Camera } from './Camera';
 import { PictureView } from './PictureView';
 import { usePicture } from './usePicture';
 import type { Picture } from '@loose-pulley/core/record/stations';
+import { Input } from '../ui/Input';
 
 const canFilm = 'mediaDevices' in navigator;
 /** Shown at once; the rest on asking, so that a ticket with hundreds opens as fast as one with none. */
@@ -72,7 +73,7 @@ export function Pictures() {
       <h3 id="pictures" className="border-b border-ink pb-1 text-lg">
         Pictures
       </h3>
-      <input {...getInputProps({ 'aria-label': 'Picture files', accept: 'image/*' })} />
+      <Input {...getInputProps({ 'aria-label': 'Picture files', accept: 'image/*' })} />
       {filming && (
         <Camera
           onPicture={(blob) => void add([{ name: 'the camera’s picture', blob }])}

@@ -4,6 +4,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
+import { Input } from '../ui/Input';
 
 /** What is left over, through every opening until it is placed or explained. */
 export function LeftOver() {
@@ -43,7 +44,7 @@ function PlacedOrExplained({ item }: { readonly item: LeftOverItem }) {
       >
         {count === 1 ? 'It is placed now' : `All ${count} are placed now`}
       </Button>
-      <input
+      <Input
         aria-label={`Why ${count} of number ${step.number} stay out`}
         placeholder="Or it stays out, because…"
         value={why}
@@ -51,7 +52,7 @@ function PlacedOrExplained({ item }: { readonly item: LeftOverItem }) {
         disabled={!canWrite}
         onChange={(event) => setWhy(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && why.trim() !== '' && explain()}
-        className="field min-w-0 grow"
+        className="min-w-0 grow"
       />
       <Button disabled={!canWrite || why.trim() === ''} onClick={explain}>
         Say why

@@ -33,6 +33,7 @@ import { TextLine } from '../ui/TextLine';
 import { PictureAdd } from '../pictures/PictureAdd';
 import { PlugMark } from './PlugMark';
 import { useStripLine } from './useStripLine';
+import { Select } from '../ui/Select';
 
 /** A step's number in its circle; a note has none. */
 export function BalloonMark({ step }: { readonly step: Step }) {
@@ -181,40 +182,30 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
       <div className="grid gap-3 sm:grid-cols-2">
         <label className="grid gap-1 text-sm text-soft">
           Kind
-          <select
+          <Select
             value={step.kind}
             disabled={!canWrite}
-            className="field w-full text-lg text-ink"
-            onChange={(event) => put({ kind: event.target.value as StepKind })}
-          >
-            {STEP_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {KIND_NAMES[kind]}
-              </option>
-            ))}
-          </select>
+            onChoose={(chosen) => put({ kind: chosen as StepKind })}
+            className="text-lg"
+            options={[...STEP_KINDS.map((kind) => [kind, KIND_NAMES[kind]] as const)]}
+          />
         </label>
         <label className="grid gap-1 text-sm text-soft">
           What was done
-          <select
+          <Select
             value={step.fate}
             disabled={!canWrite}
-            className="field w-full text-lg text-ink"
-            onChange={(event) =>
+            onChoose={(chosen) =>
               dispatch(
                 recordEvent({
                   type: 'stepPut',
-                  step: withFate(ticket.strip, step, event.target.value as Fate, new Date().toISOString()),
+                  step: withFate(ticket.strip, step, chosen as Fate, new Date().toISOString()),
                 }),
               )
             }
-          >
-            {FATES.map((fate) => (
-              <option key={fate} value={fate}>
-                {FATES_KNOWN[fate].name}
-              </option>
-            ))}
-          </select>
+            className="text-lg"
+            options={[...FATES.map((fate) => [fate, FATES_KNOWN[fate].name] as const)]}
+          />
         </label>
         {line('what', 'What')}
         {line('where', 'Where')}

@@ -10,6 +10,7 @@ import { usePageKey } from '../keys/useKeys';
 import { Button } from '../ui/Button';
 import { TextLine } from '../ui/TextLine';
 import { useTicket } from './useTicket';
+import { Select } from '../ui/Select';
 
 /** What it came in with, each with its answer, given where one stands. */
 export function ComplaintAnswers() {
@@ -40,18 +41,13 @@ export function ComplaintAnswers() {
             </span>
             <label className="grid gap-1 text-sm text-soft">
               {`Complaint ${index + 1} is`}
-              <select
+              <Select
                 value={one.state}
                 disabled={!canWrite}
-                className={one.state === 'open' ? 'field text-lg text-live' : 'field text-lg text-ink'}
-                onChange={(event) => put({ ...one, state: event.target.value as ComplaintState })}
-              >
-                {COMPLAINT_STATES.map((state) => (
-                  <option key={state} value={state}>
-                    {COMPLAINT_STATE_NAMES[state]}
-                  </option>
-                ))}
-              </select>
+                onChoose={(chosen) => put({ ...one, state: chosen as ComplaintState })}
+                className="{one.state === 'open' ? 'field text-lg text-live' : 'field text-lg text-ink'}"
+                options={[...COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)]}
+              />
             </label>
             <TextLine
               label={`How it is now, ${index + 1}`}

@@ -16,9 +16,10 @@ import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { Segments } from '../ui/Segments';
 import { NumberLine } from '../ui/NumberLine';
 import { useUnsaved } from '../ui/useUnsaved';
+import { Input } from '../ui/Input';
 
 const SURFACES = [
   ['unknown', 'not felt'],
@@ -129,7 +130,7 @@ export function RollersPanel() {
             <p>To make them alike: the thinner one sleeved or renewed to {sleeve.value.toFixed(2)} mm.</p>
           )}
           <div className="flex flex-wrap gap-4">
-            <Choice
+            <Segments
               label="The link between them"
               value={rollers.link}
               disabled={!canWrite}
@@ -161,7 +162,7 @@ export function RollersPanel() {
                 );
               }}
             />
-            <Choice
+            <Segments
               label="Tipped to one side and the other"
               value={rollers.rattles}
               disabled={!canWrite}
@@ -209,12 +210,12 @@ function OneRoller({ roller, onChange }: { readonly roller: Roller; readonly onC
     <div className="grid content-start gap-2">
       <label className="grid gap-1 text-sm text-soft">
         <span className="inline-block first-letter:uppercase">{roller.name}: diameters along it, mm</span>
-        <input
+        <Input
           value={typed}
           placeholder={roller.diametersMm.length > 0 ? roller.diametersMm.join('  ') : '8.0 8.1 8.0'}
           autoComplete="off"
           disabled={!canWrite}
-          className="field text-lg text-ink"
+          className="text-lg text-ink"
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && take()}
           onBlur={take}
@@ -232,7 +233,7 @@ function OneRoller({ roller, onChange }: { readonly roller: Roller; readonly onC
             `, ${Math.abs(taper).toFixed(2)} mm thicker at its ${taper > 0 ? 'far' : 'near'} end: it draws the disc there`}
         </p>
       )}
-      <Choice
+      <Segments
         label={`Surface of the ${roller.name}`}
         value={roller.surface}
         disabled={!canWrite}

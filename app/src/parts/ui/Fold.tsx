@@ -1,29 +1,46 @@
 import { Suspense, useState, type ReactNode } from 'react';
+import * as Radix from '@radix-ui/react-collapsible';
+import { cx } from './cx';
 
 /** Something folded away, made only once it is opened: what is never looked at is never fetched. */
 export function Fold({
   title,
   open = false,
   className = '',
+  titleClass = 'font-semibold',
+  onOpen,
   children,
 }: {
   readonly title: ReactNode;
-  /** Unfolded from the outset. */
+  /** Unfolded from the outset, and again where that becomes so. */
   readonly open?: boolean;
   readonly className?: string;
+  readonly titleClass?: string;
+  readonly onOpen?: (open: boolean) => void;
   readonly children: ReactNode;
 }) {
-  const [opened, setOpened] = useState(open);
+  const [state, setState] = useState({ shown: open, asked: open });
+  // What is asked for anew counts; what the hand did since counts until then.
+  if (state.asked !== open) setState({ shown: open, asked: open });
+  const { shown } = state;
   return (
-    <details
-      open={open}
+    <Radix.Root
+      open={shown}
       className={className}
-      onToggle={(event) => {
-        if (event.currentTarget.open) setOpened(true);
+      onOpenChange={(next) => {
+        setState({ shown: next, asked: open });
+        onOpen?.(next);
       }}
     >
-      <summary className="flex min-h-11 cursor-pointer items-center font-semibold">{title}</summary>
-      {(opened || open) && <Suspense fallback={null}>{children}</Suspense>}
-    </details>
+      <Radix.Trigger className={cx('flex min-h-11 w-full cursor-pointer items-center gap-2 text-left', titleClass)}>
+        <span className="min-w-0">{title}</span>
+        <span aria-hidden className="text-soft">
+          {shown ? '−' : '+'}
+        </span>
+      </Radix.Trigger>
+      <Radix.Content>
+        <Suspense fallback={null}>{children}</Suspense>
+      </Radix.Content>
+    </Radix.Root>
   );
 }

@@ -10,6 +10,7 @@ import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { halfLineTyped } from '../../state/store/openTicket';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { AskFirst } from './AskFirst';
+import { Input } from '../../parts/ui/Input';
 
 /** One line of cleaning: place, agent, way, strokes, result. What is in doubt is asked; what may harm is asked first. */
 export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; readonly chosenId: string | null }) {
@@ -45,7 +46,7 @@ export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; re
         What was found or done, and where{chosen && `: the ${chosen.name} unless the line says otherwise`}
       </label>
       <div className="flex gap-2">
-        <input
+        <Input
           id={`${id}-field`}
           ref={field}
           value={text}
@@ -63,7 +64,7 @@ export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; re
             event.preventDefault();
             put();
           }}
-          className="field w-full min-w-0 text-xl"
+          className="w-full min-w-0 text-xl"
         />
         <Button look="strong" className="shrink-0" disabled={!canWrite || !read} onClick={put}>
           Say it

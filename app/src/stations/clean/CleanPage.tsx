@@ -22,6 +22,7 @@ import { CleanLine } from './CleanLine';
 import { JamLadder } from './JamLadder';
 import { PlacePanel } from './PlacePanel';
 import { School } from './School';
+import { Select } from '../../parts/ui/Select';
 
 /** Causes at which something is in the way. */
 const JAMS: readonly string[] = ['discJammed', 'loosePart'];
@@ -141,23 +142,15 @@ function AddPlace({ onAdd }: { readonly onAdd: (kind: PlaceKind) => void }) {
   return (
     <label className="flex flex-wrap items-center gap-3">
       <span className="text-soft">One more place</span>
-      <select
+      <Select
         value=""
-        className="min-h-11 border-b border-ink bg-transparent"
-        onChange={(event) => {
-          const kind = PLACE_KINDS.find((one) => one === event.target.value);
+        onChoose={(chosen) => {
+          const kind = PLACE_KINDS.find((one) => one === chosen);
           if (kind) onAdd(kind);
         }}
-      >
-        <option value="" className="bg-sheet text-ink">
-          Choose…
-        </option>
-        {PLACE_KINDS.map((kind) => (
-          <option key={kind} value={kind} className="bg-sheet text-ink">
-            {PLACE_KNOWN[kind].name}
-          </option>
-        ))}
-      </select>
+        look="line"
+        options={[['', 'Choose…'] as const, ...PLACE_KINDS.map((kind) => [kind, PLACE_KNOWN[kind].name] as const)]}
+      />
     </label>
   );
 }

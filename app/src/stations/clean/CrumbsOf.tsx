@@ -8,6 +8,8 @@ import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Fold } from '../../parts/ui/Fold';
 import { TextLine } from '../../parts/ui/TextLine';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
+import { Input } from '../../parts/ui/Input';
+import { Check } from '../../parts/ui/Check';
 
 /** What is left of a belt in pieces: where it went, and whether every crumb is accounted for. */
 export function CrumbsOf() {
@@ -56,9 +58,9 @@ function Counting() {
       <label htmlFor={id} className="text-sm text-soft">
         Pieces, each laid straight, {unit}; Enter adds them
       </label>
-      <input
+      <Input
         id={id}
-        className="field w-full text-lg"
+        className="w-full text-lg"
         autoComplete="off"
         placeholder="42 31 18"
         disabled={!canWrite}
@@ -89,16 +91,9 @@ function Counting() {
           ))}
         </ul>
       )}
-      <label className="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-ink"
-          checked={crumbs.dissolved}
-          disabled={!canWrite}
-          onChange={(event) => put({ dissolved: event.target.checked })}
-        />
+      <Check checked={crumbs.dissolved} disabled={!canWrite} onCheck={(checked) => put({ dissolved: checked })}>
         It has gone to tar
-      </label>
+      </Check>
       {finding && <p className={finding.kind === 'missing' ? 'text-live' : ''}>{crumbsWords(finding, unit)}</p>}
       <TextLine
         label="Where it lay"
@@ -107,16 +102,9 @@ function Counting() {
         disabled={!canWrite}
         onText={(where, gesture) => put({ where }, gesture)}
       />
-      <label className="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-ink"
-          checked={crumbs.allOut}
-          disabled={!canWrite}
-          onChange={(event) => put({ allOut: event.target.checked })}
-        />
+      <Check checked={crumbs.allOut} disabled={!canWrite} onCheck={(checked) => put({ allOut: checked })}>
         Every crumb is accounted for
-      </label>
+      </Check>
     </div>
   );
 }

@@ -24,7 +24,7 @@ import { useAppDispatch, useBench } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Discs } from '../../parts/ticket/Discs';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
 
@@ -254,7 +254,7 @@ function ByHand({ jam, put }: { readonly jam: Jam; readonly put: Put }) {
           )}
         </p>
       )}
-      <Choice
+      <Segments
         label="Which way the motor pulley opens it"
         value={jam.opens}
         disabled={!canWrite}
@@ -262,7 +262,7 @@ function ByHand({ jam, put }: { readonly jam: Jam; readonly put: Put }) {
         onChoose={(opens) => put({ opens })}
         className="justify-self-start"
       />
-      <Choice
+      <Segments
         label="Viewed"
         value={jam.viewedFrom}
         disabled={!canWrite}

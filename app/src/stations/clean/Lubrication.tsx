@@ -18,6 +18,8 @@ import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { School } from './School';
+import { Check } from '../../parts/ui/Check';
+import { Input } from '../../parts/ui/Input';
 
 const STEP_WORDS: Readonly<Record<Exclude<LubricationStep, 'done'>, string>> = {
   oldGreaseOff: 'Old grease off first',
@@ -83,18 +85,13 @@ export function Lubrication({ view, cleaner }: { readonly view: PlaceView; reado
         </Button>
       )}
       {!suggested && (
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-ink"
-            checked={beltInReach}
-            disabled={!canWrite}
-            onChange={(event) =>
-              dispatch(recordEvent({ type: 'placePut', place: { ...place, nearBelt: event.target.checked } }))
-            }
-          />
+        <Check
+          checked={beltInReach}
+          disabled={!canWrite}
+          onCheck={(checked) => dispatch(recordEvent({ type: 'placePut', place: { ...place, nearBelt: checked } }))}
+        >
           A belt is within reach of it
-        </label>
+        </Check>
       )}
     </div>
   );
@@ -112,9 +109,9 @@ function HowMuch() {
       <label htmlFor={id} className="text-sm text-soft">
         How much? A rod’s diameter × length, mm
       </label>
-      <input
+      <Input
         id={id}
-        className="field w-40"
+        className="w-40"
         autoComplete="off"
         placeholder="6x120"
         value={typed}

@@ -20,6 +20,7 @@ import { Fold } from '../../parts/ui/Fold';
 import { TextLine } from '../../parts/ui/TextLine';
 import { Agents } from './Agents';
 import { Lubrication } from './Lubrication';
+import { Select } from '../../parts/ui/Select';
 
 /** One place: what it is of, what was found, what takes it off, swab by swab until it is clean. */
 export function PlacePanel({
@@ -69,19 +70,18 @@ export function PlacePanel({
       <p className="text-[15px]">{known.manner}</p>
       <div className="flex items-center justify-between gap-2 border-b border-hair pb-2">
         <label htmlFor={`${id}-of`}>It is of</label>
-        <select
+        <Select
           id={`${id}-of`}
           value={place.material}
           disabled={!canWrite}
-          className="min-h-11 border-b border-ink bg-transparent"
-          onChange={(event) => material(MATERIALS.find((one) => one === event.target.value) ?? 'unknown')}
-        >
-          {[...new Set<Material>(['unknown', ...known.materials, ...MATERIALS])].map((one) => (
-            <option key={one} value={one} className="bg-sheet text-ink">
-              {MATERIAL_NAMES[one]}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => material(MATERIALS.find((one) => one === chosen) ?? 'unknown')}
+          look="line"
+          options={[
+            ...[...new Set<Material>(['unknown', ...known.materials, ...MATERIALS])].map(
+              (one) => [one, MATERIAL_NAMES[one]] as const,
+            ),
+          ]}
+        />
       </div>
       <fieldset className="grid gap-1.5">
         <legend className="text-soft">Found</legend>

@@ -1,7 +1,7 @@
 import { SCHOOL_WORDS } from '@loose-pulley/core/work/cleaning';
 import { lubricantSet } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 
 /** Oil or grease on guides and rods: asked once, kept for this bench, changed at will; both are argued. */
 export function School() {
@@ -10,7 +10,7 @@ export function School() {
   return (
     <div className="grid gap-2 text-[15px]">
       <p>Guides and rods: this bench’s own way, asked once.</p>
-      <Choice
+      <Segments
         label="Oil or grease on guides and rods"
         value={school}
         options={[

@@ -15,6 +15,7 @@ import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Fold } from '../../parts/ui/Fold';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
+import { Input } from '../../parts/ui/Input';
 
 /** A slack belt warmed to shrink: its length before, three minutes warm, five to cool, its length after. */
 export function WarmToShrink() {
@@ -169,11 +170,11 @@ function AfterLength({ shrink, onLength }: { readonly shrink: Shrink; readonly o
         Measured cold, {method.label}, as before ({formatLength(old.amount, unit)} then)
       </label>
       <span className="flex items-center gap-2">
-        <input
+        <Input
           id={id}
           inputMode="decimal"
           autoComplete="off"
-          className="field w-32 text-xl"
+          className="w-32 text-xl"
           disabled={!canWrite}
           value={typed}
           aria-invalid={taken !== undefined && !read}

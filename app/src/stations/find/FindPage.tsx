@@ -11,7 +11,7 @@ import { TestCard } from './TestCard';
 import { useAdviser } from './useAdviser';
 import { askBySet } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { Next } from './Next';
 import { Offers } from './Offers';
 import { Why } from './Why';
@@ -46,7 +46,7 @@ export function FindPage() {
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2 className="text-2xl">Find</h2>
-          <Choice
+          <Segments
             label="Which test comes next"
             value={policy}
             options={[

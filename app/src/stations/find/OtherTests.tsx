@@ -5,6 +5,7 @@ import { useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { KeyCap } from '../../parts/ui/KeyCap';
 import type { Advice } from './useAdviser';
+import { Input } from '../../parts/ui/Input';
 
 const SHOWN = 5;
 
@@ -42,7 +43,7 @@ export function OtherTests({
     <section aria-label="Another test" className="grid gap-2">
       <label className="grid gap-1 text-sm text-soft">
         <span className="flex items-center gap-2">Another test, by a word of it {key && <KeyCap>{key}</KeyCap>}</span>
-        <input
+        <Input
           ref={field}
           type="search"
           value={text}
@@ -54,9 +55,8 @@ export function OtherTests({
               event.preventDefault();
               choose(best);
             }
-            if (event.key === 'Escape') event.currentTarget.blur();
           }}
-          className="field text-lg text-ink"
+          className="text-lg text-ink"
         />
       </label>
       {words.length > 0 && (

@@ -5,6 +5,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
 import { FITTED_BECAUSE, FITTED_BECAUSE_NAMES, type FittedBecause, type Try } from '@loose-pulley/core/record/stations';
+import { Select } from '../../parts/ui/Select';
 
 /** The belts that went in: size, where from, what the label said, and why. From the tries judged right. */
 export function Fitted() {
@@ -45,18 +46,13 @@ export function Fitted() {
               />
               <label className="grid gap-1 text-sm text-soft">
                 Fitted because
-                <select
+                <Select
                   value={one.because}
                   disabled={!canWrite}
-                  className="field text-lg text-ink"
-                  onChange={(event) => put({ because: event.target.value as FittedBecause })}
-                >
-                  {FITTED_BECAUSE.map((because) => (
-                    <option key={because} value={because}>
-                      {FITTED_BECAUSE_NAMES[because]}
-                    </option>
-                  ))}
-                </select>
+                  onChoose={(chosen) => put({ because: chosen as FittedBecause })}
+                  className="text-lg"
+                  options={[...FITTED_BECAUSE.map((because) => [because, FITTED_BECAUSE_NAMES[because]] as const)]}
+                />
               </label>
             </div>
           </div>

@@ -20,6 +20,7 @@ import { Closing } from '../../parts/ticket/Closing';
 import { FilledArea } from '../../parts/ticket/FilledArea';
 import { Fitted } from './Fitted';
 import { Offers } from './Offers';
+import { Input } from '../../parts/ui/Input';
 
 /** Handing back, in short: what was found, done and left; the sheet; the file; and closing. */
 export function HandBackPage() {
@@ -135,14 +136,14 @@ function DueOn() {
     <div className="grid max-w-80 gap-1 text-sm">
       <label className="grid max-w-60 gap-1 text-sm text-soft">
         Look at it again by
-        <input
+        <Input
           type="date"
           value={dueOn}
           disabled={!canWrite}
           onChange={(event) =>
             dispatch(recordEvent({ type: 'handBackWritten', changes: { dueOn: event.target.value } }))
           }
-          className="field text-lg text-ink"
+          className="text-lg text-ink"
         />
         {past && <span className="text-live">That day is past: it stands on the Bench as due already.</span>}
       </label>

@@ -3,7 +3,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { TextLine } from '../../parts/ui/TextLine';
 import { OFFER_ANSWERS, OFFER_NAMES, type Offer } from '@loose-pulley/core/record/stations';
 
@@ -33,7 +33,7 @@ export function Offers() {
             disabled={!canWrite}
             onText={(by, gesture) => put({ ...offer, by }, `${gesture}-by`)}
           />
-          <Choice
+          <Segments
             label={`${offer.what || 'The offer'} was`}
             value={offer.answer}
             disabled={!canWrite}

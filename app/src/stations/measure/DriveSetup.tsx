@@ -2,9 +2,11 @@ import { parseNumber } from '@loose-pulley/core/base/units';
 import { SECTION_SHAPES } from '@loose-pulley/core/base/shapes';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { SurfaceSelect } from './SurfaceSelect';
 import type { DriveRecord, DriveSettings, GrooveRecord } from '@loose-pulley/core/record/stations';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -19,29 +21,26 @@ export function DriveSetup({ drive, canWrite }: Props) {
   const groove = (key: 'motorGroove' | 'drivenGroove', label: string) => (
     <div className="flex flex-wrap items-center justify-between gap-2">
       <span className="text-[15px]">{label}</span>
-      <select
+      <Select
         aria-label={label}
         disabled={!canWrite}
         value={drive[key].form}
-        className="min-h-11 border-b border-ink bg-transparent"
-        onChange={(event) => {
-          const form = event.target.value as GrooveRecord['form'];
+        onChoose={(chosen) => {
+          const form = chosen as GrooveRecord['form'];
           change({ [key]: { form, veeAngleDeg: form === 'vee' ? 60 : null } });
         }}
-      >
-        <option value="flat">flat bottom</option>
-        <option value="round">round bottom</option>
-        <option value="vee">vee</option>
-      </select>
+        look="line"
+        options={[['flat', 'flat bottom'] as const, ['round', 'round bottom'] as const, ['vee', 'vee'] as const]}
+      />
       {drive[key].form === 'vee' && (
         <label className="flex items-center gap-1 text-[15px]">
           full angle
-          <input
+          <Input
             key={drive[key].veeAngleDeg}
             inputMode="numeric"
             disabled={!canWrite}
             defaultValue={drive[key].veeAngleDeg ?? 60}
-            className="field w-16 text-base"
+            className="w-16 text-base"
             onBlur={(event) => {
               const angle = parseNumber(event.target.value);
               if (angle.ok && angle.value >= 20 && angle.value <= 120) {
@@ -65,14 +64,14 @@ export function DriveSetup({ drive, canWrite }: Props) {
   );
   return (
     <div className="grid gap-2 py-3">
-      <Choice
+      <Segments
         label="Old belt, cut across"
         value={drive.oldShape}
         disabled={!canWrite}
         options={SECTION_SHAPES.map((shape) => [shape, shape] as const)}
         onChoose={(oldShape) => change({ oldShape })}
       />
-      <Choice
+      <Segments
         label="Belt run"
         value={drive.crossed ? 'crossed' : 'open'}
         disabled={!canWrite}

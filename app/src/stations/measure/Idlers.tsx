@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
 import { SurfaceSelect } from './SurfaceSelect';
@@ -77,7 +77,7 @@ export function Idlers({
               {number('yMm', 'Up, from the motor', -1000, 1000)}
             </div>
             <div className="flex flex-wrap gap-2">
-              <Choice
+              <Segments
                 label={`Run of pulley ${index + 1}`}
                 value={one.after}
                 disabled={!canWrite}
@@ -87,7 +87,7 @@ export function Idlers({
                 ]}
                 onChoose={(after) => change(one.id, { after })}
               />
-              <Choice
+              <Segments
                 label={`Face on pulley ${index + 1}`}
                 value={one.back ? 'back' : 'face'}
                 disabled={!canWrite}
@@ -97,7 +97,7 @@ export function Idlers({
                 ]}
                 onChoose={(face) => change(one.id, { back: face === 'back' })}
               />
-              <Choice
+              <Segments
                 label={`Work of pulley ${index + 1}`}
                 value={one.driven ? 'driven' : 'guide'}
                 disabled={!canWrite}

@@ -15,6 +15,9 @@ import { Button } from '../../parts/ui/Button';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
 import { echoOf, useReading, type ReadingControl } from '../../parts/measuring/useReading';
 import type { DriveRecord } from '@loose-pulley/core/record/stations';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
+import { Fold } from '../../parts/ui/Fold';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -75,7 +78,7 @@ function AuxField({
         {fact.unit !== fact.label && `, ${isLength ? unit : fact.unit}`}
       </label>
       <span className="grid justify-items-end">
-        <input
+        <Input
           key={shown}
           id={id}
           inputMode="decimal"
@@ -83,7 +86,7 @@ function AuxField({
           defaultValue={shown}
           aria-invalid={refusal !== null}
           aria-describedby={refusal ? `${id}-refusal` : undefined}
-          className="field w-24 text-base"
+          className="w-24 text-base"
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           onBlur={({ target: { value: text } }) => take(text)}
         />
@@ -118,13 +121,13 @@ function OwnUncertainty({
         One reading is good to ±, {isLength ? unit : 'N'}
         {reading.ownStd === null && <span className="text-soft"> (usual)</span>}
       </label>
-      <input
+      <Input
         key={text}
         id={id}
         inputMode="decimal"
         disabled={disabled}
         defaultValue={text}
-        className="field w-20 text-base"
+        className="w-20 text-base"
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         onBlur={(event) => {
           const { value } = event.target;
@@ -181,19 +184,15 @@ export function ReadingField({
           {label}
         </label>
         {methods.length > 1 && (
-          <select
+          <Select
             aria-label={`${label}, how it is measured`}
             value={method.id}
             disabled={!canWrite}
-            onChange={(event) => control.chooseMethod(event.target.value)}
-            className="ml-auto min-h-11 max-w-[58%] bg-transparent text-right text-[15px] text-soft"
-          >
-            {methods.map((one) => (
-              <option key={one.id} value={one.id} className="bg-sheet">
-                {one.label}
-              </option>
-            ))}
-          </select>
+            onChoose={(chosen) => control.chooseMethod(chosen)}
+            look="line"
+            className="ml-auto max-w-[58%] text-right text-[15px] text-soft"
+            options={[...methods.map((one) => [one.id, one.label] as const)]}
+          />
         )}
       </div>
       <div className="flex items-center gap-2">
@@ -231,12 +230,18 @@ export function ReadingField({
         <AuxField key={key} control={control} auxKey={key} optional={optional.includes(key)} disabled={!canWrite} />
       ))}
       <div id={`${id}-is`} className="grid gap-1 text-sm">
-        <details className="text-soft" onToggle={(event) => setHow(event.currentTarget.open)}>
-          <summary className="cursor-pointer py-0.5">
-            {method.numberIs}
-            {echo && <span className="text-ink"> · understood {echo}</span>} ·{' '}
-            <span className="underline decoration-hair underline-offset-4">how</span>
-          </summary>
+        <Fold
+          title={
+            <>
+              {method.numberIs}
+              {echo && <span className="text-ink"> · understood {echo}</span>}·{' '}
+              <span className="underline decoration-hair underline-offset-4">how</span>
+            </>
+          }
+          titleClass="py-0.5"
+          className="text-soft"
+          onOpen={setHow}
+        >
           <div className="grid gap-1 border-l-2 border-hair py-1 pl-2 text-ink">
             {how && (
               <Suspense fallback={null}>
@@ -245,7 +250,7 @@ export function ReadingField({
             )}
             {how && reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}
           </div>
-        </details>
+        </Fold>
         {control.refusal && (
           <p role="alert" className="text-live">
             {control.refusal}{' '}

@@ -1,5 +1,6 @@
 import type { DriveRecord } from '@loose-pulley/core/record/stations';
 import { SURFACES } from '@loose-pulley/core/physics/drive';
+import { Select } from '../../parts/ui/Select';
 
 type Surface = DriveRecord['drivenSurface'];
 
@@ -22,20 +23,17 @@ export function SurfaceSelect({
   return (
     <div className="flex items-center justify-between gap-2">
       <span className="text-[15px]">{label}</span>
-      <select
+      <Select
         aria-label={label}
         disabled={disabled}
         value={value ?? ''}
-        className="min-h-11 border-b border-ink bg-transparent"
-        onChange={(event) => onChoose(SURFACES.find((one) => one === event.target.value) ?? null)}
-      >
-        {whenNull && <option value="">{whenNull}</option>}
-        {SURFACES.map((one) => (
-          <option key={one} value={one}>
-            {SURFACE_NAMES[one]}
-          </option>
-        ))}
-      </select>
+        onChoose={(chosen) => onChoose(SURFACES.find((one) => one === chosen) ?? null)}
+        look="line"
+        options={[
+          ...(whenNull ? [['', whenNull] as const] : []),
+          ...SURFACES.map((one) => [one, SURFACE_NAMES[one]] as const),
+        ]}
+      />
     </div>
   );
 }

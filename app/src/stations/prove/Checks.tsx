@@ -8,7 +8,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useDrives, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { TextLine } from '../../parts/ui/TextLine';
 import { CHECK_STATE_NAMES } from '@loose-pulley/core/record/stations';
@@ -68,7 +68,7 @@ function CheckLine({
       <p>
         <strong>{name}.</strong> <span className="text-soft">{how}</span> {beside}
       </p>
-      <Choice
+      <Segments
         label={name}
         value={check.state}
         disabled={!canWrite}

@@ -22,6 +22,7 @@ import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
 import { Kinds } from './Kinds';
 import { FailedUnder } from './FailedUnder';
 import { Rechecks } from './Rechecks';
+import { Input } from '../../parts/ui/Input';
 
 /** Proving: clean cycles in a row, by three readings of how many it takes; a failure ends it. */
 export function ProvePage() {
@@ -106,12 +107,13 @@ export function ProvePage() {
         </ol>
         <label className="grid gap-1 text-sm text-soft">
           A treatment, such as “belt renewed, pulleys cleaned”
-          <input
+          <Input
             value={what}
             disabled={!canWrite}
             maxLength={2000}
             onChange={(event) => setWhat(event.target.value)}
-            className="field text-lg text-ink"
+            onEnter={() => what.trim() !== '' && record()}
+            className="text-lg text-ink"
           />
         </label>
         <Button disabled={!canWrite || what.trim() === ''} onClick={record}>

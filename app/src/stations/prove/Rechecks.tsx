@@ -4,7 +4,7 @@ import { recheckTargets } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 
 /** After a treatment every complaint and every other belt is proposed again: one cure is no reason to think it was all. */
 export function Rechecks() {
@@ -32,7 +32,7 @@ export function Rechecks() {
                 </Link>
               )}
             </span>
-            <Choice
+            <Segments
               label={words}
               value={result}
               disabled={!canWrite}

@@ -13,6 +13,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { BELT_POINTS } from './beltPoints';
+import { Check } from '../../parts/ui/Check';
 
 /** A belt on the way back: which one was chosen, and the seven points, by one press or one by one. */
 export function BeltStep({
@@ -151,19 +152,17 @@ function Points({ step, next, onDone }: { readonly step: Step; readonly next: bo
       <fieldset className="flex flex-wrap gap-x-5">
         <legend className="sr-only">Asked before the belt counts as fitted</legend>
         {BELT_POINTS.map((point) => (
-          <label key={point} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              checked={asked.has(point)}
-              className="size-5 accent-ink"
-              onChange={() => {
-                const now = new Set(asked);
-                if (!now.delete(point)) now.add(point);
-                setAsked(now);
-              }}
-            />
+          <Check
+            key={point}
+            checked={asked.has(point)}
+            onCheck={() => {
+              const now = new Set(asked);
+              if (!now.delete(point)) now.add(point);
+              setAsked(now);
+            }}
+          >
             {point}
-          </label>
+          </Check>
         ))}
       </fieldset>
     </div>

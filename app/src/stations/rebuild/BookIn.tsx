@@ -6,6 +6,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { Input } from '../../parts/ui/Input';
 
 /** A screw that was never logged, booked in as it goes back, so that the counts stay true. */
 export function BookIn() {
@@ -27,7 +28,7 @@ export function BookIn() {
         A screw that was never logged, as it goes in
       </label>
       <div className="flex gap-2">
-        <input
+        <Input
           id="book-in"
           value={text}
           maxLength={400}
@@ -35,7 +36,7 @@ export function BookIn() {
           disabled={!canWrite}
           placeholder="1 ph1 left of the fan"
           onChange={(event) => setText(event.target.value)}
-          className="field w-full max-w-96 min-w-0 text-lg"
+          className="w-full max-w-96 min-w-0 text-lg"
         />
         <Button disabled={!canWrite || !screws} onClick={book}>
           Book it in

@@ -8,8 +8,10 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
+import { Fold } from '../../parts/ui/Fold';
+import { Input } from '../../parts/ui/Input';
 
 const RESULT_NAMES: Readonly<Record<GearTrial['result'], string>> = {
   right: 'right',
@@ -49,8 +51,7 @@ export function GearTiming() {
       }),
     );
   return (
-    <details open={gearTrials.length > 0} className="border-t border-hair">
-      <summary className="flex min-h-11 cursor-pointer items-center text-lg">Gear timing</summary>
+    <Fold title="Gear timing" titleClass="text-lg" open={gearTrials.length > 0} className="border-t border-hair">
       <div className="grid gap-3">
         <p className="text-soft">
           Set a train at one end of its travel or the other, never between: the pin parked where its channel begins, the
@@ -72,16 +73,16 @@ export function GearTiming() {
         </ol>
         <label className="grid gap-1 text-sm text-soft">
           Which gear, viewed from where
-          <input
+          <Input
             value={what}
             maxLength={400}
             disabled={!canWrite}
             placeholder="rack pinion, viewed from above"
             onChange={(event) => setWhat(event.target.value)}
-            className="field text-ink"
+            className="text-ink"
           />
         </label>
-        <Choice
+        <Segments
           label="Parked with"
           value={parkedAt}
           disabled={!canWrite}
@@ -118,6 +119,6 @@ export function GearTiming() {
           </p>
         )}
       </div>
-    </details>
+    </Fold>
   );
 }

@@ -4,6 +4,8 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { Select } from '../../parts/ui/Select';
+import { Input } from '../../parts/ui/Input';
 
 /** A strip of so many steps has its choices made before anybody asks. */
 const MADE_AT_ONCE = 60;
@@ -27,23 +29,18 @@ export function Orders() {
   const choice = (label: string, value: string, set: (id: string) => void) => (
     <label className="grid gap-1 text-sm text-soft">
       {label}
-      <select
+      <Select
         value={value}
         disabled={!canWrite}
-        className="field w-full min-w-0 text-ink"
-        onPointerEnter={() => setAsked(true)}
-        onFocus={() => setAsked(true)}
-        onChange={(event) => set(event.target.value)}
-      >
-        <option value="">choose</option>
-        {(asked || named.length <= MADE_AT_ONCE ? named : named.filter(({ id }) => id === value)).map(
-          ({ id, number, what }) => (
-            <option key={id} value={id}>
-              {number} {what}
-            </option>
+        onChoose={(chosen) => set(chosen)}
+        className="min-w-0"
+        options={[
+          ['', 'choose'] as const,
+          ...(asked || named.length <= MADE_AT_ONCE ? named : named.filter(({ id }) => id === value)).map(
+            ({ id, number, what }) => [id, `${number} ${what}`] as const,
           ),
-        )}
-      </select>
+        ]}
+      />
     </label>
   );
   const say = (): void => {
@@ -85,13 +82,13 @@ export function Orders() {
       {choice('Only then', then, setThen)}
       <label className="grid gap-1 text-sm text-soft">
         Because
-        <input
+        <Input
           value={why}
           maxLength={400}
           disabled={!canWrite}
           placeholder="hides under the cables"
           onChange={(event) => setWhy(event.target.value)}
-          className="field text-ink"
+          className="text-ink"
         />
       </label>
       <Button disabled={!canWrite || first === '' || then === ''} onClick={say}>

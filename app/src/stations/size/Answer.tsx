@@ -32,6 +32,7 @@ import { FromDrawer } from './FromDrawer';
 import { Sisters } from './Sisters';
 import { OtherSection, Surprises, Ties } from './Beside';
 import type { Sizing } from './useSizing';
+import { Fold } from '../../parts/ui/Fold';
 
 interface Props {
   readonly sizing: Sizing;
@@ -282,14 +283,13 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           </Link>
         ))}
       </p>
-      <details open={nothingFits && !decided}>
-        <summary className="flex min-h-11 cursor-pointer items-center font-semibold">The reasons</summary>
+      <Fold title="The reasons" titleClass="font-semibold" open={nothingFits && !decided}>
         <ul className="grid list-disc gap-1 pl-5">
           {why.map((reason) => (
             <li key={reason}>{reason}</li>
           ))}
         </ul>
-      </details>
+      </Fold>
       {isBest && (
         <div className="flex flex-wrap gap-x-3">
           {(

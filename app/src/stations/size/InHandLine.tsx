@@ -6,6 +6,7 @@ import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
+import { Input } from '../../parts/ui/Input';
 
 /** The new belt in the hand, before it is stretched on: what it should read, what it does, and whether it is another one. */
 export function InHandLine({
@@ -49,11 +50,11 @@ export function InHandLine({
         <strong>{formatLength(way.shouldReadMm, unit)}</strong>
       </label>
       <span className="flex items-center gap-2">
-        <input
+        <Input
           id={id}
           inputMode="decimal"
           autoComplete="off"
-          className="field w-28"
+          className="w-28"
           placeholder="it reads"
           disabled={!canWrite}
           value={typed}

@@ -11,7 +11,7 @@ import {
 } from '@loose-pulley/core/physics/speed';
 import { readPulsesBeside } from '../../workers/pulses';
 import { useWidth } from '../../parts/draw/useWidth';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 
 const UNITS = Object.keys(TIME_UNITS) as TimeUnit[];
 const UNIT_NAMES = { s: 'seconds', ms: 'milliseconds', µs: 'microseconds' } as const;
@@ -59,14 +59,14 @@ export function PulseReader({
             })
           }
         />
-        <Choice
+        <Segments
           label="Times are in"
           value={unit}
           options={UNITS.map((one) => [one, UNIT_NAMES[one]] as const)}
           onChoose={setUnit}
         />
         {asked && (
-          <Choice<Comma | 'unknown'>
+          <Segments<Comma | 'unknown'>
             label="A comma in it"
             value={comma ?? 'unknown'}
             options={[

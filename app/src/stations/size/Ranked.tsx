@@ -6,7 +6,7 @@ import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core
 import { TO_BE_HAD, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { useDrive } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { useOwned } from '../../parts/ticket/useOwned';
 import { toBeHadSet } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
@@ -49,7 +49,7 @@ export function Ranked({
       {!alone && (
         <div className="flex flex-wrap items-center justify-between gap-2 py-2">
           <span className="text-[15px]">To be had here</span>
-          <Choice
+          <Segments
             label="To be had here"
             value={toBeHad}
             options={TO_BE_HAD.map((one) => [one, HAD_NAMES[one]] as const)}

@@ -7,12 +7,13 @@ import { counted, formatLength } from '@loose-pulley/core/base/units';
 import { useDueMonths } from '../../parts/ticket/useDueMonths';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { fittingOf } from '@loose-pulley/core/views/machine';
 import { recordEvent } from '../../state/persistence/actions';
 import { bandsSwitched } from '../../state/store/settings';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';
+import { Check } from '../../parts/ui/Check';
 
 const WISH_NAMES = { unknown: 'unknown', renew: 'renew it', keep: 'keep it' } as const;
 const months = (count: number): string =>
@@ -62,7 +63,7 @@ export function Remedies({
       </h3>
       <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
         <span>The owner’s wish</span>
-        <Choice
+        <Segments
           label="The owner’s wish"
           value={drive.ownerWish}
           disabled={!canWrite}
@@ -72,15 +73,9 @@ export function Remedies({
           }
         />
       </div>
-      <label className="flex min-h-11 items-center gap-3 border-b border-hair">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={!bands}
-          onChange={(event) => dispatch(bandsSwitched(!event.target.checked))}
-        />
+      <Check checked={!bands} className="border-b border-hair" onCheck={(checked) => dispatch(bandsSwitched(!checked))}>
         No household bands on this bench
-      </label>
+      </Check>
       <ul>
         {REMEDY_IDS.filter((id) => bands || id !== 'band').map((id) => {
           const remedy = REMEDIES[id];

@@ -16,10 +16,11 @@ import { fitBelt } from '../../state/persistence/fitting';
 import { selectItems, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { sameSize, type Item } from '@loose-pulley/core/shop/drawer';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
 import { VERDICT_NAMES, VERDICTS, type DriveRecord, type Try } from '@loose-pulley/core/record/stations';
+import { Input } from '../../parts/ui/Input';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -106,7 +107,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
                   <InHandLine driveId={drive.id} tried={one} facts={facts} unit={unit} canWrite={canWrite} />
                 ) : null}
               </div>
-              <Choice
+              <Segments
                 label={`Try ${index + 1} ran`}
                 value={one.verdict}
                 disabled={!canWrite}
@@ -142,12 +143,15 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
           Another belt tried: section × size, such as 1.2x118, 1.2 × Ø38, ring 1.78x28.3, 4x0.6x208 or 66.4 doubled
         </label>
         <div className="flex gap-2">
-          <input
+          <Input
             id="own-belt"
             value={typed}
             disabled={!canWrite}
             onChange={(event) => setTyped(event.target.value)}
-            className="field w-full max-w-72 text-lg"
+            onEnter={() => {
+              if (understood?.ok && refusal === undefined && otherwise === undefined) addOwn();
+            }}
+            className="w-full max-w-72 text-lg"
             autoComplete="off"
           />
           <Button

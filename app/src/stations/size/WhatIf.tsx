@@ -14,6 +14,7 @@ import {
 import { formatLength, formatNewton, type LengthUnit } from '@loose-pulley/core/base/units';
 import { Button } from '../../parts/ui/Button';
 import { figuresOf, USUAL_MOTOR_RPM } from '@loose-pulley/core/views/drive';
+import { Slider } from '../../parts/ui/Slider';
 
 interface Dragged {
   readonly lengthMm: number;
@@ -26,7 +27,7 @@ interface Dragged {
 }
 
 /** One thing to drag, with its figure beside it. */
-function Slider({
+function DraggedLine({
   label,
   said,
   value,
@@ -44,21 +45,12 @@ function Slider({
   readonly onDrag: (value: number) => void;
 }) {
   return (
-    <label className="grid gap-1">
+    <div className="grid gap-1">
       <span className="flex justify-between gap-3">
         {label} <strong>{said}</strong>
       </span>
-      <input
-        type="range"
-        className="min-h-11 w-full accent-live"
-        value={value}
-        min={min}
-        max={max}
-        step={step}
-        aria-valuetext={said}
-        onChange={(event) => onDrag(Number(event.target.value))}
-      />
-    </label>
+      <Slider label={label} value={value} min={min} max={max} step={step} valueText={said} onValue={onDrag} />
+    </div>
   );
 }
 

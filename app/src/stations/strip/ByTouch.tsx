@@ -7,6 +7,7 @@ import { addPictures } from '../../parts/pictures/addPictures';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useStripLine } from '../../parts/strip/useStripLine';
+import { Fold } from '../../parts/ui/Fold';
 
 const COUNTS = [1, 2, 3, 4, 6];
 /** Lines for a thumb: what is meant is said more closely in the step itself. */
@@ -44,8 +45,7 @@ export function ByTouch() {
     addStep(blankStep('part', 'a picture', { what: 'what the picture shows' }), added.ids);
   };
   return (
-    <details>
-      <summary className="flex min-h-11 cursor-pointer items-center text-soft">By touch, or by a picture</summary>
+    <Fold title="By touch, or by a picture" titleClass="text-soft">
       <div className="flex flex-wrap gap-2">
         {COUNTS.map((count) => (
           <Button key={count} onClick={() => doLine(`${count} screws`)}>
@@ -69,6 +69,6 @@ export function ByTouch() {
           {refused}
         </p>
       )}
-    </details>
+    </Fold>
   );
 }

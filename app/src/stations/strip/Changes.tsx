@@ -15,6 +15,9 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { useStripLine } from '../../parts/strip/useStripLine';
 import { CloseChange } from '../../parts/strip/CloseChange';
+import { Select } from '../../parts/ui/Select';
+import { Fold } from '../../parts/ui/Fold';
+import { Input } from '../../parts/ui/Input';
 
 /** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
 export function Changes() {
@@ -61,34 +64,24 @@ export function Changes() {
                 </p>
               )}
               {others.length > 0 && (
-                <details open={first !== undefined}>
-                  <summary className="flex min-h-11 cursor-pointer items-center text-sm text-soft">
-                    Reverse it in an order
-                  </summary>
+                <Fold title="Reverse it in an order" titleClass="text-sm text-soft" open={first !== undefined}>
                   <label className="grid gap-1 text-sm text-soft">
                     Only after
-                    <select
+                    <Select
                       value={first?.id ?? ''}
                       disabled={!canWrite}
-                      className="field w-full text-ink"
-                      onChange={(event) =>
+                      onChoose={(chosen) =>
                         dispatch(
                           recordEvent({
                             type: 'temporaryChangePut',
-                            change: { ...change, afterChangeId: event.target.value || null },
+                            change: { ...change, afterChangeId: chosen || null },
                           }),
                         )
                       }
-                    >
-                      <option value="">nothing else</option>
-                      {others.map(({ id, words }) => (
-                        <option key={id} value={id}>
-                          {words}
-                        </option>
-                      ))}
-                    </select>
+                      options={[['', 'nothing else'] as const, ...others.map(({ id, words }) => [id, words] as const)]}
+                    />
                   </label>
-                </details>
+                </Fold>
               )}
               <CloseChange change={change} disabled={!canWrite} className="justify-self-start" />
             </li>
@@ -96,8 +89,7 @@ export function Changes() {
         })}
       </ul>
       {canWrite && (
-        <details>
-          <summary className="flex min-h-11 cursor-pointer items-center">Note a {TEMPORARY_CHANGE}</summary>
+        <Fold title={<>Note a {TEMPORARY_CHANGE}</>} titleClass="">
           <div className="grid gap-2">
             {TEMPORARY_CHANGE_KINDS.filter(
               (kind) => kind !== 'own' && (loaderOf(ticket.loader).has.tray || kind !== 'trayLeftOut'),
@@ -107,20 +99,21 @@ export function Changes() {
               </Button>
             ))}
             <div className="flex gap-2">
-              <input
+              <Input
                 aria-label={TEMPORARY_CHANGES.own.name}
                 placeholder="Other…"
                 value={own}
                 maxLength={400}
                 onChange={(event) => setOwn(event.target.value)}
-                className="field min-w-0 grow"
+                onEnter={() => choose('own')}
+                className="min-w-0 grow"
               />
               <Button disabled={own.trim() === ''} onClick={() => choose('own')}>
                 Open it
               </Button>
             </div>
           </div>
-        </details>
+        </Fold>
       )}
     </section>
   );

@@ -6,7 +6,7 @@ import { type Ticket } from '@loose-pulley/core/record/ticket';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { useStripLine } from '../../parts/strip/useStripLine';
 
 /** A past strip as lines to tick off: without what turned out needless, each in the words that were typed. */
@@ -65,7 +65,7 @@ export function Guide() {
       {chosen && (
         <>
           {chosen[2].some((line) => line.deep) && (
-            <Choice
+            <Segments
               label="How far"
               value={deep ? 'deep' : 'least'}
               className="justify-self-start"

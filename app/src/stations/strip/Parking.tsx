@@ -4,6 +4,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { Input } from '../../parts/ui/Input';
 
 /** Laying a machine aside in pieces: where it lies, what is awaited; and the tag that says so. */
 export function Parking() {
@@ -15,12 +16,12 @@ export function Parking() {
   const field = (label: string, value: string, set: (text: string) => void) => (
     <label className="grid gap-1 text-sm text-soft">
       {label}
-      <input
+      <Input
         value={value}
         maxLength={1000}
         disabled={!canWrite || park !== null}
         onChange={(event) => set(event.target.value)}
-        className="field text-lg text-ink"
+        className="text-lg text-ink"
       />
     </label>
   );

@@ -10,6 +10,7 @@ import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { useStripLine } from '../../parts/strip/useStripLine';
 import { halfLineTyped } from '../../state/store/openTicket';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { Input } from '../../parts/ui/Input';
 
 /** One line: what was understood is echoed before Enter; what is in doubt is asked, and answered by one key. */
 export function StripLine({
@@ -70,7 +71,7 @@ export function StripLine({
         </p>
       )}
       <div className="flex gap-2">
-        <input
+        <Input
           id={`${list}-field`}
           ref={field}
           list={list}
@@ -89,7 +90,7 @@ export function StripLine({
             event.preventDefault();
             put();
           }}
-          className="field w-full min-w-0 text-xl"
+          className="w-full min-w-0 text-xl"
         />
         <Button look="strong" className="shrink-0" disabled={!canWrite || !read} onClick={put}>
           Add the step

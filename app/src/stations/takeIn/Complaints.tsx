@@ -13,6 +13,8 @@ import {
   type Complaint,
   type ComplaintState,
 } from '@loose-pulley/core/record/stations';
+import { Select } from '../../parts/ui/Select';
+import { Fold } from '../../parts/ui/Fold';
 
 /** What is wrong, one by one, in the owner's words; each with its before, its after and what became of it. */
 export function Complaints() {
@@ -68,22 +70,19 @@ function ComplaintLine({
     <li className="grid gap-2 border-b border-hair py-3">
       <div className="grid items-end gap-3 md:grid-cols-[1fr_auto]">
         {line('words', `Complaint ${number}`, 500)}
-        <select
+        <Select
           aria-label={`Complaint ${number} is`}
           value={complaint.state}
           disabled={!canWrite}
-          className="field"
-          onChange={(event) => put({ state: event.target.value as ComplaintState })}
-        >
-          {COMPLAINT_STATES.map((state) => (
-            <option key={state} value={state}>
-              {COMPLAINT_STATE_NAMES[state]}
-            </option>
-          ))}
-        </select>
+          onChoose={(chosen) => put({ state: chosen as ComplaintState })}
+          options={[...COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)]}
+        />
       </div>
-      <details open={complaint.sounds.length > 0 || complaint.before !== '' || complaint.after !== ''}>
-        <summary className="flex min-h-11 cursor-pointer items-center text-soft">Sounds, before and after</summary>
+      <Fold
+        title="Sounds, before and after"
+        titleClass="text-soft"
+        open={complaint.sounds.length > 0 || complaint.before !== '' || complaint.after !== ''}
+      >
         <div className="grid gap-3">
           <div role="group" aria-label={`Sounds of complaint ${number}`} className="flex flex-wrap gap-2">
             {SOUNDS.map((sound) => {
@@ -124,7 +123,7 @@ function ComplaintLine({
             </Button>
           </div>
         </div>
-      </details>
+      </Fold>
     </li>
   );
 }

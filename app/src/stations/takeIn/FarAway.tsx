@@ -11,6 +11,9 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { download, fileName } from '../../parts/ui/download';
 import { questionPage } from './questionPage';
+import { Fold } from '../../parts/ui/Fold';
+import { Check } from '../../parts/ui/Check';
+import { Input } from '../../parts/ui/Input';
 
 /** The bytes of a data address, without asking the network layer for them. */
 function bytesOf(dataUrl: string): Blob {
@@ -74,8 +77,12 @@ export function FarAway() {
   };
 
   return (
-    <details className="border-t border-hair pt-2" open={ticket.questionSheets.length > 0}>
-      <summary className="flex min-h-11 cursor-pointer items-center text-lg">The owner is far away</summary>
+    <Fold
+      title="The owner is far away"
+      titleClass="text-lg"
+      open={ticket.questionSheets.length > 0}
+      className="border-t border-hair pt-2"
+    >
       <div className="grid gap-3">
         <p className="text-soft">
           The first tests can be done by an owner alone, asked well. They go out as one page with fields for answers and
@@ -84,30 +91,29 @@ export function FarAway() {
         <fieldset disabled={!canWrite} className="grid gap-1">
           <legend className="sr-only">Questions and tests to ask</legend>
           {questions.map(({ id, text }) => (
-            <label key={id} className="flex min-h-11 items-start gap-3 border-b border-hair py-2">
-              <input
-                type="checkbox"
-                checked={!left.has(id)}
-                className="mt-1 size-5 shrink-0 accent-ink"
-                onChange={() => {
-                  const next = new Set(left);
-                  if (!next.delete(id)) next.add(id);
-                  setLeft(next);
-                }}
-              />
+            <Check
+              key={id}
+              checked={!left.has(id)}
+              className="border-b border-hair py-2"
+              onCheck={() => {
+                const next = new Set(left);
+                if (!next.delete(id)) next.add(id);
+                setLeft(next);
+              }}
+            >
               <span>{text}</span>
-            </label>
+            </Check>
           ))}
         </fieldset>
         <div className="flex flex-wrap gap-2">
-          <input
+          <Input
             aria-label="Another question"
             placeholder="Another question…"
             value={own}
             maxLength={1000}
             disabled={!canWrite}
             onChange={(event) => setOwn(event.target.value)}
-            className="field min-w-0 grow"
+            className="min-w-0 grow"
           />
           <Button
             disabled={!canWrite || own.trim() === ''}
@@ -163,6 +169,6 @@ export function FarAway() {
           </section>
         ))}
       </div>
-    </details>
+    </Fold>
   );
 }

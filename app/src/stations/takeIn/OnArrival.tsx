@@ -5,6 +5,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
 import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/record/stations';
+import { Select } from '../../parts/ui/Select';
 
 /** What happened before it failed, and what the machine shows of those who were in it before. */
 export function OnArrival() {
@@ -31,19 +32,13 @@ export function OnArrival() {
           aria-label={EVIDENCE_NAMES[one.kind]}
           className="grid items-end gap-3 border-b border-hair pb-3 md:grid-cols-[auto_1fr_10rem_auto]"
         >
-          <select
+          <Select
             aria-label="Evidence"
             value={one.kind}
             disabled={!canWrite}
-            className="field"
-            onChange={(event) => put({ ...one, kind: event.target.value as EvidenceKind })}
-          >
-            {EVIDENCE_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {EVIDENCE_NAMES[kind]}
-              </option>
-            ))}
-          </select>
+            onChoose={(chosen) => put({ ...one, kind: chosen as EvidenceKind })}
+            options={[...EVIDENCE_KINDS.map((kind) => [kind, EVIDENCE_NAMES[kind]] as const)]}
+          />
           <TextLine
             label="Where, and what of it"
             value={one.words}

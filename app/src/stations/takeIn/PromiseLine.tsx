@@ -3,6 +3,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { TextLine } from '../../parts/ui/TextLine';
+import { Input } from '../../parts/ui/Input';
 
 const pad = (n: number): string => String(n).padStart(2, '0');
 /** A moment as the browser's own field writes it, on this machine's clock. */
@@ -21,9 +22,9 @@ export function PromiseLine() {
     <section aria-label="Promised" className="grid gap-3">
       <label className="grid gap-1 text-sm text-soft">
         Promised by
-        <input
+        <Input
           type="datetime-local"
-          className="field text-ink"
+          className="text-ink"
           disabled={!canWrite}
           value={promise ? localOf(promise.at) : ''}
           onChange={(event) => {

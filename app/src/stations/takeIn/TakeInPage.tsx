@@ -6,7 +6,7 @@ import { Pictures } from '../../parts/pictures/Pictures';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Caution } from '../../parts/ui/Caution';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { Complaints } from './Complaints';
@@ -52,7 +52,7 @@ export function TakeInPage() {
         </div>
         <div className="grid gap-1">
           <span className="text-sm text-soft">Kind of loader</span>
-          <Choice
+          <Segments
             label="Kind of loader"
             value={ticket.loader}
             disabled={!canWrite}
@@ -95,7 +95,7 @@ export function TakeInPage() {
         <TriedAgain />
         <Discs />
         <h3 className="text-lg">Waiting for</h3>
-        <Choice
+        <Segments
           label="Waiting for"
           value={ticket.waiting.for}
           disabled={!canWrite}

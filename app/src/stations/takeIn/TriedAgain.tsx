@@ -1,7 +1,7 @@
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
-import { Choice } from '../../parts/ui/Choice';
+import { Segments } from '../../parts/ui/Segments';
 import { AFTER_UNPLUGGING, AFTER_UNPLUGGING_NAMES } from '@loose-pulley/core/record/stations';
 
 /** After some minutes unplugged it is tried again, before it is opened: the cheapest cure there is. */
@@ -12,13 +12,12 @@ export function TriedAgain() {
   return (
     <div className="grid gap-1">
       <span className="text-sm text-soft">Then tried again, before it was opened</span>
-      <Choice
+      <Segments
         label="Tried again after unplugging"
         value={afterUnplugging?.result ?? ''}
         disabled={!canWrite}
         options={AFTER_UNPLUGGING.map((result) => [result, AFTER_UNPLUGGING_NAMES[result]] as const)}
         onChoose={(result) =>
-          result !== '' &&
           dispatch(recordEvent({ type: 'triedAgain', afterUnplugging: { result, at: new Date().toISOString() } }))
         }
       />

@@ -5,6 +5,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { Input } from '../../parts/ui/Input';
 
 const MIN_MIN = 0.1;
 const MAX_MIN = 10_080;
@@ -54,22 +55,24 @@ export function UnplugFirst() {
       <div className="flex items-end gap-2">
         <label className="grid gap-1 text-sm text-soft">
           What waits
-          <input
+          <Input
             value={what}
             maxLength={80}
             disabled={!canWrite}
             onChange={(event) => setWhat(event.target.value)}
-            className="field w-full text-base text-ink"
+            onEnter={() => possible && start()}
+            className="w-full text-base text-ink"
           />
         </label>
         <label className="grid gap-1 text-sm text-soft">
           minutes
-          <input
+          <Input
             inputMode="decimal"
             value={minutes}
             disabled={!canWrite}
             onChange={(event) => setMinutes(event.target.value)}
-            className="field w-20 text-base text-ink"
+            onEnter={() => possible && start()}
+            className="w-20 text-base text-ink"
           />
         </label>
       </div>
