@@ -55,7 +55,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
 
   await pick(page.getByLabel('Complaint 1 is'), 'cured');
   await station(page, 9);
-  await expect(page.getByLabel('Complaint 2 is')).toHaveValue('anotherTrade');
+  await expect(page.getByLabel('Complaint 2 is')).toHaveAttribute('data-chosen', 'anotherTrade');
   await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
   const sheet = page.getByRole('article', { name: 'Bench sheet' });
   await expect(sheet).toContainText('“sticks it sometimes”: cured · heard: motor runs free');

@@ -142,7 +142,7 @@ test('a mode gear homed by hand with a disc in custody; not home, it is named at
   await expect(asked).toContainText('It should be at “empty”.');
   await asked.getByRole('button', { name: 'empty' }).click();
   await asked.getByRole('button', { name: 'The lid is on' }).click();
-  await expect(page.getByLabel('Lid')).toHaveValue('on');
+  await expect(page.getByLabel('Lid')).toHaveAttribute('data-chosen', 'on');
 });
 
 test('a train against ten counted turns: a tooth miscounted is named; what cannot turn is said at its member', async ({

@@ -41,6 +41,7 @@ export function Select<T extends string>({ label, look = 'field', className, ...
       id={id}
       aria-expanded={false}
       aria-haspopup="listbox"
+      data-chosen={value}
       aria-label={rest['aria-label']}
       disabled={disabled}
       className={looks}

@@ -1,4 +1,5 @@
 import * as Radix from '@radix-ui/react-select';
+import { nonce } from '../../state/boot';
 
 export type SelectOption<T extends string = string> = readonly [value: T, label: string | number];
 
@@ -30,7 +31,7 @@ export default function SelectList({
       disabled={disabled === true}
       onValueChange={(chosen) => onChoose(chosen === NOTHING ? '' : chosen)}
     >
-      <Radix.Trigger id={id} aria-label={label} className={className}>
+      <Radix.Trigger id={id} aria-label={label} data-chosen={value} className={className}>
         <span className="truncate">
           <Radix.Value>{options.find(([one]) => one === value)?.[1] ?? ''}</Radix.Value>
         </span>
@@ -42,7 +43,7 @@ export default function SelectList({
           sideOffset={4}
           className="z-30 max-h-[min(60vh,var(--radix-select-content-available-height))] max-w-[calc(100vw-16px)] min-w-(--radix-select-trigger-width) overflow-y-auto border border-ink bg-sheet"
         >
-          <Radix.Viewport>
+          <Radix.Viewport nonce={nonce}>
             {options.map(([one, words]) => (
               <Radix.Item
                 key={one}

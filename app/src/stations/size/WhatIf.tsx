@@ -136,7 +136,7 @@ export function WhatIf({
     <div className="grid gap-6 py-3 md:grid-cols-2">
       <div className="grid content-start gap-2">
         {sliders.map(({ key, ...slider }) => (
-          <Slider key={key} {...slider} value={at[key]} onDrag={drag(key)} />
+          <DraggedLine key={key} {...slider} value={at[key]} onDrag={drag(key)} />
         ))}
         <Button look="quiet" onClick={() => setChanges({})}>
           Back to this drive as it is
