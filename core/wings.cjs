@@ -12,6 +12,7 @@ module.exports = [
       statistics: { holds: 'uncertainties, means, exact intervals, seeded draws' },
       shapes: { holds: 'a record for each shape of section', uses: ['units'] },
       loaders: { holds: 'a record for each kind of loader' },
+      thresholds: { holds: 'by what something is recommended, kept, or a tie' },
       timers: { holds: 'timers, and days counted on', uses: ['schema', 'units'] },
       table: { holds: 'CSV in and out', uses: ['units'] },
     },

@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
-import { basename, join } from 'node:path';
+import { join } from 'node:path';
+import { placeAt } from '../../app/src/shell/places';
 
 /** A built file as the build's manifest lists it. */
 interface Chunk {
@@ -10,17 +11,9 @@ interface Chunk {
 const ENTRY = 'index.html';
 /** The letters of every page. */
 const FONT = 'archivo-latin-wdth-normal.woff2';
-/** What keeps the bench book, and the pages that are drawn with it in one go. */
-const BOOK = 'bookKeeper.ts';
-const WITH_BOOK = /^(Drawer|Orders|Day|Size|Swap)Page/;
+/** What keeps the bench book. */
+const BOOK = 'src/state/persistence/bookKeeper.ts';
 type Manifest = Readonly<Record<string, Chunk>>;
-
-/** The page that an address opens, as its source file is named: `/t/a/handBack` is `handbackpage.tsx`. */
-function pageOf(path: string): string {
-  const parts = path.split('/').filter(Boolean);
-  const name = parts[0] === 't' ? parts[2] : (parts[0] ?? 'bench');
-  return `${(name ?? '').toLowerCase()}page.tsx`;
-}
 
 /**
  * What a page needs beside the entry's own script, for each address: its chunk and all that is imported. Named in the page's
@@ -48,15 +41,12 @@ export function preloader(staticDir: string): (path: string) => string {
   const fontLink = font ? `<link rel="preload" as="font" type="font/woff2" crossorigin href="/${font}">` : '';
   // The entry's own script stands in the page already.
   const entry = withImports(ENTRY, new Set());
-  const book = Object.keys(manifest).find((key) => key.endsWith(BOOK));
-  const scriptsOf = (key: string): ReadonlySet<string> => {
-    const page = withImports(key, new Set(entry));
-    return book && WITH_BOOK.test(basename(key)) ? withImports(book, page) : page;
+  const scriptsOf = ({ source, book }: { readonly source: string; readonly book?: true }): ReadonlySet<string> => {
+    const page = withImports(`src/${source}.tsx`, new Set(entry));
+    return book ? withImports(BOOK, page) : page;
   };
-  const pages = new Map(
-    Object.keys(manifest)
-      .filter((key) => key.endsWith('Page.tsx'))
-      .map((key) => [basename(key).toLowerCase(), linksOf(scriptsOf(key))]),
-  );
-  return (path) => fontLink + (pages.get(pageOf(path)) ?? linksOf(entry));
+  return (path) => {
+    const place = placeAt(path);
+    return fontLink + linksOf(place ? scriptsOf(place) : entry);
+  };
 }

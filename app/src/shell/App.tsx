@@ -1,28 +1,9 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, Route, Routes, useLocation } from 'react-router';
 import { useKeys } from '../parts/keys/useKeys';
-import {
-  BenchPage,
-  GearPage,
-  CompatibilityPage,
-  DayPage,
-  DrawerPage,
-  KnowledgePage,
-  LabelsPage,
-  LetterPage,
-  LogPage,
-  OrderPage,
-  OrdersPage,
-  SheetPage,
-  SlipPage,
-  StrobePage,
-  SwapPage,
-  TagPage,
-  TemplatePage,
-  TimelinePage,
-  TrainPage,
-  WhyPage,
-} from './pages';
+import { pageOf } from './pages';
+import { placeAt, PLACES, type Place } from './places';
+import { titleOf } from '../parts/ui/title';
 import { useAppSelector } from '../state/store/hooks';
 import { useDark } from '../parts/ui/useDark';
 import { Words } from '../parts/ui/Words';
@@ -38,6 +19,15 @@ const Stranded = lazy(() => import('./Stranded'));
 const NewVersion = lazy(() => import('./NewVersion'));
 const KeysSheet = lazy(() => import('./palette/KeysSheet'));
 
+/** The title of a page of the bench; a ticket's says which ticket it is, and is its own. */
+function useBenchTitle(pathname: string): void {
+  const place = placeAt(pathname);
+  const name = PLACES.find((one) => one.of === 'bench' && one.source === place?.source)?.name;
+  useEffect(() => {
+    if (name) document.title = titleOf(name);
+  }, [name]);
+}
+
 function Frame() {
   const [sheet, setSheet] = useState<'none' | 'jump' | 'help'>('none');
   const jump = () => setSheet('jump');
@@ -46,6 +36,7 @@ function Frame() {
   const dark = useDark();
   const version = useVersion();
   const { pathname } = useLocation();
+  useBenchTitle(pathname);
   const stranded = useAppSelector(({ openTicket }) => openTicket.stranded.length > 0);
   useEffect(() => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light';
@@ -81,32 +72,24 @@ function Frame() {
   );
 }
 
+const routesOf = (of: Place['of']) =>
+  PLACES.filter((one) => one.of === of).map(({ path, source }) => {
+    const Shown = pageOf(source);
+    return path === '' ? (
+      <Route key="index" index element={<Shown />} />
+    ) : (
+      <Route key={path} path={path} element={<Shown />} />
+    );
+  });
+
 export function App() {
   return (
     <Routes>
       <Route element={<Frame />}>
-        <Route index element={<BenchPage />} />
-        <Route path="log" element={<LogPage />} />
-        <Route path="drawer" element={<DrawerPage />} />
-        <Route path="orders" element={<OrdersPage />} />
-        <Route path="orders/:orderId/print" element={<OrderPage />} />
-        <Route path="day" element={<DayPage />} />
-        <Route path="knowledge" element={<KnowledgePage />} />
-        <Route path="compatibility" element={<CompatibilityPage />} />
-        <Route path="why" element={<WhyPage />} />
+        {routesOf('bench')}
         <Route path="t/:id" element={<TicketPage />}>
           <Route index element={<StationPage />} />
-          <Route path="timeline" element={<TimelinePage />} />
-          <Route path="swap" element={<SwapPage />} />
-          <Route path="gear" element={<GearPage />} />
-          <Route path="train" element={<TrainPage />} />
-          <Route path="sheet" element={<SheetPage />} />
-          <Route path="letter" element={<LetterPage />} />
-          <Route path="labels" element={<LabelsPage />} />
-          <Route path="strobe" element={<StrobePage />} />
-          <Route path="template" element={<TemplatePage />} />
-          <Route path="slip" element={<SlipPage />} />
-          <Route path="tag" element={<TagPage />} />
+          {routesOf('ticket')}
           <Route path=":station" element={<StationPage />} />
         </Route>
         <Route

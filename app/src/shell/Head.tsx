@@ -6,6 +6,7 @@ import { Button } from '../parts/ui/Button';
 import { Segments } from '../parts/ui/Segments';
 import { cx } from '../parts/ui/cx';
 import { KeyCap } from '../parts/ui/KeyCap';
+import { PLACES } from './places';
 import { isDemo } from '../state/boot';
 
 /** The mark: two pulleys and a belt that has gone slack. */
@@ -52,18 +53,20 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
             Ticket
           </NavLink>
         )}
-        <NavLink
-          to="/drawer"
-          className={({ isActive }) => tab({ isActive: isActive || pathname.startsWith('/orders') })}
-        >
-          Drawer
-        </NavLink>
-        <NavLink to="/day" className={tab}>
-          Day
-        </NavLink>
-        <NavLink to="/log" className={tab}>
-          Log
-        </NavLink>
+        {PLACES.map(
+          ({ path, name, head }) =>
+            head && (
+              <NavLink
+                key={path}
+                to={`/${path}`}
+                className={({ isActive }) =>
+                  tab({ isActive: isActive || head.some((other) => pathname.startsWith(other)) })
+                }
+              >
+                {name}
+              </NavLink>
+            ),
+        )}
       </nav>
       <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}

@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import type { Loader } from '@loose-pulley/core/base/loaders';
 import { seeded, type Random } from '@loose-pulley/core/base/statistics';
 import {
@@ -20,8 +21,6 @@ import {
   type Policy,
 } from '@loose-pulley/core/work/diagnosis';
 
-/** How sure is sure. */
-const CERTAIN = 0.8;
 /** Tests played at the least, so that the ranking after each can be told. */
 const PLAYED_ON = 10;
 /** How far the world’s likelihoods lie from the table’s, either way. */
@@ -192,7 +191,7 @@ function play(
       right1.push(right);
       right3.push(truth.every((index) => ranked.slice(0, 3).some((one) => one.index === index)));
     }
-    if (!certainAt && first && first.chance >= CERTAIN)
+    if (!certainAt && first && first.chance >= THRESHOLDS.sureCause)
       certainAt = { tests: done.size, minutes, right, stated: first.chance };
     if (certainAt && done.size >= PLAYED_ON) break;
   }

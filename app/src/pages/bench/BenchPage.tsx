@@ -7,7 +7,6 @@ import { today } from '../../parts/clock/useNow';
 import { keepFront } from '../../state/persistence/front';
 import { waitingOf } from '@loose-pulley/core/shop/day';
 import { selectOrders, selectSummaries, useAppSelector } from '../../state/store/hooks';
-import { useTitle } from '../../parts/ui/title';
 import { MeasureNow } from './MeasureNow';
 import { SetAside } from './SetAside';
 import { WhatIsOn } from './WhatIsOn';
@@ -40,7 +39,6 @@ function nextUp(open: readonly TicketSummary[], waitOf: (one: TicketSummary) => 
 
 /** The Bench: what is open, what each waits for, and measuring without a ticket. */
 export function BenchPage() {
-  useTitle('Bench');
   const status = useAppSelector(({ bench }) => bench.status);
   const problem = useAppSelector(({ bench }) => bench.problem);
   const summaries = useAppSelector(selectSummaries);

@@ -30,7 +30,6 @@ import { parseNumber } from '@loose-pulley/core/base/units';
 import { Keeping } from '../../parts/own/Keeping';
 import { useOwn } from '../../parts/own/useOwn';
 import { NumberLine } from '../../parts/ui/NumberLine';
-import { useTitle } from '../../parts/ui/title';
 import { keepOwnCompatibility, loadOwnCompatibility } from '../../state/persistence/compatibility';
 import { Select } from '../../parts/ui/Select';
 
@@ -40,7 +39,6 @@ const SIGNS: Readonly<Record<Grade, string>> = { fine: '●', brief: '◐', no: 
 
 /** What may touch what: every agent on every material, what it takes off, how long it dries; to read, change and hand on. */
 export function CompatibilityPage() {
-  useTitle('What may touch what');
   const own = useOwn({
     defaults: COMPATIBILITY,
     load: loadOwnCompatibility,

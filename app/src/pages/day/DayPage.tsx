@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { closingOf, midnight, openFrom, type DayBlock, type DayJob, type DayPlan } from '@loose-pulley/core/shop/day';
@@ -9,7 +10,6 @@ import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { Segments } from '../../parts/ui/Segments';
 import { download } from '../../parts/ui/download';
 import { Fold } from '../../parts/ui/Fold';
-import { useTitle } from '../../parts/ui/title';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Bench } from './Bench';
@@ -76,7 +76,6 @@ function DoNext({
 
 /** The day: every hands-on step and every wait of the open tickets, planned, and what is promised. */
 export function DayPage() {
-  useTitle('Day');
   const dispatch = useAppDispatch();
   const { nowMs, jobs, durations, state, plan, tookMs, trouble } = useDay();
   const bookSaid = useAppSelector(({ book }) => book.said);
@@ -209,7 +208,9 @@ export function DayPage() {
                     </Link>
                     <span>{moment(due, nowMs)}</span>
                   </span>
-                  <span className={past || (kept ?? 1) < 0.75 ? 'block text-live' : 'block text-soft'}>
+                  <span
+                    className={past || (kept ?? 1) < THRESHOLDS.promiseAtRisk ? 'block text-live' : 'block text-soft'}
+                  >
                     {promise?.to && `${promise.to}: `}
                     {past ? 'that is past; say a new one' : kept === undefined ? '…' : inHundred(kept)}
                     {!past &&

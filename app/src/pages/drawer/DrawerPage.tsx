@@ -16,7 +16,6 @@ import { Fold } from '../../parts/ui/Fold';
 import { download } from '../../parts/ui/download';
 import { Later } from '../../parts/ui/Later';
 import { LongList } from '../../parts/ui/LongList';
-import { useTitle } from '../../parts/ui/title';
 import { changeBook } from '../../state/persistence/book';
 import {
   selectItems,
@@ -42,7 +41,6 @@ const LOW_SHOWN = 6;
 
 /** The drawer: what hangs where, what runs low, where the one in the hand belongs. */
 export function DrawerPage() {
-  useTitle('Drawer');
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const { status, problem, record } = useAppSelector(({ book }) => book);

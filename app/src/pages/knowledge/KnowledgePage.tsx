@@ -5,14 +5,12 @@ import { keepOwnKnowledge, loadOwnKnowledge } from '../../state/persistence/know
 import { Keeping } from '../../parts/own/Keeping';
 import { useOwn } from '../../parts/own/useOwn';
 import { Segments } from '../../parts/ui/Segments';
-import { useTitle } from '../../parts/ui/title';
 import { Shares } from './Shares';
 import { TestTable } from './TestTable';
 import { LOADERS, type Loader, USUAL_LOADER, loaderOf } from '@loose-pulley/core/base/loaders';
 
 /** What the adviser knows, every number of it: to read, to change, to keep as the bench's own, to hand on. */
 export function KnowledgePage() {
-  useTitle('What the adviser knows');
   const own = useOwn({
     defaults: KNOWLEDGE,
     load: loadOwnKnowledge,

@@ -12,7 +12,6 @@ import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/sto
 import { Button } from '../../parts/ui/Button';
 import { LongList } from '../../parts/ui/LongList';
 import { download } from '../../parts/ui/download';
-import { useTitle } from '../../parts/ui/title';
 import { packAll } from '../../state/exchange/packAll';
 import { Fold } from '../../parts/ui/Fold';
 import { returnedWithinYear } from '@loose-pulley/core/shop/lifetimes';
@@ -33,7 +32,6 @@ const FOLD = 'border-t border-ink';
 
 /** Every ticket ever, found by typing; and the archive's way in and out. */
 export function LogPage() {
-  useTitle('Log');
   const dispatch = useAppDispatch();
   const summaries = useAppSelector(selectSummaries);
   const [text, setText] = useState('');

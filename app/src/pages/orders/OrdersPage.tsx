@@ -2,7 +2,6 @@ import { isOut } from '@loose-pulley/core/shop/orders';
 import { counted } from '@loose-pulley/core/base/units';
 import { useNow } from '../../parts/clock/useNow';
 import { Fold } from '../../parts/ui/Fold';
-import { useTitle } from '../../parts/ui/title';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { selectItems, selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { OrderList, PlacedOrder } from './OneOrder';
@@ -14,7 +13,6 @@ const STEP_MS = 60_000;
 
 /** What is wanted, what is on a list, what is out, what came. */
 export function OrdersPage() {
-  useTitle('Orders');
   const unit = useUnit();
   const items = useAppSelector(selectItems);
   const orders = useAppSelector(selectOrders);

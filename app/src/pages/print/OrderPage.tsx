@@ -4,11 +4,9 @@ import { formatDay } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
-import { useTitle } from '../../parts/ui/title';
 
 /** An order on paper, as it goes to a supplier. */
 export function OrderPage() {
-  useTitle('Order');
   const unit = useUnit();
   const { orderId } = useParams();
   const order = useAppSelector(selectOrders).find(({ id }) => id === orderId);

@@ -1,8 +1,9 @@
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { Link } from 'react-router';
 import { ringNames, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { draftBelt } from '@loose-pulley/core/files/drawing';
 import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
-import { inHundred, MIN_PROBABILITY, willDo } from '@loose-pulley/core/belts/probability';
+import { inHundred, willDo } from '@loose-pulley/core/belts/probability';
 import { hardnessOf, type Situation } from '@loose-pulley/core/belts/sizing';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { shapeOf, beltLabel } from '@loose-pulley/core/base/shapes';
@@ -137,7 +138,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
     ? willDo(belt, answer.belts, stock)
     : { sameSection: [belt], otherSections: [] };
   // Nothing that is likelier to fail is called a size that will do.
-  const likely = decided !== undefined || (answer?.belts[belt.id]?.works ?? 0) >= MIN_PROBABILITY;
+  const likely = decided !== undefined || (answer?.belts[belt.id]?.works ?? 0) >= THRESHOLDS.recommend;
   return (
     <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
       <SlipHead number={ticket.number} drive={drive.name} />

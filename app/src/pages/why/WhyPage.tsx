@@ -3,7 +3,6 @@ import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/lab/p
 import { useBench } from '../../state/store/hooks';
 import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
-import { useTitle } from '../../parts/ui/title';
 import { PLAYERS, ScoreChart } from './ScoreChart';
 import { TrustChart } from './TrustChart';
 import { usePopulation } from './usePopulation';
@@ -27,7 +26,6 @@ const percent = (closed: Closed | undefined): string =>
 
 /** Why measure: every way of choosing, played on drives whose truth is known, and what the stated chances are worth. */
 export function WhyPage() {
-  useTitle('Why measure');
   const { priors } = useBench();
   const [kind, setKind] = useState<DriveClass>('all');
   const [drives, setDrives] = useState(DRIVES);

@@ -6,6 +6,7 @@ import { redo, undo } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { themeChosen, unitChosen } from '../../state/store/settings';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { PLACES, type Place } from '../places';
 import { Sheet } from '../../parts/ui/Sheet';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/record/stations';
 
@@ -29,6 +30,10 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
   const [text, setText] = useState('');
 
   const go = (to: string) => () => void navigate(to);
+  const listed = (of: Place['of'], below: string): Entry[] =>
+    PLACES.flatMap(({ path, name, note, of: one }) =>
+      one === of && note ? [{ id: path || 'bench', name, note, run: go(`${below}${path}`) }] : [],
+    );
   const here: Entry[] =
     open.status === 'open'
       ? [
@@ -38,16 +43,7 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
             note: `this ticket, Alt+${index + 1}`,
             run: go(`/t/${open.id}/${station}`),
           })),
-          {
-            id: 'train',
-            name: 'The train',
-            note: 'this ticket: gears, rollers, mode gear',
-            run: go(`/t/${open.id}/train`),
-          },
-          { id: 'sheet', name: 'Bench sheet', note: 'this ticket, to print', run: go(`/t/${open.id}/sheet`) },
-          { id: 'letter', name: 'Letter to the owner', note: 'this ticket, to print', run: go(`/t/${open.id}/letter`) },
-          { id: 'history', name: 'History', note: 'this ticket', run: go(`/t/${open.id}/timeline`) },
-          { id: 'labels', name: 'Labels for the bags', note: 'this ticket, to print', run: go(`/t/${open.id}/labels`) },
+          ...listed('ticket', `/t/${open.id}/`),
           { id: 'power', name: 'Power', note: 'it is plugged in now', run: () => dispatch(sayMoment('power')) },
           {
             id: 'unplugged',
@@ -62,15 +58,8 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
         ]
       : [];
   const commands: Entry[] = [
-    { id: 'bench', name: 'Bench', note: 'what is open', run: go('/') },
+    ...listed('bench', '/'),
     { id: 'new', name: 'New ticket', note: 'opens on the Bench', run: go('/?new') },
-    { id: 'knowledge', name: 'What the adviser knows', note: 'causes and tests, every number', run: go('/knowledge') },
-    { id: 'compatibility', name: 'What may touch what', note: 'agents, materials, dirt', run: go('/compatibility') },
-    { id: 'why', name: 'Why measure', note: 'every way of choosing, played', run: go('/why') },
-    { id: 'drawer', name: 'Drawer', note: 'belts, rings, kits; the one in my hand', run: go('/drawer') },
-    { id: 'orders', name: 'Orders', note: 'what is wanted, what is on its way', run: go('/orders') },
-    { id: 'day', name: 'Day', note: 'what next and until when, what is promised', run: go('/day') },
-    { id: 'log', name: 'Log', note: 'every ticket, files in and out', run: go('/log') },
     {
       id: 'unit',
       name: settings.unit === 'mm' ? 'Inches' : 'Millimetres',

@@ -1,7 +1,7 @@
 import { Suspense } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { nextStation } from '@loose-pulley/core/record/ticket';
-import { isStation, STATION_PAGES } from './stationPages';
+import { isStation, stationPage } from './stationPages';
 import { useTicket } from '../../parts/ticket/useTicket';
 
 /** The station that the address names. */
@@ -9,7 +9,7 @@ export function StationPage() {
   const { ticket } = useTicket();
   const { station } = useParams();
   if (!isStation(station)) return <Navigate replace to={`/t/${ticket.id}/${nextStation(ticket)}`} />;
-  const Shown = STATION_PAGES[station];
+  const Shown = stationPage(station);
   return (
     <Suspense fallback={<p className="p-5">One moment.</p>}>
       <Shown key={station} />

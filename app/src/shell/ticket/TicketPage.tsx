@@ -7,6 +7,7 @@ import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { useStart } from '../../parts/ui/useStart';
+import { ticketPlace } from '../places';
 import { useTitle } from '../../parts/ui/title';
 import { Words } from '../../parts/ui/Words';
 import { DriveTabs } from '../../parts/ticket/DriveTabs';
@@ -16,21 +17,6 @@ import { useReadPast } from '../../parts/ticket/usePastTickets';
 import { TicketContext } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { isStation } from './stationPages';
-
-/** What the tab, and a print's file, calls the pages of a ticket that are no stations. */
-const PAGE_NAMES: Readonly<Record<string, string>> = {
-  swap: 'Swap the belt',
-  timeline: 'History',
-  sheet: 'Bench sheet',
-  train: 'The train',
-  gear: 'A replacement gear',
-  letter: 'Letter',
-  labels: 'Labels',
-  tag: 'Tag',
-  slip: 'Slip for the shop',
-  template: 'At 1 to 1',
-  strobe: 'Strobe disc',
-};
 
 /** A clock that was set back: what is timed and dated from here on is off. Looked at when the ticket is opened. */
 function ClockBehind({ at }: { readonly at: string }) {
@@ -63,7 +49,7 @@ export function TicketPage() {
   const past = useReadPast(record?.ticket);
   const view = useMemo(() => record && { record, ticket: record.ticket, canWrite, past }, [record, canWrite, past]);
   useStart(view !== null && canWrite);
-  const name = isStation(place) ? STATION_NAMES[place] : PAGE_NAMES[place];
+  const name = isStation(place) ? STATION_NAMES[place] : ticketPlace(place)?.name;
   useTitle(view ? [`${view.ticket.number} ${view.ticket.machine}`, ...(name ? [name] : [])].join(', ') : 'Ticket');
 
   if (open.status === 'missing' && open.id === id) {

@@ -1,11 +1,9 @@
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { Link } from 'react-router';
 import { inHundred, measurableName, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { FAILURE_NAMES } from '@loose-pulley/core/belts/sizing';
 import type { RecommendationView } from '../../parts/ticket/useRecommendation';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
-
-/** Measurements that would add less than this are not worth the minute. */
-const WORTH = 0.01;
 
 /** The chance that the belt looked at works, what would go wrong first, and what one more measurement would add. */
 export function ChanceLine({
@@ -20,7 +18,7 @@ export function ChanceLine({
   const inferred = situation.ok && (situation.value.pathFromOldBelt ?? situation.value.pathFromSisters) === true;
   const { answer, status, trouble } = recommendation;
   const settled = status === 'settled';
-  const worth = answer?.values.find(({ gain }) => gain >= WORTH);
+  const worth = answer?.values.find(({ gain }) => gain >= THRESHOLDS.tie);
   return (
     <section aria-label="Chance" aria-busy={!settled} className="grid gap-1 border-y-2 border-ink py-2">
       <p className="flex flex-wrap items-baseline justify-between gap-2">

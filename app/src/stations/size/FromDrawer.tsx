@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
 import { labelWords, type Item } from '@loose-pulley/core/shop/drawer';
@@ -13,12 +14,8 @@ import { Button, CommitButton } from '../../parts/ui/Button';
 import { recordEvent } from '../../state/persistence/actions';
 import { selectItems, selectOrders, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 
-/** What would do in the stead of a belt that is ordered: at least this likely, at most so many. */
-const WOULD_DO = 0.5;
 const ALTERNATES = 12;
 const DAY_MS = 86_400_000;
-/** What is this much likelier is worth being told of. */
-const WORTH_POINTS = 1;
 
 const worksOf = (recommendation: Recommendation, { catalogueBelt }: Candidate): number =>
   chanceOf(recommendation, catalogueBelt)?.works ?? 0;
@@ -61,7 +58,10 @@ export function FromDrawer({
     const belt = asWanted(recommendation, candidate);
     const alternates = ranking.candidates
       .filter(
-        (one) => one !== candidate && !after.forbidden(one.catalogueBelt) && worksOf(recommendation, one) >= WOULD_DO,
+        (one) =>
+          one !== candidate &&
+          !after.forbidden(one.catalogueBelt) &&
+          worksOf(recommendation, one) >= THRESHOLDS.recommend,
       )
       .slice(0, ALTERNATES)
       .map((one) => asWanted(recommendation, one));
@@ -130,7 +130,7 @@ export function FromDrawer({
         ) : (
           <>Nothing in the drawer would do</>
         )}
-        {toBuy && !nothingFits && (points === undefined || points >= WORTH_POINTS) && (
+        {toBuy && !nothingFits && (points === undefined || points >= THRESHOLDS.drawerPoints) && (
           <>
             ; {size(toBuy)} by {formatDay(new Date(byMs).toISOString())}: {inHundred(worksOf(recommendation, toBuy))}
             {points !== undefined && ` (${points} more)`}

@@ -1,9 +1,9 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { describe, expect, test } from 'vitest';
 import { BOOTH } from '../../../fixtures/booth';
 import { CATALOGUE, SQUARE_BELTS, stockFor } from '../catalogue';
 import { rank, type Situation } from '../sizing';
 import {
-  ALIKE,
   answerProbability,
   isOldSection,
   inHundred,
@@ -129,7 +129,7 @@ describe('ranking by chances', () => {
   test('of belts alike in chances the one furthest from every limit is taken', () => {
     const tie = rankByProbability(
       ranking,
-      withChances((mm) => (mm === 112 || mm === 116 ? 0.9 + (mm === 112 ? ALIKE / 2 : 0) : 0.2)),
+      withChances((mm) => (mm === 112 || mm === 116 ? 0.9 + (mm === 112 ? THRESHOLDS.tie / 2 : 0) : 0.2)),
       { belts: square12 },
     );
     const margin = (mm: number) =>

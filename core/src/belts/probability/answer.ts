@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { shapeOf } from '../../base/shapes';
 import { CATALOGUE, nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
 import { sectionLogRatio } from '../../physics/evaluation';
@@ -72,8 +73,6 @@ export interface Wanted {
 const HOPEFUL = 30;
 /** A chance is not stated above this: no drive is known so well. */
 const STATED_MAX = 0.99;
-/** A verdict of less than this was not expected. */
-const SURPRISING = 0.2;
 
 const stated = (one: SuccessProbability): SuccessProbability => ({ ...one, works: Math.min(STATED_MAX, one.works) });
 
@@ -125,7 +124,6 @@ export function answerProbability(question: ProbabilityQuestion, draws: number, 
 
 /** Steps of a length that is looked for, and how far below the best chance a length may lie to be as good, both relative. */
 const WANTED_STEPS = 60;
-const AS_GOOD = 0.03;
 
 /** Which lengths of the old section would do best, if any could be had. */
 function wantedOf(samples: Samples, weights: Float64Array, situation: Situation): Wanted | undefined {
@@ -146,7 +144,7 @@ function wantedOf(samples: Samples, weights: Float64Array, situation: Situation)
     weights,
   ).map(({ works }) => works);
   const most = Math.max(...chances);
-  const good = lengths.filter((_, i) => (chances[i] ?? 0) >= most - AS_GOOD);
+  const good = lengths.filter((_, i) => (chances[i] ?? 0) >= most - THRESHOLDS.asGood);
   return { section: oldSection, fromMm: good[0] ?? 0, toMm: good.at(-1) ?? 0, works: Math.min(STATED_MAX, most) };
 }
 
@@ -178,27 +176,15 @@ function surprisesOf(
   );
   return tries.flatMap((tried, index) => {
     const expected = expectedOf(outcomes.subarray(index * count, (index + 1) * count), before.weights, tried.verdict);
-    return expected < SURPRISING ? [{ tried, expected, explained: explanations(before, after) }] : [];
+    return expected < THRESHOLDS.surprising ? [{ tried, expected, explained: explanations(before, after) }] : [];
   });
 }
-
-/** SuccessProbability that differ by less than this are alike: nobody could tell them apart at the bench. */
-export const ALIKE = 0.01;
-/** SuccessProbability below which a belt is not recommended: it is likelier to fail than to work. */
-export const MIN_PROBABILITY = 0.5;
-/** The same once belts were tried here that did not do. */
-const MIN_AFTER_TRIES = 0.15;
-
-/** By how much another section must be likelier to work before the old one is left. */
-export const SECTION_GAIN = 0.05;
-/** A section on sale is the old one's where it differs by less than this, in logarithm of the ratio. */
-const SAME_LOG_RATIO = 0.14;
 
 /** Whether a belt on sale is of the section that lay in the drive. */
 export const isOldSection = (belt: CatalogueBelt, old: BeltSection): boolean =>
   belt.shape === old.shape &&
-  Math.abs(Math.log(belt.thicknessMm / old.thicknessMm)) < SAME_LOG_RATIO &&
-  (!shapeOf(belt.shape).hasWidth || sectionLogRatio(belt, old) < SAME_LOG_RATIO);
+  Math.abs(Math.log(belt.thicknessMm / old.thicknessMm)) < THRESHOLDS.sameSectionLog &&
+  (!shapeOf(belt.shape).hasWidth || sectionLogRatio(belt, old) < THRESHOLDS.sameSectionLog);
 
 /** What bears on the choice beside the chances. */
 export interface Choosing {
@@ -212,8 +198,8 @@ export interface Choosing {
 
 /**
  * The ranking by chance, where it is known. What the bench forbade comes last. A belt that was right on two machines with
- * the mechanism is kept unless another is likelier by `SECTION_GAIN`. The old section is kept unless another is
- * likelier to work by `SECTION_GAIN`. Of belts whose chances are alike the one that lies furthest from every limit comes
+ * the mechanism is kept unless another is likelier by `THRESHOLDS.leaveSection`. The old section is kept unless another is
+ * likelier to work by `THRESHOLDS.leaveSection`. Of belts whose chances are alike the one that lies furthest from every limit comes
  * first; the others by their chance. Where no belt is likelier to work than to fail, the margins say little, since one
  * hopeless thing (a speed that no belt reaches) hides all others: there the belt comes first with which the fewest
  * things go wrong.
@@ -233,7 +219,7 @@ export function rankByProbability(
   const likeliest = allowed[0];
   if (!likeliest) return { candidates: byChance, nothingFits: true };
   const own = oldSection && allowed.find(({ catalogueBelt }) => isOldSection(catalogueBelt, oldSection));
-  const top = own && works(own) > works(likeliest) - SECTION_GAIN ? own : likeliest;
+  const top = own && works(own) > works(likeliest) - THRESHOLDS.leaveSection ? own : likeliest;
   const goesWrong = ({ catalogueBelt }: Candidate): number => {
     const fails = chances[catalogueBelt.id]?.fails;
     if (!fails) return Infinity;
@@ -241,13 +227,14 @@ export function rankByProbability(
     return Object.values(fails).reduce((sum, share) => sum + share, 2 * fails.slack);
   };
   // After a verdict the next one is tried, though it be likelier to fail: what is known of the drive is little by then.
-  const nothingFits = works(top) < (after?.any ? MIN_AFTER_TRIES : MIN_PROBABILITY);
+  const nothingFits = works(top) < (after?.any ? THRESHOLDS.recommendAfterTries : THRESHOLDS.recommend);
   const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
   // What has run on machines alike is taken before what is only likelier by a little.
-  const shown = allowed.find((one) => proven?.(one.catalogueBelt) && works(one) > works(top) - SECTION_GAIN);
+  const shown = allowed.find((one) => proven?.(one.catalogueBelt) && works(one) > works(top) - THRESHOLDS.leaveSection);
   const easiest = allowed
     .filter(
-      (one) => works(one) >= works(top) - ALIKE && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
+      (one) =>
+        works(one) >= works(top) - THRESHOLDS.tie && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
     )
     .reduce((most, one) => (ease(one) > ease(most) ? one : most));
   const best = shown ?? easiest;

@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import type { Combined } from '../../base/statistics';
 import type { Samples } from './samples';
 import type { Believed } from './temper';
@@ -24,8 +25,6 @@ export function momentsOf(list: Float64Array, weights: Float64Array): Combined {
   return { value: mean, std: Math.sqrt(variance) };
 }
 
-/** A change of less than so many of its own standard uncertainties explains nothing. */
-const WORTH_SAYING = 0.35;
 const MOST_SAID = 2;
 
 const LISTS: Readonly<Record<Explained, (samples: Samples) => Float64Array>> = {
@@ -49,7 +48,7 @@ export function explanations(before: Weighted, after: Weighted): readonly Explan
       const is = momentsOf(LISTS[what](after.value), after.weights);
       return { what, change: is.value / was.value - 1, sigmas: (is.value - was.value) / Math.max(was.std, 1e-9) };
     })
-    .filter(({ sigmas }) => Math.abs(sigmas) > WORTH_SAYING)
+    .filter(({ sigmas }) => Math.abs(sigmas) > THRESHOLDS.explains)
     .sort((a, b) => Math.abs(b.sigmas) - Math.abs(a.sigmas))
     .slice(0, MOST_SAID);
 }

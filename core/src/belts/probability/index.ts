@@ -7,12 +7,9 @@ export { type BeltVerdict } from './verdicts';
 export { valueOfMeasuring, type Measurable, type MeasurementValue } from './value';
 export { chosenAfter, type AfterTries } from './afterTries';
 export {
-  ALIKE,
   answerProbability,
   isOldSection,
-  MIN_PROBABILITY,
   rankByProbability,
-  SECTION_GAIN,
   type Choosing,
   type ProbabilityAnswer,
   type ProbabilityQuestion,

@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { isTurned } from '../../base/loaders';
 import type { Situation } from '../sizing';
 import { bellCurve, seeded } from '../../base/statistics';
@@ -16,8 +17,6 @@ const AFTER = { pathMm: 0.5, motorDiameter: 0.01, trayPull: 0.07, stallPullN: 0.
 /** What a spindle does not have. */
 const AT_THE_TRAY: ReadonlySet<Measurable> = new Set(['trayPull', 'stallPull', 'trayTravel']);
 const BINS = 16;
-/** A measurement that would leave more than this share of today's spread is not worth naming. */
-const WORTH_LEFT = 0.6;
 
 /**
  * The value of each measurement that is still open: samples are sorted by what it would show, split into bins, and the
@@ -57,7 +56,7 @@ export function valueOfMeasuring(
       ([what, values, left]) =>
         !(isTurned(situation.driven) && AT_THE_TRAY.has(what)) &&
         !(what === 'motorDiameter' && situation.drive) &&
-        left < WORTH_LEFT * spreadOf(values),
+        left < THRESHOLDS.worthReading * spreadOf(values),
     )
     .map(([what, values, left]) => {
       const shown = values.map((value) => value + left * noise());

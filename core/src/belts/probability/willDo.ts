@@ -1,8 +1,7 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { sameSection, type CatalogueBelt } from '../catalogue';
-import { MIN_PROBABILITY, type ProbabilityAnswer } from './answer';
+import { type ProbabilityAnswer } from './answer';
 
-/** How much less likely to work than the best a size may be, and still be worth taking home. Our judgement, no source. */
-const NEAR = 0.15;
 const OTHER_SECTIONS = 4;
 
 /** What to take at a shop that may not have the best one. */
@@ -25,7 +24,7 @@ export function willDo(
   belts: readonly CatalogueBelt[],
 ): WillDo {
   const worksIn = ({ id }: CatalogueBelt): number => chances[id]?.works ?? 0;
-  const least = Math.max(MIN_PROBABILITY, worksIn(best) - NEAR);
+  const least = Math.max(THRESHOLDS.recommend, worksIn(best) - THRESHOLDS.onTheSlip);
   const good = belts.filter((one) => one.id === best.id || worksIn(one) >= least);
   return {
     sameSection: good.filter((one) => sameSection(one, best)).sort((a, b) => a.innerLengthMm - b.innerLengthMm),

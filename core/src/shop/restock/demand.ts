@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { CATALOGUE, type CatalogueBelt } from '../../belts/catalogue';
 import { itemFor, lengthOf, sameSize, type BeltFields, type Item } from '../drawer';
 import type { TicketSummary } from '../../record/ticket';
@@ -7,8 +8,6 @@ import type { Demand, Offer } from './cover';
 const YEAR_MS = 365.25 * 86_400_000;
 /** What one belt costs where nobody has said: in the bench's own money. */
 const USUAL_PRICE = 2;
-/** A size is offered where it is likelier than not to work somewhere. */
-const WORTH_OFFERING = 0.5;
 /** Sizes so near one that was judged are thought of with it: relative. Within makers' limits. */
 const NEAR = 0.01;
 
@@ -104,7 +103,7 @@ export function restockQuestion(
   for (const belt of sizes) {
     if (offers.some(({ id }) => sameSize(belts[id] as BeltFields, belt))) continue;
     const chances = names.map((name) => chanceFor(name, belt));
-    if (!chances.some((one) => one >= WORTH_OFFERING)) continue;
+    if (!chances.some((one) => one >= THRESHOLDS.recommend)) continue;
     const id = `${belt.shape} ${beltLabel(belt, 'mm').size}`;
     const { shape, thicknessMm, widthMm, innerLengthMm } = belt;
     belts[id] = { shape, thicknessMm, widthMm, innerLengthMm };

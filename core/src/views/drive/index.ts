@@ -1,6 +1,6 @@
 export { driveView, type Bench, type DriveView, type OfTicket } from './view';
 export { oldSectionOnSale, onSale, stockOf } from './onSale';
-export { MACHINES_ENOUGH, triedBelt, type MechanismKnown } from './sisters';
+export { triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
 export { wantedWords } from './wanted';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';

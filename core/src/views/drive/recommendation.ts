@@ -1,6 +1,6 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { sameBelt, type CatalogueBelt } from '../../belts/catalogue';
 import {
-  ALIKE,
   chosenAfter,
   rankByProbability,
   type AfterTries,
@@ -40,9 +40,6 @@ export function questionOf(view: DriveView): ProbabilityQuestion | undefined {
   questions.set(view, question);
   return question;
 }
-
-/** So many machines on which a belt was right prove it for their mechanism. */
-const PROVEN = 2;
 
 /** On how many machines with the mechanism a belt was right. */
 const provenOn = ({ sisters }: DriveView, belt: CatalogueBelt): number =>
@@ -107,7 +104,7 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
     belts: stockOf(view),
     oldSection,
     after,
-    proven: (belt) => provenOn(view, belt) >= PROVEN,
+    proven: (belt) => provenOn(view, belt) >= THRESHOLDS.provenTries,
   });
   const works = ({ catalogueBelt }: Candidate): number => answer.belts[catalogueBelt.id]?.works ?? 0;
   const { best } = ranking;
@@ -119,7 +116,7 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
     ties:
       best && !ranking.nothingFits
         ? ranking.candidates.filter(
-            (one) => works(one) >= works(best) - ALIKE && after.forbidden(one.catalogueBelt) === undefined,
+            (one) => works(one) >= works(best) - THRESHOLDS.tie && after.forbidden(one.catalogueBelt) === undefined,
           )
         : [],
     after,

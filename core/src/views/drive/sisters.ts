@@ -1,11 +1,9 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { liesWhere } from '../../base/shapes';
 import type { Sister } from '../../belts/sizing';
 import type { DriveRecord, Try } from '../../record/stations';
 import { factsOf, type Ticket } from '../../record/ticket';
 import { combineEstimates, type Combined } from '../../base/statistics';
-
-/** How many machines of a mechanism tell its own path, before anything of the next one is measured. */
-export const MACHINES_ENOUGH = 3;
 
 /** The limit of a belt's own length where it is not in the catalogue, relative; and of one that was measured, mm. */
 const LIMIT = 0.01;
@@ -62,7 +60,7 @@ export function sistersOf(
 
 /** What machines of a mechanism say of the next one: the mean, and how far one lies from another. */
 function pooled(of: readonly Combined[], betweenStd: number): Combined | undefined {
-  if (of.length < MACHINES_ENOUGH) return undefined;
+  if (of.length < THRESHOLDS.machinesEnough) return undefined;
   const mean = combineEstimates(
     of.map(({ value, std }) => ({ value, ownStd: Math.hypot(std, betweenStd), shared: {} })),
   );

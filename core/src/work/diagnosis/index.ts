@@ -39,4 +39,4 @@ export {
 } from './nextTest';
 export { evidenceOn, fitOf, wouldLead, type Evidence, type Fit, type WouldLead } from './why';
 export { causeName, inWords, chanceWords, testName } from './words';
-export { nextStep, SURE, type NextStep } from './nextStep';
+export { nextStep, type NextStep } from './nextStep';

@@ -1,12 +1,8 @@
+import { THRESHOLDS } from '../../base/thresholds';
 import { causeChances, rankCauses } from './belief';
 import type { Machine } from './machine';
 import { DEEPENING, type Suggestion } from './nextTest';
 import { DEPTHS, type Depth, type Lead } from './schema';
-
-/** How sure is sure enough to see to it. */
-export const SURE = 0.8;
-/** Answers rarer than this change no plan. */
-const RARE = 0.03;
 
 /** What to do next. */
 export type NextStep =
@@ -59,7 +55,7 @@ export function nextStep(
     return (machine.chances[t] ?? []).some((row) => {
       const joint = belief.map((chance, h) => chance * (row[h] ?? 0));
       const total = joint.reduce((sum, one) => sum + one, 0);
-      if (total < RARE) return false;
+      if (total < THRESHOLDS.rareCause) return false;
       const after = causeChances(
         machine,
         joint.map((one) => one / total),
@@ -73,7 +69,7 @@ export function nextStep(
   const reachable = suggestions.filter(({ testId }) => DEPTHS.indexOf(depthOf(testId)) <= DEPTHS.indexOf(opened));
   const deeper = suggestions.filter(({ testId }) => DEPTHS.indexOf(depthOf(testId)) > DEPTHS.indexOf(opened));
   const useful = reachable.find(changes);
-  const sure = (first?.chance ?? 0) >= SURE;
+  const sure = (first?.chance ?? 0) >= THRESHOLDS.sureCause;
   if (opened === 'lidOn') {
     // The lid comes off anyway as likely as the fault lies inside: only the rest of its minutes is the question's own.
     const cost = ({ testId, minutes }: Suggestion): number => minutes - inside * DEEPENING[depthOf(testId)];

@@ -1,0 +1,139 @@
+import type { StationId } from '@loose-pulley/core/record/stations';
+
+/** A page, and all that is said of it elsewhere: its address, its file, its name, and where it is listed. */
+export interface Place {
+  /** Below `/`, or below `/t/:id` where it is of a ticket. */
+  readonly path: string;
+  /** What it needs: nothing but the bench, or an open ticket. */
+  readonly of: 'bench' | 'ticket';
+  /** Its file below `app/src`; it exports a component of the file's own name. */
+  readonly source: string;
+  /** In the tab's title and in the palette. */
+  readonly name: string;
+  /** What the palette says of it; not listed there without. */
+  readonly note?: string;
+  /** Stands in the head, with what else lights it up. */
+  readonly head?: readonly string[];
+  /** Drawn with the bench book in one go. */
+  readonly book?: true;
+  /** Fetched once the first page stands. */
+  readonly soon?: true;
+}
+
+/** Every page that is no station. A new one is a line here and its file. */
+export const PLACES: readonly Place[] = [
+  { path: '', of: 'bench', source: 'pages/bench/BenchPage', name: 'Bench', note: 'what is open', soon: true },
+  {
+    path: 'knowledge',
+    of: 'bench',
+    source: 'pages/knowledge/KnowledgePage',
+    name: 'What the adviser knows',
+    note: 'causes and tests, every number',
+  },
+  {
+    path: 'compatibility',
+    of: 'bench',
+    source: 'pages/compatibility/CompatibilityPage',
+    name: 'What may touch what',
+    note: 'agents, materials, dirt',
+  },
+  { path: 'why', of: 'bench', source: 'pages/why/WhyPage', name: 'Why measure', note: 'every way of choosing, played' },
+  {
+    path: 'drawer',
+    of: 'bench',
+    source: 'pages/drawer/DrawerPage',
+    name: 'Drawer',
+    note: 'belts, rings, kits; the one in my hand',
+    head: ['/orders'],
+    book: true,
+  },
+  {
+    path: 'orders',
+    of: 'bench',
+    source: 'pages/orders/OrdersPage',
+    name: 'Orders',
+    note: 'what is wanted, what is on its way',
+    book: true,
+  },
+  { path: 'orders/:orderId/print', of: 'bench', source: 'pages/print/OrderPage', name: 'Order', book: true },
+  {
+    path: 'day',
+    of: 'bench',
+    source: 'pages/day/DayPage',
+    name: 'Day',
+    note: 'what next and until when, what is promised',
+    head: [],
+    book: true,
+  },
+  {
+    path: 'log',
+    of: 'bench',
+    source: 'pages/log/LogPage',
+    name: 'Log',
+    note: 'every ticket, files in and out',
+    head: [],
+  },
+  {
+    path: 'train',
+    of: 'ticket',
+    source: 'pages/train/TrainPage',
+    name: 'The train',
+    note: 'this ticket: gears, rollers, mode gear',
+  },
+  { path: 'sheet', of: 'ticket', source: 'pages/print/SheetPage', name: 'Bench sheet', note: 'this ticket, to print' },
+  {
+    path: 'letter',
+    of: 'ticket',
+    source: 'pages/print/LetterPage',
+    name: 'Letter to the owner',
+    note: 'this ticket, to print',
+  },
+  { path: 'timeline', of: 'ticket', source: 'pages/timeline/TimelinePage', name: 'History', note: 'this ticket' },
+  {
+    path: 'labels',
+    of: 'ticket',
+    source: 'pages/print/LabelsPage',
+    name: 'Labels for the bags',
+    note: 'this ticket, to print',
+  },
+  { path: 'swap', of: 'ticket', source: 'shell/swap/SwapPage', name: 'Swap the belt', book: true },
+  { path: 'gear', of: 'ticket', source: 'pages/print/GearPage', name: 'A replacement gear' },
+  { path: 'tag', of: 'ticket', source: 'pages/print/TagPage', name: 'Tag' },
+  { path: 'strobe', of: 'ticket', source: 'pages/print/StrobePage', name: 'Strobe disc' },
+  { path: 'template', of: 'ticket', source: 'pages/print/TemplatePage', name: 'At 1 to 1' },
+  { path: 'slip', of: 'ticket', source: 'pages/print/SlipPage', name: 'Slip for the shop' },
+];
+
+/** The stations, each below `/t/:id` by its own name; core has their names, their order and their keys. */
+export const STATION_PLACES: Readonly<Record<StationId, Pick<Place, 'source' | 'book' | 'soon'>>> = {
+  takeIn: { source: 'stations/takeIn/TakeInPage', soon: true },
+  find: { source: 'stations/find/FindPage' },
+  strip: { source: 'stations/strip/StripPage' },
+  clean: { source: 'stations/clean/CleanPage' },
+  measure: { source: 'stations/measure/MeasurePage', soon: true },
+  size: { source: 'stations/size/SizePage', book: true, soon: true },
+  rebuild: { source: 'stations/rebuild/RebuildPage' },
+  prove: { source: 'stations/prove/ProvePage' },
+  handBack: { source: 'stations/handBack/HandBackPage', soon: true },
+};
+
+/** What the pages of a ticket are called. */
+export const ticketPlace = (path: string): Place | undefined =>
+  PLACES.find((one) => one.of === 'ticket' && one.path === path);
+
+/**
+ * The page that an address opens; undefined where there is none.
+ *
+ * @example placeAt('/t/a/handBack')?.source // 'stations/handBack/HandBackPage'
+ */
+export function placeAt(pathname: string): Pick<Place, 'source' | 'book'> | undefined {
+  const [place = '', , station] = pathname.split('/').filter(Boolean);
+  if (place === 't') return STATION_PLACES[station as StationId] ?? ticketPlace(station ?? '');
+  const tail = pathname.split('/').filter(Boolean).slice(1);
+  return PLACES.find(
+    ({ of, path }) =>
+      of === 'bench' &&
+      path.split('/')[0] === place &&
+      path.split('/').filter(Boolean).length === Math.min(1, place.length) + tail.length,
+  );
+}
