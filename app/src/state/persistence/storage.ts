@@ -18,9 +18,36 @@ export const journalTable: Table = table('journal');
 export const pictureTable: Table = table('pictures', `${name}-pictures`);
 export const databaseName = name;
 
+/** Our own connections beside localForage's, by the name of their database. */
+const connections = new Map<string, Promise<IDBDatabase>>();
+
+/** A connection that steps aside at once where a database is about to grow a table, and is opened anew when next asked for. */
+function connectionTo(database: string): Promise<IDBDatabase> {
+  const known = connections.get(database);
+  if (known) return known;
+  const opened = answerOf(indexedDB.open(database)).then((db) => {
+    const forget = (): void => {
+      if (connections.get(database) === opened) connections.delete(database);
+    };
+    db.onclose = forget;
+    db.onversionchange = () => {
+      forget();
+      db.close();
+    };
+    return db;
+  });
+  connections.set(database, opened);
+  opened.catch(() => connections.delete(database));
+  return opened;
+}
+
+/** The browser closed the connection, or it is older than the newest table. */
+const isStale = (error: unknown): boolean =>
+  error instanceof DOMException && (error.name === 'InvalidStateError' || error.name === 'NotFoundError');
+
 /**
- * A transaction over tables of one database, on the connection that localForage has open: for what it has no words for,
- * many records at once and two tables together.
+ * A transaction over tables of one database: for what localForage has no words for, many records at once and two tables
+ * together. It stands on a connection of our own to the tables that localForage has made, so on nothing private to it.
  */
 export async function transactionOver(
   tables: readonly [Table, ...Table[]],
@@ -28,16 +55,14 @@ export async function transactionOver(
 ): Promise<IDBTransaction> {
   await Promise.all(tables.map((one) => one.ready()));
   const names = tables.map((one) => one.config().storeName as string);
-  const [first] = tables;
-  const connected = (): IDBDatabase =>
-    (first as unknown as { readonly _dbInfo: { readonly db: IDBDatabase } })._dbInfo.db;
+  const database = tables[0].config().name as string;
+  const db = await connectionTo(database);
   try {
-    return connected().transaction(names, mode);
+    return db.transaction(names, mode);
   } catch (error) {
-    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error;
-    // The browser closed the connection: any call makes localForage open it anew.
-    await first.length();
-    return connected().transaction(names, mode);
+    if (!isStale(error)) throw error;
+    connections.delete(database);
+    return (await connectionTo(database)).transaction(names, mode);
   }
 }
 
