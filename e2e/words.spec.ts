@@ -1,6 +1,6 @@
 import { DEMO_URL } from './browser';
 import type { Page } from '@playwright/test';
-import { expect, moveTo, test } from './bench';
+import { expect, moveTo, openTicket, test } from './bench';
 
 test.use({ baseURL: DEMO_URL });
 
@@ -70,14 +70,26 @@ const said = () => {
 
 const PLACES = [
   ...['takeIn', 'find', 'strip', 'measure', 'size', 'clean', 'rebuild', 'prove', 'handBack'],
-  ...['timeline', 'sheet', 'letter', 'labels', 'tag', 'slip', 'template', 'strobe?rpm=300'],
+  ...[
+    'timeline',
+    'sheet',
+    'letter',
+    'labels',
+    'tag',
+    'slip',
+    'template',
+    'strobe?rpm=300',
+    'swap',
+    'train',
+    'gear?teeth=20&module=0.5',
+  ],
 ];
 const TICKETS = ['0151', '0150', '0149', '0147', '0146', '0144', '0139', '0131', '0118', '0097'];
 
 for (const [name, paths] of [
   [
     'what belongs to no ticket',
-    ['/nowhere', '/', '/log', '/drawer?size=demo-book-i13', '/orders', '/day', '/knowledge', '/why'],
+    ['/nowhere', '/', '/log', '/drawer?size=demo-book-i13', '/orders', '/day', '/knowledge', '/compatibility', '/why'],
   ],
   ...TICKETS.map((id) => [id, PLACES.map((place) => `/t/demo-${id}/${place}`)] as const),
 ] as const) {
@@ -97,3 +109,50 @@ for (const [name, paths] of [
     expect(found).toEqual([]);
   });
 }
+
+/** Every kind of loader by a machine's name that says it, on a ticket with nothing in it: the words follow the kind. */
+for (const machine of [
+  'twin tray deck',
+  'tray drawn by wire',
+  'slot player',
+  'disk drive',
+  'lift player',
+  'carousel',
+]) {
+  test(`${machine}, empty: no page speaks the old dialect, nor of a part that it has not`, async ({ page }) => {
+    await openTicket(page, machine);
+    const ticket = new URL(page.url()).pathname.split('/')[2] ?? '';
+    const found: string[] = [];
+    for (const place of PLACES) {
+      await moveTo(page, `/t/${ticket}/${place}`);
+      await expect(page.getByRole('main')).not.toContainText('One moment');
+      await unfold(page);
+      const text = await page.evaluate(said);
+      const words = /slot|disk/.test(machine) ? [...OLD_WORDS, /\bthe tray\b/i] : OLD_WORDS;
+      for (const word of words) {
+        const at = word.exec(text);
+        if (at)
+          found.push(`${place}: …${text.slice(Math.max(0, at.index - 30), at.index + 40).replace(/\n/g, ' | ')}…`);
+      }
+    }
+    expect(found).toEqual([]);
+  });
+}
+
+test('the dialogs speak it neither', async ({ page }) => {
+  await page.goto('/t/demo-0147/measure');
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+  for (const [key, name] of [
+    ['?', 'Keys'],
+    ['/', 'Jump to a ticket, a station or a command'],
+  ] as const) {
+    await page.keyboard.press(key);
+    const dialog = page.getByRole('dialog', { name });
+    await expect(dialog).toBeVisible();
+    const text = await dialog.innerText();
+    expect(text.length).toBeGreaterThan(40);
+    for (const word of OLD_WORDS) expect(text).not.toMatch(word);
+    await page.keyboard.press('Escape');
+    await expect(dialog).toBeHidden();
+  }
+});

@@ -55,6 +55,7 @@ await check([
     'order of imports',
     ['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'lab/src', 'app/src', 'server/src'],
   ],
+  ['unused code', ['knip', '--no-progress']],
   ['form', ['prettier', '--check', '--log-level', 'warn', '.']],
 ]);
 count(

@@ -20,18 +20,28 @@ const must = (command, args) => {
 spawnSync('git', ['clone', '-q', root, copy], { stdio: 'inherit' });
 for (const folder of ['.', 'core', 'lab', 'app', 'server', 'e2e']) {
   const packages = join(root, folder, 'node_modules');
-  if (existsSync(packages)) cpSync(packages, join(copy, folder, 'node_modules'), { recursive: true, verbatimSymlinks: true });
+  if (existsSync(packages))
+    cpSync(packages, join(copy, folder, 'node_modules'), { recursive: true, verbatimSymlinks: true });
 }
 const PROJECTS = ['core', 'lab', 'app', 'server'];
 
 /** What the compiler and the tests still want; empty where nothing. */
 function asked({ tests, generated = [] }) {
   const errors = PROJECTS.flatMap((project) =>
-    inCopy('npx', ['--no-install', 'tsc', '-p', project]).stdout.split('\n').filter((line) => line.includes('error TS')),
+    inCopy('npx', ['--no-install', 'tsc', '-p', project])
+      .stdout.split('\n')
+      .filter((line) => line.includes('error TS')),
   );
   if (errors.length > 0) return errors;
   if (generated.length > 0) must('node', ['scripts/schema.mjs']);
-  const { status, stdout, stderr } = inCopy('npx', ['--no-install', 'vitest', 'run', '--reporter=dot', '--silent', ...tests]);
+  const { status, stdout, stderr } = inCopy('npx', [
+    '--no-install',
+    'vitest',
+    'run',
+    '--reporter=dot',
+    '--silent',
+    ...tests,
+  ]);
   return status === 0 ? [] : `${stdout}${stderr}`.split('\n').filter((line) => /FAIL|Error/.test(line));
 }
 
@@ -73,5 +83,8 @@ if (process.argv.includes('--write') && only.length === 0) {
   ].join('\n');
   const text = readFileSync(page, 'utf8');
   writeFileSync(page, text.replace(/(<!-- changes -->\n)[\s\S]*?(<!-- \/changes -->)/, `$1\n${table}\n\n$2`));
-  spawnSync('npx', ['--no-install', 'prettier', '--write', '--log-level', 'warn', page], { cwd: root, stdio: 'inherit' });
+  spawnSync('npx', ['--no-install', 'prettier', '--write', '--log-level', 'warn', page], {
+    cwd: root,
+    stdio: 'inherit',
+  });
 }

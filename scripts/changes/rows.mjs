@@ -33,10 +33,10 @@ export const ROWS = [
           .replace('square belts', 'D-shaped belts'),
       ),
       'core/src/base/shapes/all.ts': (text) =>
-        before("import { flat }", "import { dee } from './dee';\n")(text).replace(
-          '{ square, round, flat }',
-          '{ square, round, flat, dee }',
-        ),
+        before(
+          'import { flat }',
+          "import { dee } from './dee';\n",
+        )(text).replace('{ square, round, flat }', '{ square, round, flat, dee }'),
       'lab/src/population/drive.ts': after('  flat: [52, 68],\n', '  dee: [52, 68],\n'),
     },
   },
@@ -52,10 +52,10 @@ export const ROWS = [
           .replace(/named: .*,/, 'named: /\\bpair of drawers\\b/i,'),
       ),
       'core/src/base/loaders/all.ts': (text) =>
-        before("import { lift }", "import { drawerPair } from './drawerPair';\n")(text).replace(
-          'diskDrive, wire }',
-          'diskDrive, wire, drawerPair }',
-        ),
+        before(
+          'import { lift }',
+          "import { drawerPair } from './drawerPair';\n",
+        )(text).replace('diskDrive, wire }', 'diskDrive, wire, drawerPair }'),
     },
   },
   {
@@ -64,7 +64,9 @@ export const ROWS = [
     tests: ['core/src/belts/measuring'],
     steps: {
       'core/src/belts/measuring/methods/pulley.ts': (text) =>
-        replace('  return [jaws, overPins,', (mark) => `  const tape: Method = {
+        replace(
+          '  return [jaws, overPins,',
+          (mark) => `  const tape: Method = {
     ...jaws,
     id: \`\${of}Tape\`,
     guide: async () => (await import('./pulley.guide')).tape,
@@ -73,7 +75,8 @@ export const ROWS = [
     words: words.map((word) => \`\${word} tape\`),
     readingStd: 0.05,
   };
-${mark}`)(text).replace('woundThread, lessGroove]', 'woundThread, lessGroove, tape]'),
+${mark}`,
+        )(text).replace('woundThread, lessGroove]', 'woundThread, lessGroove, tape]'),
       'core/src/belts/measuring/methods/pulley.guide.ts': (text) => `${text}
 export const tape: Guide = {
   how: 'Lay the tape round the bottom of the groove, pull it taut, and read where its ends pass.',
@@ -133,10 +136,13 @@ export const tape: Guide = {
     tests: ['core/src/record', 'core/src/files/exchange'],
     generated: ['docs/ticket.schema.json'],
     steps: {
-      'core/src/record/stations/desk/schema.ts': after('export const deskEvents = {\n', "  calledBack: { words: text(400) },\n"),
+      'core/src/record/stations/desk/schema.ts': after(
+        'export const deskEvents = {\n',
+        '  calledBack: { words: text(400) },\n',
+      ),
       'core/src/record/stations/desk/reduce.ts': after(
         'typeof deskEvents> = {\n',
-        "  calledBack: ({ notes }, { words }) => changes({ notes: { ...notes, takeIn: words } }),\n",
+        '  calledBack: ({ notes }, { words }) => changes({ notes: { ...notes, takeIn: words } }),\n',
       ),
       'core/src/record/stations/desk/describe.ts': after(
         'export const deskDescriptions: Descriptions<typeof deskEvents> = {\n',
@@ -153,7 +159,7 @@ export const tape: Guide = {
     steps: {
       'core/src/record/stations/module.ts': after("  prove: 'Prove',\n", "  listen: 'Listen',\n"),
       'app/src/stations/listen/ListenPage.tsx': {
-        text: "export function ListenPage() {\n  return <h2>Listen</h2>;\n}\n",
+        text: 'export function ListenPage() {\n  return <h2>Listen</h2>;\n}\n',
       },
       'app/src/shell/places.ts': after(
         "  prove: { source: 'stations/prove/ProvePage' },\n",
@@ -161,7 +167,9 @@ export const tape: Guide = {
       ),
       'core/src/record/ticket/format.ts': replace('TICKET_VERSION = 8', () => 'TICKET_VERSION = 9'),
       'core/src/files/exchange/upcast.ts': (text) =>
-        before('/** The upcasters by the version', `/** Version 9 has one station more. */
+        before(
+          '/** The upcasters by the version',
+          `/** Version 9 has one station more. */
 function toVersion9(document: Fields): Fields {
   const ticket = document.ticket as Fields;
   return {
@@ -174,7 +182,8 @@ function toVersion9(document: Fields): Fields {
   };
 }
 
-`)(text).replace('  7: toVersion8,\n', '  7: toVersion8,\n  8: toVersion9,\n'),
+`,
+        )(text).replace('  7: toVersion8,\n', '  7: toVersion8,\n  8: toVersion9,\n'),
     },
   },
   {
@@ -183,7 +192,7 @@ function toVersion9(document: Fields): Fields {
     most: 3,
     steps: {
       'app/src/pages/hours/HoursPage.tsx': {
-        text: "export function HoursPage() {\n  return <h1>Hours</h1>;\n}\n",
+        text: 'export function HoursPage() {\n  return <h1>Hours</h1>;\n}\n',
       },
       'app/src/shell/places.ts': after(
         'export const PLACES: readonly Place[] = [\n',

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import {
   guessedMember,
   memberWords,
@@ -16,8 +16,10 @@ import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
-import { Select } from '../../parts/ui/Select';
 import { Input } from '../../parts/ui/Input';
+
+// It floats: fetched with the page that has one.
+const Menu = lazy(() => import('../../parts/ui/Menu'));
 
 /** The train by typing, or from a sister machine. */
 export function TrainLine() {
@@ -69,18 +71,13 @@ export function TrainLine() {
           : 'Such as “motor, belt 12T, gear 36/10, rack 0.8”, “motor, worm 1, gear 30, mode gear 40”, “motor 10T, gear 30, rollers 8”. A machine may have no belt at all.'}
       </p>
       {canWrite && (
-        <label className="flex flex-wrap items-center gap-3">
-          <span className="text-soft">Or one by one</span>
-          <Select
-            value=""
-            onChoose={(chosen) => {
-              const kind = MEMBER_KINDS.find((one) => one === chosen);
-              if (kind) add(kind);
-            }}
-            look="line"
-            options={[['', 'Choose…'] as const, ...MEMBER_KINDS.map((kind) => [kind, MEMBER_NAMES[kind]] as const)]}
+        <Suspense fallback={null}>
+          <Menu
+            label="Or one by one"
+            className="justify-self-start"
+            items={MEMBER_KINDS.map((kind) => [MEMBER_NAMES[kind], () => add(kind)] as const)}
           />
-        </label>
+        </Suspense>
       )}
       {ticket.train.members.length === 0 && sister && (
         <Button

@@ -2,15 +2,13 @@ import * as Radix from '@radix-ui/react-dropdown-menu';
 import { cx } from './cx';
 
 /** A button with several things to do behind it. */
-export default function Menu<T extends string>({
+export default function Menu({
   label,
   items,
-  onChoose,
   className,
 }: {
   readonly label: string;
-  readonly items: ReadonlyArray<readonly [value: T, label: string]>;
-  readonly onChoose: (value: T) => void;
+  readonly items: ReadonlyArray<readonly [words: string, run: () => void]>;
   readonly className?: string;
 }) {
   return (
@@ -24,10 +22,10 @@ export default function Menu<T extends string>({
           sideOffset={4}
           className="z-30 max-h-(--radix-dropdown-menu-content-available-height) max-w-[calc(100vw-16px)] overflow-y-auto border border-ink bg-sheet"
         >
-          {items.map(([value, words]) => (
+          {items.map(([words, run]) => (
             <Radix.Item
-              key={value}
-              onSelect={() => onChoose(value)}
+              key={words}
+              onSelect={run}
               className="flex min-h-11 cursor-pointer items-center px-4 outline-none data-highlighted:bg-ink data-highlighted:text-paper"
             >
               {words}

@@ -4,4 +4,4 @@ import type { PartsCounter } from './port';
 
 /** The parts counter that this bench can ask; none outside the demo. */
 export const counter: PartsCounter | null = isDemo ? demoCounter : null;
-export type { Asked, Bag, Offered, Parcel, PartsCounter } from './port';
+export type { Asked, Bag, Offered, PartsCounter } from './port';

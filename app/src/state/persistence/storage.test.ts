@@ -1,7 +1,15 @@
 import 'fake-indexeddb/auto';
 import localforage from 'localforage';
 import { expect, test } from 'vitest';
-import { answerOf, databaseName, recordsOf, settingsTable, summaryTable, ticketTable, transactionOver } from './storage';
+import {
+  answerOf,
+  databaseName,
+  recordsOf,
+  settingsTable,
+  summaryTable,
+  ticketTable,
+  transactionOver,
+} from './storage';
 
 /* Transactions stand on a connection of our own: what would take it away is tried here. */
 

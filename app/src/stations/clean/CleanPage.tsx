@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { PLACE_KINDS, PLACE_KNOWN, type PlaceKind } from '@loose-pulley/core/work/cleaning';
 import { cleanView } from '@loose-pulley/core/views/clean';
@@ -22,7 +22,9 @@ import { CleanLine } from './CleanLine';
 import { JamLadder } from './JamLadder';
 import { PlacePanel } from './PlacePanel';
 import { School } from './School';
-import { Select } from '../../parts/ui/Select';
+
+// It floats: fetched with the page that has one.
+const Menu = lazy(() => import('../../parts/ui/Menu'));
 
 /** Causes at which something is in the way. */
 const JAMS: readonly string[] = ['discJammed', 'loosePart'];
@@ -140,17 +142,12 @@ function Cautions({ agents }: { readonly agents: readonly Agent[] }) {
 /** A place more by touch. */
 function AddPlace({ onAdd }: { readonly onAdd: (kind: PlaceKind) => void }) {
   return (
-    <label className="flex flex-wrap items-center gap-3">
-      <span className="text-soft">One more place</span>
-      <Select
-        value=""
-        onChoose={(chosen) => {
-          const kind = PLACE_KINDS.find((one) => one === chosen);
-          if (kind) onAdd(kind);
-        }}
-        look="line"
-        options={[['', 'Choose…'] as const, ...PLACE_KINDS.map((kind) => [kind, PLACE_KNOWN[kind].name] as const)]}
+    <Suspense fallback={null}>
+      <Menu
+        label="One more place"
+        className="justify-self-start"
+        items={PLACE_KINDS.map((kind) => [PLACE_KNOWN[kind].name, () => onAdd(kind)] as const)}
       />
-    </label>
+    </Suspense>
   );
 }

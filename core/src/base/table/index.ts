@@ -1,2 +1,2 @@
 export { disarmed, writeTable } from './write';
-export { readTable, type Table } from './read';
+export { readTable, rowsOf, type Table } from './read';

@@ -19,6 +19,14 @@ function delimiterOf(text: string): string {
 }
 
 /**
+ * The rows of a text whose cells a sign parts, empty rows left out.
+ *
+ * @example rowsOf('1;2', ';') // [['1', '2']]
+ */
+export const rowsOf = (text: string, delimiter: string): ReadonlyArray<readonly string[]> =>
+  Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy' }).data;
+
+/**
  * Reads a CSV (RFC 4180), with commas, semicolons or tabs, in quotes or not. Its first row names the columns.
  *
  * @returns the table, or a sentence that names the line

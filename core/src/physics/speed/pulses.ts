@@ -1,4 +1,4 @@
-import { dsvFormat } from 'd3-dsv';
+import { rowsOf } from '../../base/table';
 import { ok, refuse, type Result } from '../../base/units';
 
 /** Units in which pulse times come. */
@@ -46,9 +46,7 @@ const MAX_RPM = 300_000;
 function timesWith(text: string, comma: Comma): Result<number[]> {
   // Where columns are parted by ; or a tab, a comma can only be the sign before decimals.
   const columns = /;/.test(text) ? ';' : /\t/.test(text) ? '\t' : comma === 'column' ? ',' : '\n';
-  const rows = dsvFormat(columns === '\n' ? '\u0000' : columns).parseRows(text, (row) =>
-    row.some((cell) => cell.trim() !== '') ? row : null,
-  );
+  const rows = rowsOf(text, columns === '\n' ? '\u0000' : columns);
   const cells = rows.map(([first = '']) => (columns === ',' ? first : first.replace(',', '.')).trim());
   const head = cells[0] !== undefined && Number.isNaN(Number(cells[0])) ? 1 : 0;
   const times: number[] = [];

@@ -17,7 +17,7 @@ export type StationId = keyof typeof STATION_NAMES;
 export const STATIONS = Object.keys(STATION_NAMES) as readonly StationId[];
 
 /** Events by name, each with the fields that it carries. */
-export type EventFields = Readonly<Record<string, Fields>>;
+type EventFields = Readonly<Record<string, Fields>>;
 
 /** What happened, by the events of a module: `{ type, … }`. */
 export type BodyOf<E> = { readonly [T in keyof E]: { readonly type: T } & ShapeValue<E[T]> }[keyof E];

@@ -1,7 +1,7 @@
 import { THRESHOLDS } from '../../base/thresholds';
 import { causeChances, rankCauses } from './belief';
 import type { Machine } from './machine';
-import { DEEPENING, type Suggestion } from './nextTest';
+import { OPENING_MINUTES, type Suggestion } from './nextTest';
 import { DEPTHS, type Depth, type Lead } from './schema';
 
 /** What to do next. */
@@ -72,7 +72,7 @@ export function nextStep(
   const sure = (first?.chance ?? 0) >= THRESHOLDS.sureCause;
   if (opened === 'lidOn') {
     // The lid comes off anyway as likely as the fault lies inside: only the rest of its minutes is the question's own.
-    const cost = ({ testId, minutes }: Suggestion): number => minutes - inside * DEEPENING[depthOf(testId)];
+    const cost = ({ testId, minutes }: Suggestion): number => minutes - inside * OPENING_MINUTES[depthOf(testId)];
     const best = (list: readonly Suggestion[]): Suggestion | undefined =>
       list.reduce<Suggestion | undefined>(
         (top, one) => (!top || one.bits / cost(one) > top.bits / cost(top) ? one : top),

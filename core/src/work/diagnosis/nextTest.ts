@@ -4,8 +4,6 @@ import { DEPTHS, type BenchTest, type Depth } from './schema';
 
 /** What getting to a depth costs, from the lid on, once. Common practice, from memory, no source. */
 export const OPENING_MINUTES: Readonly<Record<Depth, number>> = { lidOn: 0, lidOff: 10, deep: 25 };
-/** The same, under the name that reckoning with it has. */
-export const DEEPENING = OPENING_MINUTES;
 /** What a step of risk, and what cannot be undone, weigh as minutes' multiples. */
 const RISK_WEIGHT = 0.35;
 const IRREVERSIBLE_WEIGHT = 1.5;

@@ -3,7 +3,7 @@ import type { Depth } from './schema';
 
 /** Answers that say nothing: tried without a clear result, or passed over for now. */
 export const SILENT_OUTCOMES = ['unclear', 'notTried'] as const;
-export type SilentOutcome = (typeof SILENT_OUTCOMES)[number];
+type SilentOutcome = (typeof SILENT_OUTCOMES)[number];
 
 /** One answer to one test. */
 export interface Observation {

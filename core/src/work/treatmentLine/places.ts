@@ -1,5 +1,5 @@
 import { kindNamed, PLACE_KNOWN, PLACE_WORDS, type MapPlace, type Place, type PlaceKind } from '../cleaning';
-import { capital } from '../../base/units';
+
 import type { Choose } from './choices';
 import type { PlaceNamed } from './types';
 
@@ -134,7 +134,3 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     rest: rest.replace(DETAILS, ' ').replace(SEVERAL, ' ').replace(/\s+/g, ' ').trim(),
   };
 }
-
-/** Places as an echo names them. @example placesWords([{ id: null, kind: 'rod', name: 'rods' }]) // 'Rods' */
-export const placesWords = (places: readonly PlaceNamed[]): string =>
-  capital(places.map(({ name }) => name).join(', '));
