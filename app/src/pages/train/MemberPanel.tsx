@@ -96,7 +96,7 @@ export function MemberPanel({ member, onClose }: { readonly member: Member; read
             disabled={!canWrite}
             onChoose={(chosen) => put({ driveId: chosen || null })}
             look="line"
-            options={[['', 'not said'] as const, ...ticket.drives.map((drive) => [drive.id, drive.name] as const)]}
+            options={[['', 'unknown'] as const, ...ticket.drives.map((drive) => [drive.id, drive.name] as const)]}
           />
         </div>
       )}

@@ -35,7 +35,7 @@ export function Orders() {
         onChoose={(chosen) => set(chosen)}
         className="min-w-0"
         options={[
-          ['', 'choose'] as const,
+          ['', 'Choose…'] as const,
           ...(asked || named.length <= MADE_AT_ONCE ? named : named.filter(({ id }) => id === value)).map(
             ({ id, number, what }) => [id, `${number} ${what}`] as const,
           ),
