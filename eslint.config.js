@@ -80,6 +80,25 @@ export default tseslint.config(
       'react-hooks/exhaustive-deps': 'error',
       'react-hooks/set-state-in-effect': 'error',
       'jsx-a11y/no-autofocus': 'off',
+      'jsx-a11y/label-has-associated-control': [
+        'error',
+        { assert: 'either', depth: 3, controlComponents: ['Input', 'Area', 'Select'] },
+      ],
+    },
+  },
+  {
+    // The kit has the fields; a drawing's own targets are its own.
+    files: ['app/src/**/*.tsx'],
+    ignores: ['app/src/parts/ui/**', 'app/src/parts/draw/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...NAMES_TESTED,
+        {
+          selector: 'JSXOpeningElement[name.name=/^(input|select|details|textarea)$/]',
+          message: 'Use the kit: Input, TextLine, TextArea, NumberLine, Select, Check, Fold or Slider in parts/ui.',
+        },
+      ],
     },
   },
   {

@@ -209,7 +209,7 @@ function NewTicketForm({
           value={loader}
           onChoose={(chosen) => setChosen(chosen as Loader)}
           className="text-lg"
-          options={[...LOADERS.map((one) => [one, loaderOf(one).name] as const)]}
+          options={LOADERS.map((one) => [one, loaderOf(one).name] as const)}
         />
       </label>
       <div className="flex gap-2">

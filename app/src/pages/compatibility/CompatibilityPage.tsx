@@ -157,7 +157,7 @@ function OneAgent({
       onChoose={put}
       look="line"
       className="max-w-56"
-      options={[...values.map((one) => [one, names[one]] as const)]}
+      options={values.map((one) => [one, names[one]] as const)}
     />
   );
   return (

@@ -79,7 +79,7 @@ export function InMyHand({
         <Select
           value={way}
           onChoose={(chosen) => setWay(chosen)}
-          options={[...WAYS.map(({ id: one, label }) => [one, label] as const)]}
+          options={WAYS.map(({ id: one, label }) => [one, label] as const)}
         />
       </label>
       <div aria-live="polite" className="grid gap-2">

@@ -181,7 +181,7 @@ export function ItemPanel({
         <Select
           value={item.rubber}
           onChoose={(chosen) => change({ rubber: chosen as Rubber })}
-          options={[...RUBBERS.map((one) => [one, RUBBER_NAMES[one]] as const)]}
+          options={RUBBERS.map((one) => [one, RUBBER_NAMES[one]] as const)}
         />
       </label>
       <label className="grid gap-1 text-sm text-soft">

@@ -38,7 +38,7 @@ export function TestTable({
           value={test.id}
           onChoose={(chosen) => onTest(chosen)}
           className="min-w-0 text-lg"
-          options={[...knowledge.tests.map((one) => [one.id, testName(one, one.loaders[0] ?? USUAL_LOADER)] as const)]}
+          options={knowledge.tests.map((one) => [one.id, testName(one, one.loaders[0] ?? USUAL_LOADER)] as const)}
         />
       </label>
       <p>{inWords(test.how, loader)}</p>
@@ -116,7 +116,7 @@ export function TestTable({
           value=""
           onChoose={(chosen) => chosen && put(chosen, test.sound)}
           className="text-lg"
-          options={[['', 'choose'] as const, ...others.map(({ id, name }) => [id, name] as const)]}
+          options={[['', 'Choose…'] as const, ...others.map(({ id, name }) => [id, name] as const)]}
         />
       </label>
     </section>

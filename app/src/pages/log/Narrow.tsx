@@ -32,7 +32,7 @@ export function Narrow({
         aria-label="State"
         value={filter.state}
         onChoose={(chosen) => set({ state: chosen as LogFilter['state'] })}
-        options={[...STATES.map(([value, name]) => [value, name] as const)]}
+        options={STATES.map(([value, name]) => [value, name] as const)}
       />
       <Select
         aria-label="Kind of loader"

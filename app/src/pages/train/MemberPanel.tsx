@@ -69,7 +69,7 @@ export function MemberPanel({ member, onClose }: { readonly member: Member; read
           disabled={!canWrite}
           onChoose={(chosen) => put({ kind: MEMBER_KINDS.find((one) => one === chosen) ?? member.kind })}
           look="line"
-          options={[...MEMBER_KINDS.map((kind) => [kind, MEMBER_NAMES[kind]] as const)]}
+          options={MEMBER_KINDS.map((kind) => [kind, MEMBER_NAMES[kind]] as const)}
         />
       </div>
       <TextLine

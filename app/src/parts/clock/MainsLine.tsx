@@ -9,32 +9,6 @@ import { Select } from '../ui/Select';
 
 const NOT_SAID = 'unknown';
 
-/** What can be said of the mains or the lid; “unknown” stands there until something is. */
-function StateOptions<State extends string>({
-  states,
-  names,
-  unsaid,
-}: {
-  readonly states: readonly State[];
-  readonly names: Readonly<Record<State, string>>;
-  readonly unsaid: boolean;
-}) {
-  return (
-    <>
-      {unsaid && (
-        <option value={NOT_SAID} disabled className="bg-sheet text-ink">
-          unknown
-        </option>
-      )}
-      {states.map((state) => (
-        <option key={state} value={state} className="bg-sheet text-ink">
-          {names[state]}
-        </option>
-      ))}
-    </>
-  );
-}
-
 /** How the machine stands to the mains, on every page of its ticket: the app cannot see it, so the bench says it. */
 export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; readonly canWrite: boolean }) {
   const dispatch = useAppDispatch();
@@ -48,12 +22,13 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
       </label>
       <Select
         id="mains"
-        value={mains?.state ?? NOT_SAID}
+        value={mains?.state ?? (NOT_SAID as never)}
         disabled={!canWrite}
         onChoose={(chosen) => dispatch(sayMoment(chosen === 'plugged' ? 'power' : (chosen as 'unplugged')))}
         look="line"
-        className="{danger ? 'min-h-11 font-semibold text-live' : 'min-h-11 bg-transparent'}"
-        options={[]}
+        className={danger ? 'font-semibold !text-live' : ''}
+        placeholder={NOT_SAID}
+        options={MAINS_STATES.map((state) => [state, MAINS_NAMES[state]] as const)}
       />
       {mains && (
         <time dateTime={mains.since} className="text-soft max-sm:hidden">
@@ -77,11 +52,12 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
       </label>
       <Select
         id="lid"
-        value={lid?.state ?? NOT_SAID}
+        value={lid?.state ?? (NOT_SAID as never)}
         disabled={!canWrite}
         onChoose={(chosen) => dispatch(sayMoment(chosen === 'on' ? 'lid' : 'lidOff'))}
         look="line"
-        options={[]}
+        placeholder={NOT_SAID}
+        options={LID_STATES.map((state) => [state, LID_NAMES[state]] as const)}
       />
     </span>
   );

@@ -187,7 +187,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
             disabled={!canWrite}
             onChoose={(chosen) => put({ kind: chosen as StepKind })}
             className="text-lg"
-            options={[...STEP_KINDS.map((kind) => [kind, KIND_NAMES[kind]] as const)]}
+            options={STEP_KINDS.map((kind) => [kind, KIND_NAMES[kind]] as const)}
           />
         </label>
         <label className="grid gap-1 text-sm text-soft">
@@ -204,7 +204,7 @@ function StepDetails({ step, onBefore }: { readonly step: Step; readonly onBefor
               )
             }
             className="text-lg"
-            options={[...FATES.map((fate) => [fate, FATES_KNOWN[fate].name] as const)]}
+            options={FATES.map((fate) => [fate, FATES_KNOWN[fate].name] as const)}
           />
         </label>
         {line('what', 'What')}

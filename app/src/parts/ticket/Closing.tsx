@@ -6,6 +6,7 @@ import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { CommitButton } from '../ui/Button';
 import { useTicket } from './useTicket';
+import { Area } from '../ui/Input';
 
 /** The gate: what matters first, what is only told, and handing it back; or that it went, and when. */
 export function Closing() {
@@ -52,13 +53,13 @@ export function Closing() {
       {grave.length > 0 && (
         <label className="grid gap-1 text-sm text-soft">
           Hand back anyway, because… (this is printed)
-          <textarea
+          <Area
             rows={2}
             value={despite}
             maxLength={2000}
             disabled={!canWrite}
             onChange={(event) => setDespite(event.target.value)}
-            className="field text-lg leading-snug text-ink"
+            className="text-lg leading-snug text-ink"
           />
         </label>
       )}

@@ -45,8 +45,8 @@ export function ComplaintAnswers() {
                 value={one.state}
                 disabled={!canWrite}
                 onChoose={(chosen) => put({ ...one, state: chosen as ComplaintState })}
-                className="{one.state === 'open' ? 'field text-lg text-live' : 'field text-lg text-ink'}"
-                options={[...COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)]}
+                className={one.state === 'open' ? 'text-lg !text-live' : 'text-lg'}
+                options={COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)}
               />
             </label>
             <TextLine

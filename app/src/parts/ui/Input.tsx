@@ -1,4 +1,4 @@
-import { useRef, type InputHTMLAttributes, type Ref } from 'react';
+import { useRef, type InputHTMLAttributes, type Ref, type TextareaHTMLAttributes } from 'react';
 import { BURST_GAP_MS } from '../keys/burst';
 import { cx } from './cx';
 
@@ -29,3 +29,8 @@ export function Input({ onEnter, onKeyDown, className, ...rest }: Props) {
     />
   );
 }
+
+/** The same for several lines, where Enter is a line of its own. */
+export const Area = ({ className, ...rest }: TextareaHTMLAttributes<HTMLTextAreaElement>) => (
+  <textarea {...rest} className={cx('field', className)} />
+);

@@ -11,6 +11,8 @@ export interface SelectProps<T extends string> extends Pick<
   readonly value: T;
   readonly options: ReadonlyArray<SelectOption<T>>;
   readonly onChoose: (value: T) => void;
+  /** Stands there while what is chosen is none of the options. */
+  readonly placeholder?: string;
   /** Written above it; else it stands in a label, or is named by `aria-label`. */
   readonly label?: string;
   /** A field has its border; a line stands within a row of words. */
@@ -28,7 +30,13 @@ const OPENS = new Set([' ', 'Enter', 'ArrowDown', 'ArrowUp']);
  * One of many. It is a button that says what is chosen until it is first opened: only then is the list, which has to find
  * its place on the page, fetched and made.
  */
-export function Select<T extends string>({ label, look = 'field', className, ...rest }: SelectProps<T>) {
+export function Select<T extends string>({
+  label,
+  placeholder = '',
+  look = 'field',
+  className,
+  ...rest
+}: SelectProps<T>) {
   const made = useId();
   const id = rest.id ?? made;
   const [used, setUsed] = useState(false);
@@ -40,6 +48,7 @@ export function Select<T extends string>({ label, look = 'field', className, ...
       role="combobox"
       id={id}
       aria-expanded={false}
+      aria-controls={`${id}-list`}
       aria-haspopup="listbox"
       data-chosen={value}
       aria-label={rest['aria-label']}
@@ -52,13 +61,19 @@ export function Select<T extends string>({ label, look = 'field', className, ...
         setUsed(true);
       }}
     >
-      <span className="truncate">{options.find(([one]) => one === value)?.[1] ?? ''}</span>
+      <span className="truncate">{options.find(([one]) => one === value)?.[1] ?? placeholder}</span>
       <span aria-hidden>▾</span>
     </button>
   );
   const field = used ? (
     <Suspense fallback={closed}>
-      <SelectList {...rest} id={id} className={looks} onChoose={(chosen) => rest.onChoose(chosen as T)} />
+      <SelectList
+        {...rest}
+        id={id}
+        placeholder={placeholder}
+        className={looks}
+        onChoose={(chosen) => rest.onChoose(chosen as T)}
+      />
     </Suspense>
   ) : (
     closed

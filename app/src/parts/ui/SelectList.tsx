@@ -12,6 +12,7 @@ export default function SelectList({
   value,
   options,
   disabled,
+  placeholder,
   className,
   onChoose,
   'aria-label': label,
@@ -20,6 +21,7 @@ export default function SelectList({
   readonly value: string;
   readonly options: ReadonlyArray<SelectOption>;
   readonly disabled?: boolean | undefined;
+  readonly placeholder: string;
   readonly className: string;
   readonly onChoose: (value: string) => void;
   readonly 'aria-label'?: string | undefined;
@@ -33,7 +35,7 @@ export default function SelectList({
     >
       <Radix.Trigger id={id} aria-label={label} data-chosen={value} className={className}>
         <span className="truncate">
-          <Radix.Value>{options.find(([one]) => one === value)?.[1] ?? ''}</Radix.Value>
+          <Radix.Value>{options.find(([one]) => one === value)?.[1] ?? placeholder}</Radix.Value>
         </span>
         <span aria-hidden>▾</span>
       </Radix.Trigger>

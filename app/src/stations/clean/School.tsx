@@ -16,7 +16,7 @@ export function School() {
         options={[
           ['oil', 'oil'],
           ['grease', 'grease'],
-          ...(school === 'unknown' ? [['unknown', 'not said'] as const] : []),
+          ...(school === 'unknown' ? [['unknown', 'unknown'] as const] : []),
         ]}
         onChoose={(chosen) => dispatch(lubricantSet(chosen))}
         className="justify-self-start"

@@ -51,7 +51,7 @@ export function Fitted() {
                   disabled={!canWrite}
                   onChoose={(chosen) => put({ because: chosen as FittedBecause })}
                   className="text-lg"
-                  options={[...FITTED_BECAUSE.map((because) => [because, FITTED_BECAUSE_NAMES[because]] as const)]}
+                  options={FITTED_BECAUSE.map((because) => [because, FITTED_BECAUSE_NAMES[because]] as const)}
                 />
               </label>
             </div>

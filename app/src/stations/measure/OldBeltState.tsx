@@ -23,7 +23,7 @@ export function OldBeltState({ drive, canWrite }: { readonly drive: DriveRecord;
           )
         }
         look="line"
-        options={[...OLD_STATES.map((state) => [state, OLD_STATE_NAMES[state]] as const)]}
+        options={OLD_STATES.map((state) => [state, OLD_STATE_NAMES[state]] as const)}
       />
     </label>
   );

@@ -191,7 +191,7 @@ export function ReadingField({
             onChoose={(chosen) => control.chooseMethod(chosen)}
             look="line"
             className="ml-auto max-w-[58%] text-right text-[15px] text-soft"
-            options={[...methods.map((one) => [one.id, one.label] as const)]}
+            options={methods.map((one) => [one.id, one.label] as const)}
           />
         )}
       </div>

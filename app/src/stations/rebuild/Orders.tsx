@@ -7,9 +7,6 @@ import { Button } from '../../parts/ui/Button';
 import { Select } from '../../parts/ui/Select';
 import { Input } from '../../parts/ui/Input';
 
-/** A strip of so many steps has its choices made before anybody asks. */
-const MADE_AT_ONCE = 60;
-
 /** “This before that” on the way back: by number, with why; a circle is refused and named. */
 export function Orders() {
   const { ticket, canWrite } = useTicket();
@@ -18,7 +15,6 @@ export function Orders() {
   const [then, setThen] = useState('');
   const [why, setWhy] = useState('');
   /** Whether anybody came near: a strip may have thousands of steps to choose from. */
-  const [asked, setAsked] = useState(false);
   const { steps, orders } = ticket.strip;
   const named = steps.filter(({ number }) => number > 0);
   const nameOf = (id: string): string => {
@@ -34,12 +30,7 @@ export function Orders() {
         disabled={!canWrite}
         onChoose={(chosen) => set(chosen)}
         className="min-w-0"
-        options={[
-          ['', 'Choose…'] as const,
-          ...(asked || named.length <= MADE_AT_ONCE ? named : named.filter(({ id }) => id === value)).map(
-            ({ id, number, what }) => [id, `${number} ${what}`] as const,
-          ),
-        ]}
+        options={[['', 'Choose…'] as const, ...named.map(({ id, number, what }) => [id, `${number} ${what}`] as const)]}
       />
     </label>
   );

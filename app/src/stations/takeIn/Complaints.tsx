@@ -75,7 +75,7 @@ function ComplaintLine({
           value={complaint.state}
           disabled={!canWrite}
           onChoose={(chosen) => put({ state: chosen as ComplaintState })}
-          options={[...COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)]}
+          options={COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)}
         />
       </div>
       <Fold

@@ -37,7 +37,7 @@ export function OnArrival() {
             value={one.kind}
             disabled={!canWrite}
             onChoose={(chosen) => put({ ...one, kind: chosen as EvidenceKind })}
-            options={[...EVIDENCE_KINDS.map((kind) => [kind, EVIDENCE_NAMES[kind]] as const)]}
+            options={EVIDENCE_KINDS.map((kind) => [kind, EVIDENCE_NAMES[kind]] as const)}
           />
           <TextLine
             label="Where, and what of it"
