@@ -1,7 +1,7 @@
 import type { EventBody } from '@loose-pulley/core/record/ticket';
 import { newChange, newStep, type TemporaryChange } from '@loose-pulley/core/work/strip';
 import { readLine } from '@loose-pulley/core/work/stripLine';
-import { cleanView, happen } from '@loose-pulley/core/views/clean';
+import { cleanView, cleanEventsOf } from '@loose-pulley/core/views/clean';
 import { COMPATIBILITY, type Material } from '@loose-pulley/core/work/compatibility';
 import { pullRound } from '@loose-pulley/core/work/cleaning';
 import { readTreatment } from '@loose-pulley/core/work/treatmentLine';
@@ -173,7 +173,7 @@ export const cleaned = (
     const materials = Object.fromEntries(
       places.flatMap(({ place }) => (of[place.name] ? [[place.id, of[place.name] ?? 'unknown']] : [])),
     );
-    const done = happen(ticket, way.does, {
+    const done = cleanEventsOf(ticket, way.does, {
       table: COMPATIBILITY,
       newId: () => `demo-${number}-c${++said}`,
       at,

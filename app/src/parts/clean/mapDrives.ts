@@ -1,4 +1,4 @@
-import { factsOf, type Ticket } from '@loose-pulley/core/record/ticket';
+import { driveFactsOf, type Ticket } from '@loose-pulley/core/record/ticket';
 
 /** A drive as the map draws it, to scale with itself where it is measured. */
 export interface MapDrive {
@@ -18,7 +18,7 @@ export const UNMEASURED = { motorMm: 8, drivenMm: 26, centreMm: 42, crossed: fal
 export const mapDrives = ({ drives }: Pick<Ticket, 'drives'>): readonly MapDrive[] =>
   drives.map((one): MapDrive => {
     const title = drives.length === 1 ? '' : `Drive ${one.name}${one.role === '' ? '' : `, ${one.role}`}`;
-    const facts = factsOf(one);
+    const facts = driveFactsOf(one);
     const drive = facts.driveProblem ? undefined : facts.drive;
     return drive
       ? {

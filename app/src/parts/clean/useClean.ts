@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { happen, type Blocked } from '@loose-pulley/core/views/clean';
+import { cleanEventsOf, type Blocked } from '@loose-pulley/core/views/clean';
 import type { Compatibility, Material } from '@loose-pulley/core/work/compatibility';
 import type { TreatmentDeed } from '@loose-pulley/core/work/treatmentLine';
 import { recordEvents } from '../../state/persistence/actions';
@@ -44,7 +44,7 @@ export function useClean(table: Compatibility): Cleaner {
     waiting,
     cautions,
     say(deeds, line = '', { materials = {}, materialAsked = false } = {}) {
-      const done = happen(ticket, deeds, {
+      const done = cleanEventsOf(ticket, deeds, {
         table,
         newId: () => nanoid(10),
         at: new Date().toISOString(),

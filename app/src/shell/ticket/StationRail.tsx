@@ -4,7 +4,7 @@ import { stillDirty } from '@loose-pulley/core/work/cleaning';
 import { openRemoval } from '@loose-pulley/core/work/strip';
 import { counted } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { factsOf, marksOf, type Ticket } from '@loose-pulley/core/record/ticket';
+import { driveFactsOf, marksOf, type Ticket } from '@loose-pulley/core/record/ticket';
 import { formatLength, type LengthUnit, formatSpread } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { cx } from '../../parts/ui/cx';
@@ -41,7 +41,7 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
     if (treatments.length > 0) return `${counted(places.length, 'place')}, ${counted(treatments.length, 'treatment')}`;
   }
   if (station === 'measure' && drive) {
-    const { path } = factsOf(drive);
+    const { path } = driveFactsOf(drive);
     return path
       ? `path ${formatLength(path.value, unit)} ± ${formatSpread(2 * path.std, unit)}`
       : `${drive.readings.length || 'no'} readings`;

@@ -150,16 +150,16 @@ const mayWrite = (ticket: RootState['openTicket']['ticket']): string | null => {
  * @param gesture events of one gesture that follow one another become one
  * @returns whether it happened
  */
-export const recordEvent = (body: EventBody, gesture?: string): Thunk<boolean> => happen([body], gesture);
+export const recordEvent = (body: EventBody, gesture?: string): Thunk<boolean> => record([body], gesture);
 
 /**
  * Several things said in one breath: all of them happen or none, and they are taken back together.
  *
  * @returns whether they happened
  */
-export const recordEvents = (bodies: readonly EventBody[]): Thunk<boolean> => happen(bodies);
+export const recordEvents = (bodies: readonly EventBody[]): Thunk<boolean> => record(bodies);
 
-const happen =
+const record =
   (bodies: readonly EventBody[], gesture?: string): Thunk<boolean> =>
   (dispatch, getState) => {
     const { ticket } = getState().openTicket;

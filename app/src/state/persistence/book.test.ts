@@ -35,7 +35,7 @@ const by = (n: number, itemId = 'a'): BookBody => ({ type: 'quantityChanged', it
 beforeEach(async () => {
   vi.restoreAllMocks();
   await settingsTable.clear();
-  await tab().keeper.happen([{ type: 'itemsPut', items: [item('a', 5)] }]);
+  await tab().keeper.record([{ type: 'itemsPut', items: [item('a', 5)] }]);
 });
 
 describe('two tabs over one book', () => {
@@ -43,8 +43,8 @@ describe('two tabs over one book', () => {
     const [one, two] = [tab(), tab()];
     await Promise.all([one.keeper.load(), two.keeper.load()]);
     await Promise.all([
-      ...Array.from({ length: 6 }, () => one.keeper.happen([by(2)])),
-      ...Array.from({ length: 4 }, () => two.keeper.happen([by(-1)])),
+      ...Array.from({ length: 6 }, () => one.keeper.record([by(2)])),
+      ...Array.from({ length: 4 }, () => two.keeper.record([by(-1)])),
     ]);
     await vi.waitFor(() => expect([one.keeper.isBusy, two.keeper.isBusy]).toEqual([false, false]));
     expect(await quantity()).toBe(5 + 12 - 4);
@@ -53,8 +53,8 @@ describe('two tabs over one book', () => {
   test('the last one can be taken once: the other hears why, and the count stays right', async () => {
     const [one, two] = [tab(), tab()];
     await Promise.all([one.keeper.load(), two.keeper.load()]);
-    expect(await one.keeper.happen([by(-5)])).toBe('');
-    const refused = await two.keeper.happen([by(-1)]);
+    expect(await one.keeper.record([by(-5)])).toBe('');
+    const refused = await two.keeper.record([by(-1)]);
     expect(`${refused} ${two.said.join(' ')}`).toMatch(/There are 0 of this size/);
     expect(await quantity()).toBe(0);
   });
@@ -71,25 +71,25 @@ test('a store that refuses loses nothing: it is said, stays in sight, and is wri
   const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
     throw new DOMException('full', 'QuotaExceededError');
   });
-  await keeper.happen([by(3)]);
+  await keeper.record([by(3)]);
   expect(seen.at(-1)).toMatchObject({ saving: 'failed', problem: { kind: 'full' } });
   expect(last()?.book.items[0]?.quantity).toBe(8);
   put.mockRestore();
-  await keeper.happen([by(1)]);
+  await keeper.record([by(1)]);
   expect(await quantity()).toBe(9);
   expect(seen.at(-1)).toMatchObject({ saving: 'kept' });
 });
 
 test('undo and redo, one breath at a time; a newer book is only looked at', async () => {
   const { keeper } = tab();
-  await keeper.happen([by(1), by(1)]);
+  await keeper.record([by(1), by(1)]);
   expect(await keeper.step('undone')).toBe('Undone: 1 more of 1.2 × 116.0.');
   expect(await quantity()).toBe(5);
   expect(await keeper.step('redone')).toMatch(/^Redone/);
   expect(await quantity()).toBe(7);
   const { record } = await loadBookRecord();
   await settingsTable.setItem('bench-book', { ...record, version: 99 });
-  expect(await tab().keeper.happen([by(1)])).toMatch(/newer Loose Pulley/);
+  expect(await tab().keeper.record([by(1)])).toMatch(/newer Loose Pulley/);
 });
 
 describe('the drawer follows a ticket', () => {

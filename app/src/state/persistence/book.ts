@@ -37,7 +37,7 @@ export const loadBook = (): Thunk<Promise<void>> => async (dispatch) => (await k
 export const changeBook =
   (bodies: readonly BookBody[], gesture?: string): Thunk<Promise<boolean>> =>
   async (dispatch) => {
-    const refused = await (await keeperOf(dispatch)).happen(bodies, gesture);
+    const refused = await (await keeperOf(dispatch)).record(bodies, gesture);
     if (refused) {
       dispatch(bookChanged({ said: refused }));
       dispatch(saidAloud({ text: refused, to: null }));

@@ -97,7 +97,7 @@ export class BookKeeper {
   }
 
   /** @returns '' where it happened, else why not */
-  async happen(bodies: readonly BookBody[], gesture?: string): Promise<string> {
+  async record(bodies: readonly BookBody[], gesture?: string): Promise<string> {
     if (!this.#kept) await this.load();
     const view = this.#view();
     if (!view) return 'The bench book could not be read, so nothing was changed in it.';
@@ -160,7 +160,7 @@ export class BookKeeper {
     const ids = target.together
       ? before.events.filter(({ together }) => together === target.together).map(({ id }) => id)
       : [target.id];
-    const refused = await this.happen(
+    const refused = await this.record(
       (way === 'undone' ? ids.reverse() : ids).map((eventId) => ({ type: way, eventId })),
     );
     return refused || `${way === 'undone' ? 'Undone' : 'Redone'}: ${said}.`;

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ToBeHad } from '@loose-pulley/core/belts/catalogue';
-import { LUBRICANT_SCHOOLS, type LubricantSchool } from '@loose-pulley/core/work/cleaning';
+import { LUBRICANT_RULES, type LubricantRuleId } from '@loose-pulley/core/work/cleaning';
 import type { Requirements } from '@loose-pulley/core/physics/evaluation';
 import {
   checkPriors,
@@ -68,7 +68,7 @@ export interface Settings {
   /** What the adviser asks by: the most information for each minute, or for each test. */
   readonly askBy: 'minute' | 'test';
   /** What this bench puts on guides and rods; asked once. */
-  readonly lubricant: LubricantSchool;
+  readonly lubricant: LubricantRuleId;
   /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
   readonly printScale: number;
 }
@@ -113,7 +113,7 @@ export function checkSettings(kept: unknown): Settings {
     toBeHad: given.toBeHad === 'belts' || given.toBeHad === 'rings' ? given.toBeHad : 'both',
     bands: given.bands !== false,
     askBy: given.askBy === 'test' ? 'test' : 'minute',
-    lubricant: LUBRICANT_SCHOOLS.find((one) => one === given.lubricant) ?? 'unknown',
+    lubricant: LUBRICANT_RULES.find((one) => one === given.lubricant) ?? 'unknown',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
   };
 }
@@ -134,7 +134,7 @@ const slice = createSlice({
     },
     priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
     askBySet: (state, { payload }: PayloadAction<Settings['askBy']>) => ({ ...state, askBy: payload }),
-    lubricantSet: (state, { payload }: PayloadAction<LubricantSchool>) => ({ ...state, lubricant: payload }),
+    lubricantSet: (state, { payload }: PayloadAction<LubricantRuleId>) => ({ ...state, lubricant: payload }),
     bandsSwitched: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bands: payload }),
     toBeHadSet: (state, { payload }: PayloadAction<ToBeHad>) => ({ ...state, toBeHad: payload }),
     requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({

@@ -21,7 +21,7 @@ import { BeforeTheBelt, PutRight, Worked } from './Heard';
 import { CleanLine } from './CleanLine';
 import { JamLadder } from './JamLadder';
 import { PlacePanel } from './PlacePanel';
-import { School } from './School';
+import { LubricantRule } from './LubricantRule';
 
 // It floats: fetched with the page that has one.
 const Menu = lazy(() => import('../../parts/ui/Menu'));
@@ -115,7 +115,7 @@ function Beside() {
   return (
     <div className="grid content-start gap-4">
       <Fold title="Oil or grease">
-        <School />
+        <LubricantRule />
       </Fold>
       <Link
         to="/compatibility"

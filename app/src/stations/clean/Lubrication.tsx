@@ -17,7 +17,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
-import { School } from './School';
+import { LubricantRule } from './LubricantRule';
 import { Check } from '../../parts/ui/Check';
 import { Input } from '../../parts/ui/Input';
 
@@ -62,7 +62,7 @@ export function Lubrication({ view, cleaner }: { readonly view: PlaceView; reado
       )}
       {(lubrication === 'lubricate' || lubrication === 'oldGreaseOff') &&
         (wanted === null ? (
-          <School />
+          <LubricantRule />
         ) : (
           <div className="flex flex-wrap gap-2">
             {agents.map(({ agent, grade, happens }) => (

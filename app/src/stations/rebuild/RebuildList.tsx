@@ -3,7 +3,7 @@ import { forLoader } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import {
-  factsOf,
+  stepFacts,
   COUNTED,
   FATES_KNOWN,
   forbidding,
@@ -228,7 +228,7 @@ function BackStep({
           {COUNTED.has(step.kind) && isAway(step.fate) && (
             <span className="block text-sm text-soft">out of bag {step.number}</span>
           )}
-          {factsOf(step).map(([name, words]) => (
+          {stepFacts(step).map(([name, words]) => (
             <span key={name} className="block text-sm text-soft">
               {name}: {words}
             </span>

@@ -11,7 +11,7 @@ import { TextArea, TextLine } from '../../parts/ui/TextLine';
 import { PluggedCaution } from '../../parts/clock/MainsLine';
 import { Complaints } from './Complaints';
 import { Discs } from '../../parts/ticket/Discs';
-import { FarAway } from './FarAway';
+import { RemoteIntake } from './RemoteIntake';
 import { KnownBefore } from './KnownBefore';
 import { OnArrival } from './OnArrival';
 import { PromiseLine } from './PromiseLine';
@@ -143,7 +143,7 @@ export function TakeInPage() {
             )
           }
         />
-        <FarAway />
+        <RemoteIntake />
       </aside>
     </div>
   );

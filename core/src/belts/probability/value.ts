@@ -7,7 +7,7 @@ import type { Samples } from './samples';
 /** What one more measurement is expected to add to the chance of the belt then chosen. */
 export interface MeasurementValue {
   readonly what: Measurable;
-  /** SuccessProbability of the best belt after it, less its chance now. Never below 0. */
+  /** Chance of the best belt after it, less its chance now. Never below 0. */
   readonly gain: number;
 }
 export type Measurable = 'path' | 'motorDiameter' | 'trayPull' | 'stallPull' | 'trayTravel';
@@ -73,7 +73,7 @@ export function valueOfMeasuring(
 
 const every = (count: number): Uint32Array => Uint32Array.from({ length: count }, (_, i) => i);
 
-/** SuccessProbability of the belts chosen bin by bin: chosen by one half, counted by the other. */
+/** Chances of the belts chosen bin by bin: chosen by one half, counted by the other. */
 function chosenBy(outcomes: Uint8Array, weights: Float64Array, belts: number, bins: readonly Uint32Array[]): number {
   const count = weights.length;
   let total = 0;

@@ -2,7 +2,7 @@ import type { Explained, Explanation } from './explain';
 import type { Measurable } from './value';
 import { type Driven, DRIVEN } from '../../base/loaders';
 
-/** SuccessProbability as they are said. @example inHundred(0.934) // '93 in 100' */
+/** A probability as it is said. @example inHundred(0.934) // '93 in 100' */
 export function inHundred(share: number): string {
   const whole = Math.round(100 * share);
   if (whole >= 100) return 'over 99 in 100';

@@ -1,8 +1,8 @@
+import { driveFactsOf } from './driveFacts';
 import { AGENT_NAMES } from '../../work/compatibility';
-import { driveFacts, type DriveFacts } from '../../belts/measuring';
-import type { Groove } from '../../physics/drive';
+
 import { oldBeltFinding } from '../../belts/sizing';
-import { STATIONS, type DriveRecord, type GrooveRecord, type StationId } from '../stations';
+import { STATIONS, type StationId } from '../stations';
 import type { TicketRecord, Ticket } from './schema';
 import { headline } from './headline';
 import { marksOf, nextStation } from './holds';
@@ -67,32 +67,6 @@ export interface TicketSummary {
   readonly minutes: number | null;
 }
 
-/** The geometry's groove of a kept groove. */
-export function grooveOf(record: GrooveRecord): Groove {
-  return record.form === 'vee'
-    ? { form: 'vee', angleRad: ((record.veeAngleDeg ?? 60) * Math.PI) / 180 }
-    : { form: record.form };
-}
-
-/** The facts of a kept drive. */
-export function factsOf(drive: DriveRecord): DriveFacts {
-  return driveFacts(drive.readings, {
-    crossed: drive.crossed,
-    motorGroove: grooveOf(drive.motorGroove),
-    drivenGroove: grooveOf(drive.drivenGroove),
-    idlers: drive.idlers.map((one) => ({
-      name: one.name,
-      xMm: one.xMm,
-      yMm: one.yMm,
-      bottomDiameterMm: one.diameterMm,
-      groove: grooveOf(one.groove),
-      back: one.back,
-      driven: one.driven,
-      after: one.after,
-    })),
-  });
-}
-
 /** Every picture that a ticket ever named, those taken out included: undo may bring them back. */
 export const picturesNamed = ({ events }: Pick<TicketRecord, 'events'>): string[] => [
   ...new Set(events.flatMap((event) => (event.type === 'picturePut' ? [event.picture.id] : []))),
@@ -114,7 +88,7 @@ function cleanedWords({ cleaning: { treatments } }: Ticket): string {
 export function summarise(record: TicketRecord): TicketSummary {
   const { ticket, events } = record;
   const [first] = ticket.drives;
-  const facts = first && factsOf(first);
+  const facts = first && driveFactsOf(first);
   const drive = facts?.driveProblem ? undefined : facts?.drive;
   const finding = facts && oldBeltFinding(facts);
   const marks = marksOf(ticket);

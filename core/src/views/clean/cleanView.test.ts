@@ -4,9 +4,9 @@ import { COMPATIBILITY, type Material } from '../../work/compatibility';
 import { handBackText, openEnds } from '../handBack';
 import { workedBefore } from '../knownBefore';
 import { putRight, takenFrom } from '../evidence';
-import { factsOf, marksOf, type EventBody, type Ticket } from '../../record/ticket';
+import { driveFactsOf, marksOf, type EventBody, type Ticket } from '../../record/ticket';
 import { readTreatment } from '../../work/treatmentLine';
-import { beltHeld, cleanView, happen, powerHeld, type Happening } from '.';
+import { beltHeld, cleanView, cleanEventsOf, powerHeld, type CleanOutcome } from '.';
 
 const NOW = '2026-01-12T12:00:00.000Z';
 let ids = 0;
@@ -14,9 +14,9 @@ let ids = 0;
 function saying(
   start: readonly EventBody[],
   ...lines: ReadonlyArray<string | EventBody>
-): { readonly ticket: Ticket; readonly bodies: readonly EventBody[]; readonly stopped: Happening | undefined } {
+): { readonly ticket: Ticket; readonly bodies: readonly EventBody[]; readonly stopped: CleanOutcome | undefined } {
   let bodies = [...start];
-  let stopped: Happening | undefined;
+  let stopped: CleanOutcome | undefined;
   lines.forEach((line, minute) => {
     if (typeof line !== 'string') {
       bodies.push(line);
@@ -26,7 +26,7 @@ function saying(
     const way = readTreatment(line, { map: cleanView(ticket).places, chosenId: null })?.ways[0];
     if (!way) throw new Error(line);
     const at = new Date(Date.parse(NOW) + minute * 60_000).toISOString();
-    const done = happen(ticket, way.does, { table: COMPATIBILITY, newId: () => `n${++ids}`, at, line });
+    const done = cleanEventsOf(ticket, way.does, { table: COMPATIBILITY, newId: () => `n${++ids}`, at, line });
     if (done.kind === 'bodies') bodies = [...bodies, ...done.bodies];
     else stopped = done;
   });
@@ -147,7 +147,7 @@ describe('what a line makes happen', () => {
     };
     const [drive] = recordOf([...warm.bodies, cold]).ticket.drives;
     if (!drive) throw new Error('no drive');
-    const facts = factsOf(drive);
+    const facts = driveFactsOf(drive);
     expect([facts.oldBelt?.value, facts.warmedBelt?.value].map((mm) => Math.round(mm ?? 0))).toEqual([128, 123]);
   });
 });
@@ -163,8 +163,8 @@ describe('what it feeds', () => {
   test('Size judges by the pull after, Find by the pull before', () => {
     const [drive] = freed.ticket.drives;
     if (!drive) throw new Error('no drive');
-    expect(factsOf(drive).trayPull?.value).toBeCloseTo(1.2);
-    expect(factsOf(drive).trayPullBefore?.value).toBeCloseTo(3.1);
+    expect(driveFactsOf(drive).trayPull?.value).toBeCloseTo(1.2);
+    expect(driveFactsOf(drive).trayPullBefore?.value).toBeCloseTo(3.1);
     expect(takenFrom(freed.ticket).find(({ testId }) => testId === 'beltOffStiff')?.outcome).toBe('stiff');
   });
   test('a cause is offered as put right where a test can tell, and not before', () => {

@@ -1,2 +1,2 @@
 export { beltHeld, cleanView, powerHeld, type CleanView, type PlaceView } from './view';
-export { COOL_MINUTES, happen, WARM_MINUTES, type Blocked, type Happening, type HappenBy } from './happen';
+export { COOL_MINUTES, cleanEventsOf, WARM_MINUTES, type Blocked, type CleanOutcome, type CleanBy } from './events';

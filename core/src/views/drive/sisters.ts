@@ -2,7 +2,7 @@ import { THRESHOLDS } from '../../base/thresholds';
 import { liesWhere } from '../../base/shapes';
 import type { Sister } from '../../belts/sizing';
 import type { DriveRecord, Try } from '../../record/stations';
-import { factsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, type Ticket } from '../../record/ticket';
 import { combineEstimates, type Combined } from '../../base/statistics';
 
 /** The limit of a belt's own length where it is not in the catalogue, relative; and of one that was measured, mm. */
@@ -39,7 +39,10 @@ export function sistersOf(
       .filter((one) => one.mechanism === mechanism)
       .map((one): Sister => {
         // What was carried over from another machine is that one's, and counted there.
-        const { path, trayPull } = factsOf({ ...one, readings: one.readings.filter(({ from }) => from === undefined) });
+        const { path, trayPull } = driveFactsOf({
+          ...one,
+          readings: one.readings.filter(({ from }) => from === undefined),
+        });
         return {
           number,
           path,

@@ -5,7 +5,7 @@ import type { DriveFacts } from '../../belts/measuring';
 import { trainTravel } from '../train';
 import { oldBeltFinding, situationOf, type Priors, type Sister, type Situation } from '../../belts/sizing';
 import type { DriveRecord, ObservationRecord, Try } from '../../record/stations';
-import { factsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { Result } from '../../base/units';
 import { mechanismKnown, sistersOf, type MechanismKnown } from './sisters';
 
@@ -79,7 +79,7 @@ function viewOf(
   past: readonly Ticket[],
 ): DriveView {
   const driven = loaderOf(ticket.loader).driven;
-  const read = factsOf(drive);
+  const read = driveFactsOf(drive);
   const { train, drives } = ticket;
   const travel = !read.trayTravel && train && drives ? trainTravel({ train, drives }, drive.id) : undefined;
   // What the bench counted stands above what is worked out.

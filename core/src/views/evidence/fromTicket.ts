@@ -4,7 +4,7 @@ import { fisherTwoSided } from '../../base/statistics';
 import { sayings, STRIPS_WORDS } from './words';
 import { oldBeltFinding } from '../../belts/sizing';
 import { linkOff, memberWords, squareWords } from '../../physics/train';
-import { factsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { EvidenceKind, Sound } from '../../record/stations';
 
 /** What another station saw that answers a test of the adviser. */
@@ -111,7 +111,7 @@ function measured(ticket: Ticket): Taken[] {
   if (!drive) return [];
   const surfaces = [drive.motorSurface, drive.drivenSurface];
   const felt = surfaces.includes('oily') ? 'oily' : surfaces.includes('glazed') ? 'shiny' : undefined;
-  const facts = factsOf(drive);
+  const facts = driveFactsOf(drive);
   const finding = oldBeltFinding(facts);
   // As it came: what a treatment made of it is no evidence of the fault.
   const pullN = (facts.trayPullBefore ?? facts.trayPull)?.value;

@@ -1,5 +1,5 @@
 import { feelChange, isCure, placeState, pullChange, slipChange, type PlaceKind } from '../../work/cleaning';
-import { factsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, type Ticket } from '../../record/ticket';
 
 /** A cause that a treatment seems to have put right: offered as a verdict, and one key takes it. */
 export interface PutRight {
@@ -25,7 +25,7 @@ export function putRight(ticket: Ticket): readonly PutRight[] {
   const found: PutRight[] = [];
   for (const drive of drives) {
     const { id } = drive;
-    const { trayPullBefore: before, trayPull: after } = factsOf(drive);
+    const { trayPullBefore: before, trayPull: after } = driveFactsOf(drive);
     const byScale = before && after && pullChange(before, after).change === 'better';
     const byFeel = feelChange(cleaning.feelTests.filter(({ driveId }) => driveId === id)) === 'better';
     if ((byScale || byFeel) && treated('rod', 'guide', 'rack', 'gear', 'bushing', 'shaft', 'spindle').length > 0)

@@ -1,6 +1,6 @@
 import { feelChange, isCure, pullChange, pullChangeWords, slipChange, type Place } from '../../work/cleaning';
 import { AGENT_NAMES } from '../../work/compatibility';
-import { factsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, type Ticket } from '../../record/ticket';
 
 /** A treatment that worked on an earlier machine of the kind, as it can be said again. */
 export interface WorkedBefore {
@@ -25,7 +25,7 @@ function lineOf(ticket: Ticket, place: Place): string | undefined {
 /** Why what was done on a machine is said to have worked; undefined where nothing tells. */
 function because(ticket: Ticket): string | undefined {
   for (const drive of ticket.drives) {
-    const { trayPullBefore: before, trayPull: after } = factsOf(drive);
+    const { trayPullBefore: before, trayPull: after } = driveFactsOf(drive);
     if (before && after && pullChange(before, after).change === 'better') return pullChangeWords(before, after);
     const own = <T extends { readonly driveId: string }>(tests: readonly T[]): T[] =>
       tests.filter(({ driveId }) => driveId === drive.id);

@@ -5,7 +5,7 @@ import {
   type TrainFigures,
   type TrainProblem,
 } from '../../physics/train';
-import { factsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, type Ticket } from '../../record/ticket';
 
 /** What the train of a ticket says. */
 export interface TrainView {
@@ -24,7 +24,7 @@ const USUAL_SECTION_MM = 1.2;
 export function beltRatios({ drives }: Pick<Ticket, 'drives'>): BeltRatios {
   return Object.fromEntries(
     drives.flatMap((drive) => {
-      const { motorDiameter, drivenDiameter, section } = factsOf(drive);
+      const { motorDiameter, drivenDiameter, section } = driveFactsOf(drive);
       if (!motorDiameter || !drivenDiameter) return [];
       const t = section?.value ?? USUAL_SECTION_MM;
       return [[drive.id, { ratio: (motorDiameter.value + t) / (drivenDiameter.value + t), crossed: drive.crossed }]];
@@ -62,7 +62,7 @@ export function trainView(ticket: Ticket): TrainView {
   const belts = beltRatios(ticket);
   const result = ticket.train.members.length === 0 ? undefined : trainFigures(ticket.train, belts);
   const first = ticket.drives[0];
-  const countedMm = first && factsOf(first).trayTravel;
+  const countedMm = first && driveFactsOf(first).trayTravel;
   const view: TrainView = {
     belts,
     figures: result?.ok ? result.value : undefined,

@@ -34,7 +34,7 @@ export {
   filmOnRodMl,
   lubricantFor,
   nextLubrication,
-  SCHOOL_WORDS,
+  LUBRICANT_RULE_WORDS,
   type LubricationStep,
 } from './lubrication';
 export {

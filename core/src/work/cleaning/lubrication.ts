@@ -1,9 +1,9 @@
 import { PLACE_KNOWN } from './kinds';
-import type { LubricantSchool, Place } from './schema';
+import type { LubricantRuleId, Place } from './schema';
 import type { PlaceState } from './state';
 
 /** What each school says for itself, where they differ. Common practice, no source. */
-export const SCHOOL_WORDS: Readonly<Record<Exclude<LubricantSchool, 'unknown'>, string>> = {
+export const LUBRICANT_RULE_WORDS: Readonly<Record<Exclude<LubricantRuleId, 'unknown'>, string>> = {
   oil: 'Fine oil on guides and rods: it runs freest, creeps into every pair, and nothing hardens. It also creeps away, towards the belt, and has to be renewed.',
   grease:
     'Light grease on guides and rods: it stays where it is put and damps the tray. Too much drags, and in ten years it is the next hardened grease.',
@@ -42,7 +42,7 @@ export function nextLubrication(place: Place, state: PlaceState, inReach: boolea
 }
 
 /** What goes on a place: what all agree on, else what this bench’s school has; null until it is asked. */
-export const lubricantFor = (place: Pick<Place, 'kind'>, school: LubricantSchool): 'oil' | 'grease' | null => {
+export const lubricantFor = (place: Pick<Place, 'kind'>, school: LubricantRuleId): 'oil' | 'grease' | null => {
   const point = PLACE_KNOWN[place.kind].lubrication;
   if (!point) return null;
   return point.agreed ?? (school === 'unknown' ? null : school);

@@ -187,8 +187,8 @@ export const jam = shape({
 export interface Jam extends ValueOf<typeof jam> {}
 
 /** What a bench puts on guides and rods: oil, grease, or not asked yet. */
-export const LUBRICANT_SCHOOLS = ['unknown', 'oil', 'grease'] as const;
-export type LubricantSchool = (typeof LUBRICANT_SCHOOLS)[number];
+export const LUBRICANT_RULES = ['unknown', 'oil', 'grease'] as const;
+export type LubricantRuleId = (typeof LUBRICANT_RULES)[number];
 
 /** All that Clean keeps of a ticket. */
 export const cleaning = shape({

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { FACT_NAMES, factsOf, GUIDES, KIND_NAMES, pinOneSide } from '.';
+import { FACT_NAMES, stepFacts, GUIDES, KIND_NAMES, pinOneSide } from '.';
 import { LOADERS } from '../../base/loaders';
 import { readLine } from '../stripLine';
 
@@ -23,11 +23,11 @@ describe('the plain guides', () => {
 describe('what is worth knowing of a step', () => {
   test('facts come in the order in which they are asked, under their names, and none that is empty', () => {
     const facts = { pinOne: 'stripe to the left', ways: '6', latch: '' };
-    expect(factsOf({ kind: 'connector', facts })).toEqual([
+    expect(stepFacts({ kind: 'connector', facts })).toEqual([
       ['Ways', '6'],
       ['Side of pin 1 or of the stripe', 'stripe to the left'],
     ]);
-    expect(factsOf({ kind: 'note', facts })).toEqual([]);
+    expect(stepFacts({ kind: 'note', facts })).toEqual([]);
   });
   test.each([
     ['stripe to the left', 'left'],

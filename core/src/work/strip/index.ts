@@ -24,5 +24,5 @@ export { applyStrip } from './strip';
 export { EMPTY_STRIP } from './empty';
 export { bookedIn, goneBack, mirrored, newStep, offAgain, placedLate, withFate } from './steps';
 export { GUIDES, type GuideLine } from './guides';
-export { factsOf, FACT_NAMES, FACTS_OF, KIND_NAMES, pinOneSide, type Facts } from './facts';
+export { stepFacts, FACT_NAMES, FACTS_OF, KIND_NAMES, pinOneSide, type Facts } from './facts';
 export { cautionFor, STEP_CAUTIONS } from './cautions';

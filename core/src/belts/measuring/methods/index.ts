@@ -20,7 +20,7 @@ import {
   stalledMotor,
   stalledSlipping,
   widthJaws,
-} from './others';
+} from './sectionsAndPulls';
 import { stringRound } from './path';
 import { pulleyMethods } from './pulley';
 import type { Method } from '../types';

@@ -20,7 +20,7 @@ import { applyEvent, type EventBody, type Ticket } from '../../record/ticket';
 import { isOpen, newChange } from '../../work/strip';
 import type { Timer } from '../../base/timers';
 import type { PlaceNamed, TreatmentDeed, TreatmentTold } from '../../work/treatmentLine';
-import { factsOf } from '../../record/ticket';
+import { driveFactsOf } from '../../record/ticket';
 import { cleanView } from './view';
 
 /** What is asked or said before something may be done at a place. */
@@ -31,12 +31,12 @@ export interface Blocked {
 }
 
 /** What a line comes to: events that happen together, a question, or a sentence. */
-export type Happening =
+export type CleanOutcome =
   | { readonly kind: 'bodies'; readonly bodies: readonly EventBody[]; readonly cautions: readonly string[] }
   | { readonly kind: 'blocked'; readonly blocked: Blocked }
   | { readonly kind: 'refused'; readonly problem: string };
 
-export interface HappenBy {
+export interface CleanBy {
   readonly table: Compatibility;
   readonly newId: () => string;
   /** Now, ISO 8601 in UTC. */
@@ -79,9 +79,9 @@ const later = (at: string, minutes: number): string => new Date(Date.parse(at) +
  * What the deeds of a line make happen: places get their number, surfaces reach Measure, drying starts its timer, and
  * what may harm is asked about first. All of it or nothing.
  *
- * @example happen(ticket, deeds, by).kind // 'bodies'
+ * @example cleanEventsOf(ticket, deeds, by).kind // 'bodies'
  */
-export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: HappenBy): Happening {
+export function cleanEventsOf(ticket: Ticket, deeds: readonly TreatmentDeed[], by: CleanBy): CleanOutcome {
   const bodies: EventBody[] = [];
   const cautions: string[] = [];
   let now = ticket;
@@ -246,7 +246,7 @@ export function happen(ticket: Ticket, deeds: readonly TreatmentDeed[], by: Happ
   }
   function warmed(place: Place): void {
     const drive = now.drives.find(({ id }) => id === place.driveId);
-    const facts = drive && factsOf(drive);
+    const facts = drive && driveFactsOf(drive);
     const length = facts?.warmedBelt ?? facts?.oldBelt;
     if (!drive || !length) {
       problem = 'Measure the belt first: what warming did is told by its length before and after.';

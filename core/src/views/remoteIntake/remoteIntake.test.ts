@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { questionsFor } from '.';
+import { questionsFor } from './';
 import { newComplaint } from '../../record/stations';
 import { LOADERS } from '../../base/loaders';
 

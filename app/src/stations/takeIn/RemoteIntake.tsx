@@ -22,7 +22,7 @@ function bytesOf(dataUrl: string): Blob {
 }
 
 /** Questions and tests for an owner far away, as one page; and what comes back of it. */
-export function FarAway() {
+export function RemoteIntake() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());

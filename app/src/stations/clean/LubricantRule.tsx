@@ -1,10 +1,10 @@
-import { SCHOOL_WORDS } from '@loose-pulley/core/work/cleaning';
+import { LUBRICANT_RULE_WORDS } from '@loose-pulley/core/work/cleaning';
 import { lubricantSet } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Segments } from '../../parts/ui/Segments';
 
 /** Oil or grease on guides and rods: asked once, kept for this bench, changed at will; both are argued. */
-export function School() {
+export function LubricantRule() {
   const dispatch = useAppDispatch();
   const school = useAppSelector(({ settings }) => settings.lubricant);
   return (
@@ -21,8 +21,8 @@ export function School() {
         onChoose={(chosen) => dispatch(lubricantSet(chosen))}
         className="justify-self-start"
       />
-      <p>{SCHOOL_WORDS.oil}</p>
-      <p>{SCHOOL_WORDS.grease}</p>
+      <p>{LUBRICANT_RULE_WORDS.oil}</p>
+      <p>{LUBRICANT_RULE_WORDS.grease}</p>
     </div>
   );
 }
