@@ -47,11 +47,12 @@ test('what to stock for a sum, with what one more would add, goes on the order',
   await page.goto('/log');
   await page.getByText('What to stock').click();
   await page.getByLabel('To spend, own money').fill('0');
-  await page.getByRole('button', { name: 'What to stock' }).click();
+  const stock = page.getByRole('button', { name: 'What to stock', exact: true }).last();
+  await stock.click();
   await expect(page.getByText('For that sum nothing more would serve.')).toBeVisible();
   await expect(page.getByText(/^One more, .* would add .* jobs a year for/)).toBeVisible();
   await page.getByLabel('To spend, own money').fill('10');
-  await page.getByRole('button', { name: 'What to stock' }).click();
+  await stock.click();
   await page.getByRole('button', { name: /^Put \d belts? on the order$/ }).click();
   await expect(page.getByText('On the list, under Orders.')).toBeVisible();
 });
