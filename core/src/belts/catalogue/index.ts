@@ -44,7 +44,8 @@ const USUAL: BenchStock = { series: USUAL_SERIES, own: [] };
  * and rings that of each other.
  *
  * @param toBeHad what this bench can get of those
- * @param stock the series that are on, and what the bench has of its own
+ * @param series those that are on
+ * @param own what the bench has of its own
  * @example stockFor('flat').every(({ shape }) => shape === 'flat') // true
  */
 export function stockFor(

@@ -33,8 +33,7 @@ export interface Grip {
  * The pull and motor torque at which the belt slips: M = 2·T·r_motor·min f. An idler that only guides takes no power
  * and cannot slip; leave it out.
  *
- * @param strandPullN T, pull of one strand at rest
- * @param motorRadiusMm pitch radius, to the belt's centre line
+ * @param input the pull of one strand at rest (T), the pitch radius of the motor to the belt’s centre line, and the pulleys
  * @example slipGrip({ strandPullN: 0.385, motorRadiusMm: 3.577, pulleys: 6/25/40 with μ 0.8 }).slipTorqueNmm // 2.18
  */
 export function slipGrip(input: {

@@ -17,7 +17,7 @@ export interface DrivenSpeed {
  *
  * Source: belt creep as in Shigley's Mechanical Engineering Design, flat belts; dT/dλ of the neo-Hookean strand.
  *
- * @param loadTorqueNmm what the driven shaft takes
+ * @param rubber its hardness, and the torque that the driven shaft takes
  * @returns the speed, or a sentence where the belt hangs or cannot be laid
  * @example drivenSpeed(drive 6/24.8/38.2, belt, 2400, { hardnessShoreA: 60, loadTorqueNmm: 0.5 })
  */

@@ -165,7 +165,7 @@ export interface ClickFrom {
 /**
  * Which member clicks so many times over a full travel: the one that turns as often, the nearest first.
  *
- * @param figures of a train whose travel end to end is known
+ * @param turns of each member a turn of the motor, of a train whose travel end to end is known
  * @example clicksFrom(figures, 12)[0]?.member.name // 'gear'
  */
 export function clicksFrom({ turns, turnsEndToEnd }: TrainFigures, clicks: number): readonly ClickFrom[] {

@@ -23,7 +23,7 @@ export interface Drift {
  * What two contacts of different diameter do to a disc over its travel: it turns by travel·(ΔD/D)/spacing, and is carried
  * aside by travel²·(ΔD/D)/(2·spacing).
  *
- * @param spacingMm between the two places where it is driven
+ * @param of the travel, both diameters, and the spacing between the two places where it is driven
  * @example drift({ travelMm: 100, spacingMm: 60, firstMm: 8, secondMm: 8.2 }).turnRad // 0.0412
  */
 export function drift(of: {

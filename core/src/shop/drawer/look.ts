@@ -62,7 +62,7 @@ export const lengthOf = ({ measuredMm, innerLengthMm }: Pick<Item, 'measuredMm' 
 const LIES_RELATIVE = 0.01;
 const LIES_MM = 0.6;
 
-/** Whether a measured length is not what its label says. @param std of the reading, mm */
+/** Whether a measured length is not what its label says. @param stdMm of the reading */
 export const labelLies = (labelMm: number, measuredMm: number, stdMm: number): boolean =>
   Math.abs(measuredMm - labelMm) > Math.max(LIES_MM, LIES_RELATIVE * labelMm) + 2 * stdMm;
 

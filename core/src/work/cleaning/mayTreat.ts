@@ -32,7 +32,7 @@ const yes = (caution = ''): Leave => ({ may: true, caution });
 /**
  * Whether an agent may go on a place: by its material, by the bench’s table, and by what a spot test said there.
  *
- * @param materialKnown whether it was asked already: unknown then counts as unknown, and asks for a spot test
+ * @param materialAsked whether it was asked already: unknown then counts as unknown, and asks for a spot test
  * @example mayTreat(COMPATIBILITY, 'acetone', pulley of ABS, state, true).may // false
  */
 export function mayTreat(
