@@ -44,7 +44,7 @@ export const AGENTS = [
 ] as const;
 export type Agent = (typeof AGENTS)[number];
 
-/** What a place was found to be. All but the last are taken off; what is dry wants a lubricant. */
+/** What a place was found to be. All but the last are taken off; what is dry needs a lubricant. */
 export const DIRTS = [
   'fluff',
   'oily',

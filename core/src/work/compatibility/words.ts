@@ -36,7 +36,7 @@ export const DIRT_NAMES: Readonly<Record<Dirt, string>> = {
   sludge: 'sludge',
   corroded: 'corroded',
   sticky: 'sticky',
-  dry: 'dry, wants a lubricant',
+  dry: 'dry, needs a lubricant',
 };
 
 export const GRADE_NAMES: Readonly<Record<Grade, string>> = {
