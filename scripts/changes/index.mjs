@@ -40,7 +40,7 @@ function asked({ tests, generated = [] }) {
     'vitest',
     'run',
     '--reporter=dot',
-    '--silent',
+    '--silent=true',
     ...tests,
   ]);
   return status === 0 ? [] : `${stdout}${stderr}`.split('\n').filter((line) => /FAIL|Error/.test(line));
