@@ -93,7 +93,7 @@ module.exports = {
       name: 'one-seam-for-storage',
       severity: 'error',
       comment: 'localForage is used in one file, so that it can be exchanged in one file.',
-      from: { path: '^app/src/', pathNot: 'persistence/storage\\.ts$' },
+      from: { path: '^app/src/', pathNot: 'persistence/storage(\\.test)?\\.ts$' },
       to: { path: 'node_modules/localforage' },
     },
     {

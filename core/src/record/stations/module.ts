@@ -1,4 +1,4 @@
-import type { Fields, ShapeValue } from '../../base/schema';
+import type { ShapeValue } from '../../base/schema';
 import { ok, type LengthUnit, type Result } from '../../base/units';
 
 /** The stations in working order, and what each is called. */
@@ -15,9 +15,6 @@ export const STATION_NAMES = {
 } as const satisfies Readonly<Record<string, string>>;
 export type StationId = keyof typeof STATION_NAMES;
 export const STATIONS = Object.keys(STATION_NAMES) as readonly StationId[];
-
-/** Events by name, each with the fields that it carries. */
-type EventFields = Readonly<Record<string, Fields>>;
 
 /** What happened, by the events of a module: `{ type, … }`. */
 export type BodyOf<E> = { readonly [T in keyof E]: { readonly type: T } & ShapeValue<E[T]> }[keyof E];

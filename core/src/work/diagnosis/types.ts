@@ -3,7 +3,6 @@ import type { Depth } from './schema';
 
 /** Answers that say nothing: tried without a clear result, or passed over for now. */
 export const SILENT_OUTCOMES = ['unclear', 'notTried'] as const;
-type SilentOutcome = (typeof SILENT_OUTCOMES)[number];
 
 /** One answer to one test. */
 export interface Observation {
