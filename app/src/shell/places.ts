@@ -127,13 +127,11 @@ export const ticketPlace = (path: string): Place | undefined =>
  * @example placeAt('/t/a/handBack')?.source // 'stations/handBack/HandBackPage'
  */
 export function placeAt(pathname: string): Pick<Place, 'source' | 'book'> | undefined {
-  const [place = '', , station] = pathname.split('/').filter(Boolean);
-  if (place === 't') return STATION_PLACES[station as StationId] ?? ticketPlace(station ?? '');
-  const tail = pathname.split('/').filter(Boolean).slice(1);
-  return PLACES.find(
-    ({ of, path }) =>
-      of === 'bench' &&
-      path.split('/')[0] === place &&
-      path.split('/').filter(Boolean).length === Math.min(1, place.length) + tail.length,
-  );
+  const parts = pathname.split('/').filter(Boolean);
+  if (parts[0] === 't') return STATION_PLACES[parts[2] as StationId] ?? ticketPlace(parts[2] ?? '');
+  return PLACES.find(({ of, path }) => {
+    const wanted = path.split('/').filter(Boolean);
+    const fits = wanted.every((part, at) => part.startsWith(':') || part === parts[at]);
+    return of === 'bench' && wanted.length === parts.length && fits;
+  });
 }
