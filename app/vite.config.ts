@@ -1,3 +1,4 @@
+import { createRequire } from 'node:module';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
@@ -7,7 +8,24 @@ import { VitePWA } from 'vite-plugin-pwa';
 /** The page as the service worker keeps it; the server writes the mode in, so that a demo is never taken for a bench. */
 const SHELL = '/shell?mode=__MODE__';
 
-export default defineConfig({
+/** Shared by many pages, and wanted by none before it stands: belts to choose from, and segments. */
+const AFTER_THE_FIRST_PAINT =
+  /belts\/catalogue\/|ui\/(Segments|NumberLine)\.|react-(radio-group|roving-focus|collection|use-size)\//;
+
+/** The router's package offers its build without warnings beside the one that its door leads to, and no name for it. */
+const quietRouter = createRequire(import.meta.url)
+  .resolve('react-router')
+  .replace('/development/', '/production/')
+  .replace(/\.js$/, '.mjs');
+
+export default defineConfig(({ command }) => ({
+  resolve: {
+    alias: [
+      ...(command === 'build' ? [{ find: /^react-router$/, replacement: quietRouter }] : []),
+      // Its build without a polyfill of what every browser has.
+      { find: /^localforage$/, replacement: 'localforage/dist/localforage.nopromises.js' },
+    ],
+  },
   plugins: [
     react(),
     tailwindcss(),
@@ -74,11 +92,11 @@ export default defineConfig({
               test: /node_modules\/(react|react-dom|scheduler|react-redux|redux|redux-thunk|reselect|immer|@reduxjs|react-router|use-sync-external-store|localforage|nanoid|get-nonce)\//,
             },
             // What many pages share goes together: few files compress better and are fetched in one go.
-            { name: 'shared', minShareCount: 12 },
+            { name: 'shared', test: (id) => !AFTER_THE_FIRST_PAINT.test(id), minShareCount: 12 },
             // Small parts of every drawing, which would each be a request.
             {
               name: 'drawing',
-              test: /parts\/draw\/(beltOutline|useWidth|driveLayout|DriveDrawing)\.|parts\/measuring\/|measuring\/(figure|suspect)\.ts/,
+              test: /parts\/draw\/(useWidth|driveLayout|layOutDrive|DriveDrawing)\.|parts\/measuring\/|measuring\/(figure|suspect)\.ts/,
             },
           ],
         },
@@ -86,4 +104,4 @@ export default defineConfig({
     },
   },
   worker: { format: 'es' },
-});
+}));

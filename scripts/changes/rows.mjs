@@ -117,13 +117,12 @@ export const tape: Guide = {
     tests: ['core/src/work'],
     most: 2,
     steps: {
-      'core/src/work/compatibility/schema.ts': after("  'acetone',\n", "  'ethylAcetate',\n"),
+      'core/src/work/compatibility/schema.ts': after("  acetone: 'acetone',\n", "  ethylAcetate: 'ethyl acetate',\n"),
       'core/src/work/compatibility/agents.ts': (text) => {
         const [record] = /^ {2}acetone: \{[\s\S]*?^ {2}\},\n/m.exec(text) ?? [];
         if (!record) throw new Error('acetone has no record any more');
         const added = record
           .replace('  acetone:', '  ethylAcetate:')
-          .replace("name: 'acetone'", "name: 'ethyl acetate'")
           .replace(/said: .*,/, 'said: /\\bethyl acetate\\b/,')
           .replace(/spelt: \[[^\]]*\]/, 'spelt: []');
         return text.replace(record, record + added);

@@ -2,8 +2,6 @@ import { lazy, Suspense } from 'react';
 import { Link, useLocation } from 'react-router';
 import { counted } from '@loose-pulley/core/base/units';
 import { redoTarget, undoTarget } from '@loose-pulley/core/record/ticket';
-import { LidLine, MainsLine } from '../parts/clock/MainsLine';
-import { ChangeStrip } from '../parts/clock/ChangeStrip';
 import { TimerStrip } from '../parts/clock/TimerStrip';
 import { ofBook } from '../state/persistence/book';
 import { redo, undo } from '../state/persistence/actions';
@@ -13,6 +11,7 @@ import { PageBroken } from './PageBroken';
 import { useDescribe } from './useDescribe';
 
 const BookFoot = lazy(() => import('./BookFoot'));
+const TicketFoot = lazy(() => import('./TicketFoot'));
 
 const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
 
@@ -62,10 +61,10 @@ export function Foot() {
           )}
         </>
       )}
-      {open && <MainsLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
-      {open && <LidLine ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
       <PageBroken at={open?.id ?? ''}>
-        {open && <ChangeStrip ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+        <Suspense fallback={null}>
+          {open && <TicketFoot ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+        </Suspense>
         <TimerStrip />
       </PageBroken>
       <span aria-live="polite" className="ml-auto py-1 text-right">

@@ -1,13 +1,16 @@
+import { lazy, Suspense } from 'react';
 import { NavLink, useLocation } from 'react-router';
-import { themeChosen, unitChosen } from '../state/store/settings';
-import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
+import { themeChosen } from '../state/store/settings';
+import { useAppDispatch, useAppSelector } from '../state/store/hooks';
 import { useDark } from '../parts/ui/useDark';
 import { Button } from '../parts/ui/Button';
-import { Segments } from '../parts/ui/Segments';
 import { cx } from '../parts/ui/cx';
 import { KeyCap } from '../parts/ui/KeyCap';
 import { PLACES } from './places';
 import { isDemo } from '../state/boot';
+
+// Nobody changes the unit before the page stands.
+const UnitChoice = lazy(() => import('./UnitChoice'));
 
 /** The mark: two pulleys and a belt that has gone slack. */
 function Logo() {
@@ -22,7 +25,6 @@ function Logo() {
 
 export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly onHelp: () => void }) {
   const dispatch = useAppDispatch();
-  const unit = useUnit();
   const dark = useDark();
   const ticket = useAppSelector(({ openTicket }) => openTicket.ticket);
   const { pathname } = useLocation();
@@ -70,15 +72,11 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
       </nav>
       <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}
-        <Segments
-          label="Unit of the screen"
-          value={unit}
-          options={[
-            ['mm', 'mm'],
-            ['in', 'in'],
-          ]}
-          onChoose={(next) => dispatch(unitChosen(next))}
-        />
+        <span className="flex min-w-[88px] justify-end">
+          <Suspense fallback={null}>
+            <UnitChoice />
+          </Suspense>
+        </span>
         <Button
           look="quiet"
           className="max-sm:hidden"

@@ -15,7 +15,8 @@ import { ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { useRecommendations } from '../../parts/ticket/useRecommendation';
-import { useDrives, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveViews } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { BeltName } from '../../parts/ui/SectionSign';
 import { writeTicketName } from '../../parts/ticket/names';
@@ -50,7 +51,7 @@ export function SheetPage() {
   const { ticket } = useTicket();
   const unit = useUnit();
   const { handBack } = ticket;
-  const views = useDrives();
+  const views = useDriveViews();
   const recommendations = useRecommendations(views);
   // What a finer calculation may yet change is not printed.
   const ready = recommendations.every(({ status }, index) => status === 'settled' || !views[index]?.situation.ok);

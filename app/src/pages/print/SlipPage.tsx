@@ -9,7 +9,8 @@ import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { shapeOf, beltLabel } from '@loose-pulley/core/base/shapes';
 import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { BeltName } from '../../parts/ui/SectionSign';
 import { PrintScale } from './PrintScale';
@@ -103,7 +104,7 @@ function Misfit({ view, recommendation }: { readonly view: DriveView; readonly r
 /** What to ask for in a shop: section, sizes that will do, and the ring and its length at 1:1 to hold a belt against. */
 export function SlipPage() {
   const { ticket } = useTicket();
-  const view = useDrive();
+  const view = useDriveView();
   if (!view.situation.ok) {
     return (
       <p className="p-5">

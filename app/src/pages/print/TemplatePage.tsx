@@ -4,7 +4,8 @@ import { draftBelt, draftDrive, writeDxf, writeSvg } from '@loose-pulley/core/fi
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';
 import { download, fileName } from '../../parts/ui/download';
@@ -14,7 +15,7 @@ import { TrueSize } from './TrueSize';
 /** The belt or the whole drive at 1:1: to print and lay the thing on it, or as a file for a drawing program. */
 export function TemplatePage() {
   const { ticket } = useTicket();
-  const view = useDrive();
+  const view = useDriveView();
   const { drive, facts } = view;
   const unit = useUnit();
   const [shown, setShown] = useState<'belt' | 'drive'>('belt');

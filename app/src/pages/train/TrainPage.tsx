@@ -2,7 +2,7 @@ import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 
 import { trainView } from '@loose-pulley/core/views/train';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { useWidth } from '../../parts/draw/useWidth';
 import { beltSizes } from '../../parts/train/beltSizes';
 import { RollersPanel } from '../../parts/train/RollersPanel';

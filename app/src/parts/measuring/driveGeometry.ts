@@ -3,7 +3,7 @@ import { fitBelt } from '@loose-pulley/core/physics/drive';
 import type { DriveFacts } from '@loose-pulley/core/belts/measuring';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
-import type { DrawnDrive } from '../draw/DriveDrawing';
+import type { DrawnDrive } from '../draw/drawnDrive';
 import type { DriveRecord } from '@loose-pulley/core/record/stations';
 
 /** What the drive drawing shows of a drive's facts, and of a belt where one is chosen. */

@@ -1,8 +1,8 @@
 import { createContext, useContext } from 'react';
 import { useSearchParams } from 'react-router';
-import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
+import { loaderOf, type Driven } from '@loose-pulley/core/base/loaders';
+import type { DriveRecord } from '@loose-pulley/core/record/stations';
 import type { Ticket, TicketRecord } from '@loose-pulley/core/record/ticket';
-import { useBench } from '../../state/store/hooks';
 
 /** The open ticket, as its pages see it. */
 export interface TicketView {
@@ -21,20 +21,12 @@ export function useTicket(): TicketView {
   return view;
 }
 
-/** The drive on screen, by the letter in the address, with everything that its readings give. Derived, never kept. */
-export function useDrive(): DriveView {
-  const { ticket, past } = useTicket();
+/** The drive on screen, by the letter in the address, and what its belt moves. */
+export function useDrive(): { readonly drive: DriveRecord; readonly driven: Driven } {
+  const { ticket } = useTicket();
   const [search] = useSearchParams();
-  const bench = useBench();
   const letter = search.get('drive');
   const drive = ticket.drives.find(({ name }) => name === letter) ?? ticket.drives[0];
   if (!drive) throw new Error('A ticket keeps at least one drive.');
-  return driveView(ticket, drive, bench, past);
-}
-
-/** Every drive of the ticket, as the papers show them. */
-export function useDrives(): readonly DriveView[] {
-  const { ticket, past } = useTicket();
-  const bench = useBench();
-  return ticket.drives.map((drive) => driveView(ticket, drive, bench, past));
+  return { drive, driven: loaderOf(ticket.loader).driven };
 }

@@ -11,7 +11,8 @@ import { useMovePulley } from '../../parts/measuring/useMovePulley';
 import { Closing } from '../../parts/ticket/Closing';
 import { ComplaintAnswers } from '../../parts/ticket/ComplaintAnswers';
 import { FilledArea } from '../../parts/ticket/FilledArea';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { Caution } from '../../parts/ui/Caution';
 import { ReadingField } from '../../stations/measure/ReadingField';
@@ -26,7 +27,7 @@ import { useUnit } from '../../state/store/hooks';
  */
 export function SwapPage() {
   const { ticket, canWrite } = useTicket();
-  const view = useDrive();
+  const view = useDriveView();
   const { drive, facts, situation } = view;
   const unit = useUnit();
   const onMove = useMovePulley(drive, canWrite);

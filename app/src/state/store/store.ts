@@ -1,4 +1,5 @@
-import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
+import { configureStore } from '@reduxjs/toolkit';
+import type { Middleware, UnknownAction } from '@reduxjs/toolkit';
 import { setAutoFreeze } from 'immer';
 import { reload } from '../persistence/actions';
 import { followTicket, heldTries } from '../persistence/book';
@@ -26,6 +27,44 @@ function heldBy({ openTicket: { ticket } }: RootState): string {
   return `${id} ${known}`;
 }
 
+/** What works beside the store: told after every action what it was, and what is so now and was so before. */
+type Follower = (action: UnknownAction, now: RootState, before: RootState, dispatch: AppDispatch) => void;
+
+const following =
+  (followers: readonly Follower[]): Middleware<object, RootState, AppDispatch> =>
+  ({ getState, dispatch }) =>
+  (next) =>
+  (action) => {
+    const before = getState();
+    const result = next(action);
+    for (const follow of followers) follow(action as UnknownAction, getState(), before, dispatch);
+    return result;
+  };
+
+/** The followers: whatever changes of the open ticket or of the settings is kept. */
+const followers = ({ keeper }: Services): readonly Follower[] => [
+  (_, { openTicket: { ticket } }, before) => {
+    if (ticket !== before.openTicket.ticket && ticket.status === 'open' && ticket.access === 'writer')
+      keeper.keep(ticket.record);
+  },
+  // The drawer follows the ticket: what its tries have out, and what failed.
+  (_, now, before, dispatch) => {
+    const { ticket } = now.openTicket;
+    if (heldBy(now) !== heldBy(before) && ticket.status === 'open' && ticket.access === 'writer')
+      void dispatch(followTicket(ticket.record.ticket));
+  },
+  ({ type }, now, before) => {
+    const set = now.settings !== before.settings && type !== 'settings/settingsLoaded';
+    if (set) keepSettings(now.settings);
+    // The first look at the bench and at the settings changes nothing: whoever did has dropped it then.
+    if (set || (now.bench !== before.bench && before.bench.status !== 'loading')) forgetFront();
+  },
+  // What could not be saved is not in the ticket: the screen goes on from what the store has.
+  (action, _, __, dispatch) => {
+    if (recordStranded.match(action)) void dispatch(reload(action.payload.ticket.id));
+  },
+];
+
 /** A store with what works beside it: whatever changes of the open ticket or of the settings is kept. */
 export function makeStore() {
   const rights = new WritingRights();
@@ -41,7 +80,6 @@ export function makeStore() {
     }),
     rights,
   };
-  const listeners = createListenerMiddleware<RootState, AppDispatch>();
   const store = configureStore({
     reducer: rootReducer,
     middleware: (defaults) =>
@@ -49,38 +87,7 @@ export function makeStore() {
         thunk: { extraArgument: services },
         serializableCheck: { warnAfter: SLOW_CHECK_MS },
         immutableCheck: { warnAfter: SLOW_CHECK_MS },
-      }).prepend(listeners.middleware),
-  });
-  listeners.startListening({
-    predicate: (_, now, before) => now.openTicket.ticket !== before.openTicket.ticket,
-    effect: (_, api) => {
-      const { ticket } = api.getState().openTicket;
-      if (ticket.status === 'open' && ticket.access === 'writer') services.keeper.keep(ticket.record);
-    },
-  });
-  // The drawer follows the ticket: what its tries have out, and what failed.
-  listeners.startListening({
-    predicate: (_, now, before) => heldBy(now) !== heldBy(before),
-    effect: (_, api) => {
-      const { ticket } = api.getState().openTicket;
-      if (ticket.status === 'open' && ticket.access === 'writer') void api.dispatch(followTicket(ticket.record.ticket));
-    },
-  });
-  listeners.startListening({
-    predicate: (action, now, before) => now.settings !== before.settings && action.type !== 'settings/settingsLoaded',
-    effect: (_, api) => keepSettings(api.getState().settings),
-  });
-  listeners.startListening({
-    // The first look at the bench and at the settings changes nothing: whoever did has dropped it then.
-    predicate: (action, now, before) =>
-      (now.settings !== before.settings && action.type !== 'settings/settingsLoaded') ||
-      (now.bench !== before.bench && before.bench.status !== 'loading'),
-    effect: forgetFront,
-  });
-  // What could not be saved is not in the ticket: the screen goes on from what the store has.
-  listeners.startListening({
-    actionCreator: recordStranded,
-    effect: ({ payload }, api) => void api.dispatch(reload(payload.ticket.id)),
+      }).concat(following(followers(services))),
   });
   return { store, services };
 }

@@ -21,6 +21,7 @@ import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
 import { useReading } from '../../parts/measuring/useReading';
+import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
@@ -135,7 +136,7 @@ function SlipTests() {
 
 function Pulls() {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts } = useDriveView();
   const dispatch = useAppDispatch();
   const stage = useStage();
   const moved = DRIVEN[loaderOf(ticket.loader).driven].word;

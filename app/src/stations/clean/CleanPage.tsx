@@ -7,7 +7,7 @@ import { MachineMap } from '../../parts/clean/MachineMap';
 import { mapDrives } from '../../parts/clean/mapDrives';
 import { useClean } from '../../parts/clean/useClean';
 import { useCompatibility } from '../../parts/clean/useCompatibility';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { useNow } from '../../parts/clock/useNow';
 import { useWidth } from '../../parts/draw/useWidth';
 import { StationFoot } from '../../parts/ticket/StationFoot';

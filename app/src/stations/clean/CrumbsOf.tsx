@@ -4,6 +4,7 @@ import { isGone } from '@loose-pulley/core/physics/drive';
 import { formatLength, parseLength } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Fold } from '../../parts/ui/Fold';
 import { TextLine } from '../../parts/ui/TextLine';
@@ -25,7 +26,7 @@ export function CrumbsOf() {
 
 function Counting() {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts } = useDriveView();
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const id = useId();

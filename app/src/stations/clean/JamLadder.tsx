@@ -21,7 +21,8 @@ import { parseLength } from '@loose-pulley/core/base/units';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch, useBench } from '../../state/store/hooks';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Discs } from '../../parts/ticket/Discs';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';
@@ -217,7 +218,7 @@ function Ladder({ jam, put }: { readonly jam: Jam; readonly put: Put }) {
 /** How many turns by hand, and which way from where. */
 function ByHand({ jam, put }: { readonly jam: Jam; readonly put: Put }) {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts } = useDriveView();
   const { priors } = useBench();
   if (!ladderOf(ticket.loader).some(({ rung }) => rung === 'pulleyByHand')) return null;
   const moved = DRIVEN[loaderOf(ticket.loader).driven].word;

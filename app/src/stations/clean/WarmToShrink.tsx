@@ -11,7 +11,8 @@ import { timerState, timerWords } from '@loose-pulley/core/base/timers';
 import { recordEvent, recordEvents } from '../../state/persistence/actions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useNow } from '../../parts/clock/useNow';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Fold } from '../../parts/ui/Fold';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
@@ -20,7 +21,7 @@ import { Input } from '../../parts/ui/Input';
 /** A slack belt warmed to shrink: its length before, three minutes warm, five to cool, its length after. */
 export function WarmToShrink() {
   const { ticket } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts } = useDriveView();
   if (isGone(drive.oldState) || !facts.oldBelt) return null;
   const begun = ticket.cleaning.shrinks.some(({ driveId }) => driveId === drive.id);
   return (
@@ -32,7 +33,7 @@ export function WarmToShrink() {
 
 function Warming() {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts } = useDriveView();
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const nowMs = useNow();
@@ -121,7 +122,7 @@ function Warming() {
 /** The length after, read as the old one was: the same way, the same tools. */
 function AfterLength({ shrink, onLength }: { readonly shrink: Shrink; readonly onLength: () => void }) {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts } = useDrive();
+  const { drive, facts } = useDriveView();
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const id = useId();

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { sameTestElsewhere } from '@loose-pulley/core/views/evidence';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Answers } from './Answers';

@@ -1,7 +1,6 @@
 import { seatedRadiusMm } from '@loose-pulley/core/physics/drive';
 import { oldBeltFinding } from '@loose-pulley/core/belts/sizing';
-import { findMethod, type DriveFacts } from '@loose-pulley/core/belts/measuring';
-import type { MechanismKnown } from '@loose-pulley/core/views/drive';
+import { findMethod } from '@loose-pulley/core/belts/measuring';
 import {
   formatInchFraction,
   formatLength,
@@ -9,19 +8,14 @@ import {
   type LengthUnit,
   formatSpread,
 } from '@loose-pulley/core/base/units';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useUnit } from '../../state/store/hooks';
 import { MEASURAND_NAMES } from '@loose-pulley/core/record/stations';
 
 /** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
-export function Findings({
-  facts,
-  unit,
-  mechanism,
-}: {
-  readonly facts: DriveFacts;
-  readonly unit: LengthUnit;
-  /** What machines with the same mechanism say, until this one is measured. */
-  readonly mechanism?: MechanismKnown;
-}) {
+export function Findings() {
+  const { facts, mechanism } = useDriveView();
+  const unit = useUnit();
   const write = (mm: number) => formatLength(mm, unit);
   const finding = oldBeltFinding(facts);
   const seats = facts.drive
@@ -57,7 +51,7 @@ export function Findings({
         />
         <Figure name="Section" value={facts.section} write={write} unit={unit} empty="needs calipers across the bend" />
       </dl>
-      {!facts.path && mechanism?.path && (
+      {!facts.path && mechanism.path && (
         <p>
           Machines with this mechanism have a path of <strong>{write(mechanism.path.value)}</strong> ±{' '}
           {formatSpread(2 * mechanism.path.std, unit)} {unit}

@@ -3,7 +3,8 @@ import { shapeOf } from '@loose-pulley/core/base/shapes';
 import { capital } from '@loose-pulley/core/base/units';
 import { lazy, useState, Suspense } from 'react';
 import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/belts/measuring';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { driveFactsOf } from '@loose-pulley/core/record/ticket';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
@@ -15,11 +16,12 @@ import { Fold } from '../../parts/ui/Fold';
 import { Later } from '../../parts/ui/Later';
 import { drawingFields } from '../../parts/measuring/DrawingFields';
 import { driveGeometry } from '../../parts/measuring/driveGeometry';
-import { Findings } from './Findings';
 import { OldBeltState } from './OldBeltState';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from '../../parts/measuring/useMovePulley';
 
+// What lies below the first screen.
+const Findings = lazy(async () => ({ default: (await import('./Findings')).Findings }));
 // Both lie folded away at first.
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
 const Idlers = lazy(async () => ({ default: (await import('./Idlers')).Idlers }));
@@ -40,7 +42,8 @@ function stateOf(reading: Reading | undefined, all: readonly Reading[]): string 
 /** The measuring station: the drawing and the list are two faces of the same readings. */
 export function MeasurePage() {
   const { ticket, canWrite } = useTicket();
-  const { drive, facts, driven, mechanism } = useDrive();
+  const { drive, driven } = useDrive();
+  const facts = driveFactsOf(drive);
   const moved = capital(DRIVEN[driven].word);
   const unit = useUnit();
   /** How many readings of the old belt there were when another way was asked for; taken, the blank field goes. */
@@ -108,7 +111,9 @@ export function MeasurePage() {
       <div className="order-1 bg-sheet px-5 pb-6 lg:col-start-1">
         <div className="border-t border-hair pt-4">
           <Later>
-            <Findings facts={facts} unit={unit} mechanism={mechanism} />
+            <Suspense fallback={null}>
+              <Findings />
+            </Suspense>
           </Later>
         </div>
       </div>

@@ -6,7 +6,8 @@ import { parseForce, parseNumber } from '@loose-pulley/core/base/units';
 import { CONDITIONS } from '../../parts/cycles/conditions';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
-import { useDrives, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveViews } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
@@ -28,7 +29,7 @@ function pullWords(views: readonly DriveView[]): string {
 /** What there is to show for this kind of loader: shown, failed, or not shown and why. */
 export function Checks() {
   const { ticket, canWrite } = useTicket();
-  const views = useDrives();
+  const views = useDriveViews();
   return (
     <section aria-labelledby="checks">
       <h3 id="checks" className="border-b border-ink pb-1 text-lg">

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { countsOf, layerCounts, rebuildOf, TEMPORARY_CHANGE } from '@loose-pulley/core/work/strip';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { LeftOver } from '../../parts/strip/LeftOver';

@@ -3,7 +3,8 @@ import { Link } from 'react-router';
 import { inHundred, measurableName, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { FAILURE_NAMES } from '@loose-pulley/core/belts/sizing';
 import type { RecommendationView } from '../../parts/ticket/useRecommendation';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 
 /** The chance that the belt looked at works, what would go wrong first, and what one more measurement would add. */
 export function ChanceLine({
@@ -14,7 +15,7 @@ export function ChanceLine({
   readonly recommendation: RecommendationView;
 }) {
   const { ticket } = useTicket();
-  const { drive, driven, situation } = useDrive();
+  const { drive, driven, situation } = useDriveView();
   const inferred = situation.ok && (situation.value.pathFromOldBelt ?? situation.value.pathFromSisters) === true;
   const { answer, status, trouble } = recommendation;
   const settled = status === 'settled';

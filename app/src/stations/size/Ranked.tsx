@@ -4,7 +4,7 @@ import { chanceOf, type Recommendation } from '@loose-pulley/core/views/drive';
 import { FAILURE_NAMES, marginWord, ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
 import { formatNewton, formatPercent, type LengthUnit } from '@loose-pulley/core/base/units';
 import { TO_BE_HAD, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
-import { useDrive } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';
 import { useOwned } from '../../parts/ticket/useOwned';
@@ -37,7 +37,7 @@ export function Ranked({
 }) {
   const dispatch = useAppDispatch();
   const toBeHad = useAppSelector(({ settings }) => settings.toBeHad);
-  const view = useDrive();
+  const view = useDriveView();
   const owned = useOwned(view);
   const alone = shapeOf(view.drive.oldShape).seat === 'wide';
   const { ranking, status } = recommendation;

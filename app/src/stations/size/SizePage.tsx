@@ -14,7 +14,8 @@ import { useBench, useUnit } from '../../state/store/hooks';
 import { Fold } from '../../parts/ui/Fold';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useOwned } from '../../parts/ticket/useOwned';
-import { useDrive, useTicket } from '../../parts/ticket/useTicket';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useTicket } from '../../parts/ticket/useTicket';
 import { Answer } from './Answer';
 import { Ranked } from './Ranked';
 import { Remedies } from './Remedies';
@@ -33,7 +34,7 @@ const HEAD = 'border-b border-ink text-lg';
 /** The choosing station. Without a path it says what to measure, and where. */
 export function SizePage() {
   const { ticket, canWrite } = useTicket();
-  const view = useDrive();
+  const view = useDriveView();
   const { drive, facts, situation } = view;
   const unit = useUnit();
   const onMove = useMovePulley(drive, canWrite);

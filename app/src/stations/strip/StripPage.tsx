@@ -2,7 +2,7 @@ import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { countsOf, type StepKind } from '@loose-pulley/core/work/strip';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { recordEvent } from '../../state/persistence/actions';
 import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';

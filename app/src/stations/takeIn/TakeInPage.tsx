@@ -8,7 +8,7 @@ import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Caution } from '../../parts/ui/Caution';
 import { Segments } from '../../parts/ui/Segments';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
-import { PluggedCaution } from '../../parts/clock/MainsLine';
+import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { Complaints } from './Complaints';
 import { Discs } from '../../parts/ticket/Discs';
 import { RemoteIntake } from './RemoteIntake';

@@ -1,25 +1,14 @@
 /* All stations together, in one place: a station with a part of the ticket and events of its own adds a line to each. */
-import { deskDescriptions } from './desk/describe';
 import { deskReducers } from './desk/reduce';
-import { takeInDescriptions } from './takeIn/describe';
 import { takeInReducers } from './takeIn/reduce';
-import { findDescriptions } from './find/describe';
 import { findReducers } from './find/reduce';
-import { stripDescriptions } from './strip/describe';
 import { stripReducers } from './strip/reduce';
-import { cleanDescriptions } from './clean/describe';
 import { cleanReducers } from './clean/reduce';
-import { trainDescriptions } from './train/describe';
 import { trainReducers } from './train/reduce';
-import { measureDescriptions } from './measure/describe';
 import { measureReducers } from './measure/reduce';
-import { sizeDescriptions } from './size/describe';
 import { sizeReducers } from './size/reduce';
-import { rebuildDescriptions } from './rebuild/describe';
 import { rebuildReducers } from './rebuild/reduce';
-import { proveDescriptions } from './prove/describe';
 import { proveReducers } from './prove/reduce';
-import { handBackDescriptions } from './handBack/describe';
 import { handBackReducers } from './handBack/reduce';
 import type { StationId } from './module';
 import { cleanEvents, cleanState } from './clean/schema';
@@ -95,18 +84,4 @@ export const stationReducers = {
   ...rebuildReducers,
   ...proveReducers,
   ...handBackReducers,
-};
-/** Each event in a few words, and its place. */
-export const stationDescriptions = {
-  ...deskDescriptions,
-  ...takeInDescriptions,
-  ...findDescriptions,
-  ...stripDescriptions,
-  ...cleanDescriptions,
-  ...trainDescriptions,
-  ...measureDescriptions,
-  ...sizeDescriptions,
-  ...rebuildDescriptions,
-  ...proveDescriptions,
-  ...handBackDescriptions,
 };

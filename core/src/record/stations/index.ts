@@ -11,7 +11,8 @@ export {
   type StateOf,
   type StationId,
 } from './module';
-export { stationDescriptions, stationEvents, stationOfEvent, stationReducers, stationsState } from './all';
+export { stationEvents, stationOfEvent, stationReducers, stationsState } from './all';
+export { stationDescriptions } from './descriptions';
 export * from './desk/schema';
 export { LID_NAMES, MAINS_NAMES, MARK_NAMES, WAITING_NAMES } from './desk/words';
 export * from './takeIn/schema';

@@ -1,16 +1,8 @@
 export * from './schema';
 export { PLACE_KNOWN, type KindKnown, type LubricationPoint } from './kinds';
 export { STARTING_MAP } from './startingMap';
-export {
-  newPlace,
-  nextPlaceNumber,
-  numbered,
-  placesOf,
-  surfaceAt,
-  type MapOf,
-  type MapPlace,
-  type MappedDrive,
-} from './places';
+export { newPlace, nextPlaceNumber, numbered, placesOf, type MapOf, type MapPlace } from './places';
+export { surfaceAt, type MappedDrive } from './surfaceAt';
 export { kindNamed, PLACE_WORDS } from './placeWords';
 export { CLEAN_SWABS, placeState, stillDirty, SURFACE_OF, surfaceOf, type DirtyPlace, type PlaceState } from './state';
 export { agentsFor, mayTreat, type Leave } from './mayTreat';

@@ -1,20 +1,10 @@
-import type { Surface } from '../../physics/drive';
 import type { Loader } from '../../base/loaders';
 import type { Step } from '../strip';
 import { PLACE_KNOWN } from './kinds';
 import { kindNamed } from './placeWords';
 import type { Cleaning, Place, PlaceKind } from './schema';
 import { STARTING_MAP } from './startingMap';
-
-/** A drive, as far as the map needs it. */
-export interface MappedDrive {
-  readonly id: string;
-  readonly name: string;
-  readonly role: string;
-  readonly motorSurface: Surface;
-  readonly drivenSurface: Surface;
-  readonly idlers: ReadonlyArray<{ readonly id: string; readonly name: string; readonly surface: Surface | null }>;
-}
+import type { MappedDrive } from './surfaceAt';
 
 /** What the map of a machine is made from. */
 export interface MapOf {
@@ -117,13 +107,3 @@ export const nextPlaceNumber = ({ cleaning, strip }: Pick<MapOf, 'cleaning' | 's
 /** A place as it is kept once something is said of it: with its number. */
 export const numbered = (place: Place, next: number): Place =>
   place.number === 0 ? { ...place, number: next } : place;
-
-/** The surface of a pulley at a place; null where it is none, or nobody said. */
-export function surfaceAt(place: Place, drives: readonly MappedDrive[]): Surface | null {
-  const drive = drives.find(({ id }) => id === place.driveId);
-  if (!drive) return null;
-  if (place.kind === 'motorPulley') return drive.motorSurface;
-  if (place.kind === 'drivenPulley') return drive.drivenSurface;
-  if (place.kind === 'idler') return drive.idlers.find(({ id }) => place.id.endsWith(`-${id}`))?.surface ?? null;
-  return null;
-}

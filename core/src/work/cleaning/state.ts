@@ -1,7 +1,7 @@
 import { isLubricant, type Agent, type Dirt } from '../compatibility';
 import type { Surface } from '../../physics/drive';
-import { surfaceAt, type MappedDrive } from './places';
 import type { Cleaning, Place, PlaceTreatment, Swab } from './schema';
+import { surfaceAt, type MappedDrive } from './surfaceAt';
 
 /** How a place stands, by what was seen and done there in turn. */
 export interface PlaceState {

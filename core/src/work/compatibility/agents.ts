@@ -1,5 +1,5 @@
-import type { AgentRecord, LubricantName } from './agentRecord';
-import type { Agent } from './schema';
+import type { AgentRecord, CleanerRecord } from './agentRecord';
+import type { Agent, LubricantName } from './schema';
 import { LUBRICANTS } from './lubricants';
 
 /*
@@ -11,9 +11,8 @@ import { LUBRICANTS } from './lubricants';
  */
 
 /** Every agent that cleans. A new one is a record here and its name in the schema. */
-const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
+export const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, CleanerRecord>> = {
   dry: {
-    name: 'dry swab or brush',
     said: null,
     spelt: [],
     use: 'wipe',
@@ -44,7 +43,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: [],
   },
   water: {
-    name: 'distilled water',
     said: /\b(?:distilled|deionised|deionized|plain|lukewarm|warm|clean)? ?water\b/,
     spelt: [],
     use: 'wipe',
@@ -75,7 +73,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: [],
   },
   soapyWater: {
-    name: 'soapy water',
     said: /\b(?:soapy|soap|detergent|washing[- ]up (?:liquid|water)|dish ?soap|suds)(?: (?:and |in )?(?:warm |lukewarm )?water)?\b|\bwater (?:and|with) (?:a little )?(?:soap|detergent)\b/,
     spelt: [],
     use: 'wipe',
@@ -106,7 +103,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: [],
   },
   glassCleaner: {
-    name: 'glass cleaner without ammonia',
     said: /\bammonia-?free (?:glass |window )?cleaner\b|\bglass cleaner without ammonia\b|\blens (?:cleaner|fluid)\b/,
     spelt: [],
     use: 'wipe',
@@ -137,7 +133,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: [],
   },
   isopropanol: {
-    name: 'isopropyl alcohol',
     said: /\b(?:ipa|isopropyl(?: alcohol)?|isopropanol|iso-?propanol|propan-?2-?ol|2-propanol|rubbing alcohol|alcohol|iso)\b/,
     spelt: ['isopropyl', 'isopropanol', 'alcohol'],
     use: 'wipe',
@@ -172,7 +167,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: ['H225', 'H319', 'H336'],
   },
   ethanol: {
-    name: 'ethyl alcohol',
     said: /\b(?:ethanol|ethyl alcohol|methylated spirits?|meths|denatured alcohol|surgical spirits?)\b/,
     spelt: ['ethanol'],
     use: 'wipe',
@@ -208,7 +202,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: ['H225', 'H319'],
   },
   contactCleaner: {
-    name: 'contact cleaner',
     said: /\b(?:contact (?:cleaner|spray|fluid)|switch cleaner|electronics? cleaner|deoxidi[sz]er)\b/,
     spelt: [],
     use: 'wipe',
@@ -239,7 +232,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: ['H222', 'H319', 'H336'],
   },
   petroleumSpirit: {
-    name: 'light petroleum spirit',
     said: /\b(?:white spirits?|petroleum (?:spirits?|ether)|light petroleum|petrol|benzine|naphtha|lighter (?:fluid|fuel)|mineral spirits?|brake cleaner)\b/,
     spelt: ['petroleum', 'naphtha'],
     use: 'wipe',
@@ -275,7 +267,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: ['H225', 'H304', 'H315', 'H336', 'H411'],
   },
   acetone: {
-    name: 'acetone',
     said: /\b(?:acetone?s?|propanone|2-propanone|dimethyl ketone)\b|\bnail (?:varnish|polish) remover\b/,
     spelt: ['acetone'],
     use: 'wipe',
@@ -312,7 +303,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: ['H225', 'H319', 'H336'],
   },
   ammoniaCleaner: {
-    name: 'cleaner with ammonia',
     said: /(?<!without )\bammonia\b(?!-?free)/,
     spelt: [],
     use: 'forAReason',
@@ -348,7 +338,6 @@ const CLEANERS: Readonly<Record<Exclude<Agent, LubricantName>, AgentRecord>> = {
     statements: ['H319'],
   },
   abrasive: {
-    name: 'glass-fibre pen or eraser',
     said: /\b(?:glass[- ]?fib(?:re|er) (?:pen|pencil)|eraser|rubber pencil|emery|sandpaper|fine paper|abrasive|scouring \w+)\b/,
     spelt: [],
     use: 'forAReason',

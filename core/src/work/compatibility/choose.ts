@@ -1,8 +1,17 @@
 import { listed } from '../../base/units';
-import { AGENT_RECORDS } from './agents';
+import { CLEANERS } from './agents';
 import { gradeOf, whatHappens } from './happens';
 import { MATERIAL_NAMES } from './words';
-import { AGENTS, type Agent, type Compatibility, type Dirt, type Effect, type Grade, type Material } from './schema';
+import {
+  AGENTS,
+  isLubricant,
+  type Agent,
+  type Compatibility,
+  type Dirt,
+  type Effect,
+  type Grade,
+  type Material,
+} from './schema';
 
 /** An agent for a place: how it gets on with the material, and what it does to the dirt. */
 export interface AgentChoice {
@@ -66,7 +75,7 @@ export function chooseAgents(
     ...worstOf(table, agent, materials),
   }))
     .filter(({ agent, effect }) =>
-      dirts.length === 0 ? !isLubricant(agent) && AGENT_RECORDS[agent].use !== 'forAReason' : effect !== 'nothing',
+      dirts.length === 0 ? !isLubricant(agent) && CLEANERS[agent].use !== 'forAReason' : effect !== 'nothing',
     )
     .sort(
       (a, b) =>
@@ -76,6 +85,3 @@ export function chooseAgents(
         AGENTS.indexOf(a.agent) - AGENTS.indexOf(b.agent),
     );
 }
-
-/** @example isLubricant('fineOil') // true */
-export const isLubricant = (agent: Agent): boolean => AGENT_RECORDS[agent].use === 'lubricant';

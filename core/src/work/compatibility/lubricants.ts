@@ -1,12 +1,11 @@
-import type { AgentRecord, LubricantName } from './agentRecord';
+import type { AgentRecord } from './agentRecord';
+import type { LubricantName } from './schema';
 
 /** What lets a place run. */
 export const LUBRICANTS: Readonly<Record<LubricantName, AgentRecord>> = {
   fineOil: {
-    name: 'fine oil',
     said: /\b(?:fine |light |machine |sewing machine |clock |watch )?oil(?:ed)?\b/,
     spelt: [],
-    use: 'lubricant',
     grades: {
       copperAlloy: 'fine',
       steel: 'fine',
@@ -40,10 +39,8 @@ export const LUBRICANTS: Readonly<Record<LubricantName, AgentRecord>> = {
     statements: [],
   },
   lithiumGrease: {
-    name: 'lithium grease',
     said: /\b(?:lithium|white(?! spirit)|plastic-safe)(?: grease)?\b/,
     spelt: ['lithium'],
-    use: 'lubricant',
     grades: {
       copperAlloy: 'fine',
       steel: 'fine',
@@ -76,10 +73,8 @@ export const LUBRICANTS: Readonly<Record<LubricantName, AgentRecord>> = {
     statements: [],
   },
   siliconeGrease: {
-    name: 'silicone grease',
     said: /\bsilicon[e]? ?grease\b/,
     spelt: [],
-    use: 'lubricant',
     grades: {
       copperAlloy: 'fine',
       steel: 'fine',

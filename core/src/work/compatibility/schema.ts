@@ -25,24 +25,34 @@ export const MATERIALS = [
 export type Material = (typeof MATERIALS)[number];
 export type KnownMaterial = Exclude<Material, 'unknown'>;
 
-/** What is put on a place: to clean it, or to let it run. The gentlest first. */
-export const AGENTS = [
-  'dry',
-  'water',
-  'soapyWater',
-  'glassCleaner',
-  'isopropanol',
-  'ethanol',
-  'contactCleaner',
-  'petroleumSpirit',
-  'acetone',
-  'ammoniaCleaner',
-  'abrasive',
-  'fineOil',
-  'lithiumGrease',
-  'siliconeGrease',
-] as const;
-export type Agent = (typeof AGENTS)[number];
+/** What cleans, by its name in words. The gentlest first. */
+const CLEANER_NAMES = {
+  dry: 'dry swab or brush',
+  water: 'distilled water',
+  soapyWater: 'soapy water',
+  glassCleaner: 'glass cleaner without ammonia',
+  isopropanol: 'isopropyl alcohol',
+  ethanol: 'ethyl alcohol',
+  contactCleaner: 'contact cleaner',
+  petroleumSpirit: 'light petroleum spirit',
+  acetone: 'acetone',
+  ammoniaCleaner: 'cleaner with ammonia',
+  abrasive: 'glass-fibre pen or eraser',
+} as const;
+/** What lets a place run. */
+const LUBRICANT_NAMES = {
+  fineOil: 'fine oil',
+  lithiumGrease: 'lithium grease',
+  siliconeGrease: 'silicone grease',
+} as const;
+export type LubricantName = keyof typeof LUBRICANT_NAMES;
+export type Agent = keyof typeof CLEANER_NAMES | LubricantName;
+/** What is put on a place: to clean it, or to let it run. */
+export const AGENT_NAMES: Readonly<Record<Agent, string>> = { ...CLEANER_NAMES, ...LUBRICANT_NAMES };
+export const AGENTS = Object.keys(AGENT_NAMES) as readonly Agent[];
+
+/** Whether it is put there to let something run. @example isLubricant('fineOil') // true */
+export const isLubricant = (agent: Agent): agent is LubricantName => agent in LUBRICANT_NAMES;
 
 /** What a place was found to be. All but the last are taken off; what is dry needs a lubricant. */
 export const DIRTS = [

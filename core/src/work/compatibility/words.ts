@@ -1,5 +1,4 @@
-import { AGENT_RECORDS } from './agents';
-import { AGENTS, type Agent, type Dirt, type Effect, type Grade, type Material } from './schema';
+import { type Dirt, type Effect, type Grade, type Material } from './schema';
 
 export const MATERIAL_NAMES: Readonly<Record<Material, string>> = {
   unknown: 'unknown',
@@ -22,10 +21,6 @@ export const MATERIAL_NAMES: Readonly<Record<Material, string>> = {
   siliconeRubber: 'silicone rubber',
   polyurethane: 'polyurethane',
 };
-
-export const AGENT_NAMES = Object.fromEntries(AGENTS.map((agent) => [agent, AGENT_RECORDS[agent].name])) as Readonly<
-  Record<Agent, string>
->;
 
 export const DIRT_NAMES: Readonly<Record<Dirt, string>> = {
   fluff: 'fluff or dust',
