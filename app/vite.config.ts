@@ -8,9 +8,9 @@ import { VitePWA } from 'vite-plugin-pwa';
 /** The page as the service worker keeps it; the server writes the mode in, so that a demo is never taken for a bench. */
 const SHELL = '/shell?mode=__MODE__';
 
-/** Shared by many pages, and wanted by none before it stands: belts to choose from, and segments. */
+/** Shared by many pages, and wanted by none before it stands: what is chosen, what a ticket comes to, and segments. */
 const AFTER_THE_FIRST_PAINT =
-  /belts\/catalogue\/|ui\/(Segments|NumberLine)\.|react-(radio-group|roving-focus|collection|use-size)\//;
+  /core\/src\/(belts\/(catalogue|probability|sizing\/(?!oldBeltFinding))|views|physics\/train\/(words|compute))|ui\/(Segments|NumberLine)\.|workers\/life|store\/assumptions|react-(radio-group|roving-focus|collection|use-size|use-is-hydrated|direction|use-callback-ref)\//;
 
 /** The router's package offers its build without warnings beside the one that its door leads to, and no name for it. */
 const quietRouter = createRequire(import.meta.url)

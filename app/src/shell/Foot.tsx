@@ -4,7 +4,7 @@ import { counted } from '@loose-pulley/core/base/units';
 import { redoTarget, undoTarget } from '@loose-pulley/core/record/ticket';
 import { TimerStrip } from '../parts/clock/TimerStrip';
 import { ofBook } from '../state/persistence/book';
-import { redo, undo } from '../state/persistence/actions';
+import { redo, undo } from '../state/persistence/recording';
 import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
 import { Button } from '../parts/ui/Button';
 import { PageBroken } from './PageBroken';

@@ -7,7 +7,7 @@ import { type EventBody } from '@loose-pulley/core/record/ticket';
 import { formatInchFraction, formatLength, formatSpread } from '@loose-pulley/core/base/units';
 import { parseRingSection } from '@loose-pulley/core/base/shapes';
 import { joinWalk } from '../../parts/keys/walk';
-import { newTicket } from '../../state/persistence/actions';
+import { newTicket } from '../../state/persistence/newTicket';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';

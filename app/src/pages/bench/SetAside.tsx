@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { loadBench, removeFromBench } from '../../state/persistence/actions';
+import { loadBench, removeFromBench } from '../../state/persistence/bench';
 import { loadRaw } from '../../state/persistence/archive';
 import type { SetAside as Record } from '../../state/persistence/tickets';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';

@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { loaderNamed, loaderOf } from '@loose-pulley/core/base/loaders';
-import { newTicket } from '../../state/persistence/actions';
+import { newTicket } from '../../state/persistence/newTicket';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Input } from '../../parts/ui/Input';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { formatDay } from '@loose-pulley/core/base/units';
 import { deleteForGood, loadDeleted, putBack, type Deleted } from '../../state/persistence/deleted';
-import { loadBench } from '../../state/persistence/actions';
+import { loadBench } from '../../state/persistence/bench';
 import { sweep } from '../../state/persistence/sweep';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';

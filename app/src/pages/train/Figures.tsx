@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { clicksFrom, memberWords, PLAY_MM, playAtEndMm } from '@loose-pulley/core/physics/train';
 import { trainView } from '@loose-pulley/core/views/train';
 import { parseNumber } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { NumberLine } from '../../parts/ui/NumberLine';

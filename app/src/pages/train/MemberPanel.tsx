@@ -8,7 +8,7 @@ import {
   type Member,
 } from '@loose-pulley/core/physics/train';
 import { parseNumber } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

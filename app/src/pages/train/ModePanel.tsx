@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { disagreement, homeByHand, type Mode } from '@loose-pulley/core/physics/train';
 import { parseNumber } from '@loose-pulley/core/base/units';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -5,7 +5,7 @@ import { looksRight, memberWords, nextTrial, timed, toothMm, type Member } from 
 import { trainView } from '@loose-pulley/core/views/train';
 import { capital, counted, listed, parseNumber } from '@loose-pulley/core/base/units';
 
-import { recordEvents } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

@@ -10,7 +10,7 @@ import {
   readTrain,
   type Member,
 } from '@loose-pulley/core/physics/train';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { DRIVE_CLASSES, type Closed, type DriveClass } from '@loose-pulley/lab/population';
-import { useBench } from '../../state/store/hooks';
+import { useBench } from '../../state/store/assumptions';
 import { Segments } from '../../parts/ui/Segments';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { PLAYERS, ScoreChart } from './ScoreChart';

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import type { Held } from '@loose-pulley/core/work/cleaning';
 import type { EventBody, Ticket } from '@loose-pulley/core/record/ticket';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 

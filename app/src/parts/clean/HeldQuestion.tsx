@@ -1,6 +1,6 @@
 import { beltHeld } from '@loose-pulley/core/views/clean';
 import type { Ticket } from '@loose-pulley/core/record/ticket';
-import { recordEvents } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/recording';
 import { fitHeld, type OpenTicketState } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useNow } from '../clock/useNow';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { cleanEventsOf, type Blocked } from '@loose-pulley/core/views/clean';
 import type { Compatibility, Material } from '@loose-pulley/core/work/compatibility';
 import type { TreatmentDeed } from '@loose-pulley/core/work/treatmentLine';
-import { recordEvents } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/recording';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { ago, timerState, timerWords } from '@loose-pulley/core/base/timers';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { useMedia } from '../ui/useMedia';

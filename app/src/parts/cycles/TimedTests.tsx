@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useId, useState } from 'react';
 import { timedPairs, timedTestsFor, timesWords, type Timing } from '@loose-pulley/core/work/proving';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

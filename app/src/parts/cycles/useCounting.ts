@@ -8,7 +8,7 @@ import {
   type TestDisc,
 } from '@loose-pulley/core/work/proving';
 import { countingNow, machineView } from '@loose-pulley/core/views/machine';
-import { recordEvents } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { sound } from './tones';

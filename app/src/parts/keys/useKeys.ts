@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { redo, undo } from '../../state/persistence/actions';
+import { redo, undo } from '../../state/persistence/recording';
 import { ofBook, redoBook, undoBook } from '../../state/persistence/book';
 import type { KeyAction } from '../../state/store/settings';
 import { saidAloud } from '../../state/store/openTicket';

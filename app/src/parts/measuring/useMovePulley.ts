@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import type { DriveRecord } from '@loose-pulley/core/record/stations';
 

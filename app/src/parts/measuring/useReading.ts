@@ -16,7 +16,7 @@ import {
 } from '@loose-pulley/core/belts/measuring';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { pullRound } from '@loose-pulley/core/work/cleaning';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { RepeatWatch } from '../keys/repeat';
 import { drafted } from '../../state/store/openTicket';
 import { useAppDispatch, useAppSelector, useNowState, useUnit } from '../../state/store/hooks';

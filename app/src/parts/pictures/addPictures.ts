@@ -1,5 +1,5 @@
 import { PICTURES_MAX } from '@loose-pulley/core/files/exchange';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { savePicture, whilePicturesStay } from '../../state/persistence/pictures';
 import { storeProblem } from '../../state/persistence/storage';
 import type { RootState, Thunk } from '../../state/store/types';

@@ -1,7 +1,7 @@
 import { forbidding, lidNow } from '@loose-pulley/core/work/strip';
 import { powerHeld } from '@loose-pulley/core/views/clean';
 import type { Ticket } from '@loose-pulley/core/record/ticket';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { sayMoment } from '../../state/persistence/moments';
 import { momentAsked, type OpenTicketState } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';

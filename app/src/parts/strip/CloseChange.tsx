@@ -1,6 +1,6 @@
 import { capital } from '@loose-pulley/core/base/units';
 import type { TemporaryChange } from '@loose-pulley/core/work/strip';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 

@@ -1,5 +1,5 @@
 import type { FoundPart } from '@loose-pulley/core/work/strip';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { PictureAdd } from '../pictures/PictureAdd';
 import { useTicket } from '../ticket/useTicket';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { leftOverList, placedLate, type LeftOver as LeftOverItem } from '@loose-pulley/core/work/strip';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

@@ -22,7 +22,7 @@ import {
   type Step,
   type StepKind,
 } from '@loose-pulley/core/work/strip';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

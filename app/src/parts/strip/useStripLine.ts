@@ -15,7 +15,7 @@ import {
 } from '@loose-pulley/core/work/strip';
 import { readLine, type Deed, type Way } from '@loose-pulley/core/work/stripLine';
 import type { EventBody } from '@loose-pulley/core/record/ticket';
-import { recordEvents } from '../../state/persistence/actions';
+import { recordEvents } from '../../state/persistence/recording';
 import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { handBackText, openEnds, type OpenEnd } from '@loose-pulley/core/views/handBack';
 import { FILLED } from '@loose-pulley/core/record/stations';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { CommitButton } from '../ui/Button';
 import { useTicket } from './useTicket';

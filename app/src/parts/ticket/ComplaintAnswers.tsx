@@ -4,7 +4,7 @@ import {
   type Complaint,
   type ComplaintState,
 } from '@loose-pulley/core/record/stations';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { usePageKey } from '../keys/useKeys';
 import { Button } from '../ui/Button';

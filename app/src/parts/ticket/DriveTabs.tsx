@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
 import type { Ticket } from '@loose-pulley/core/record/ticket';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { cx } from '../ui/cx';

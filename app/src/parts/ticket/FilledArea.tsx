@@ -1,6 +1,6 @@
 import { handBackText } from '@loose-pulley/core/views/handBack';
 import type { FilledField } from '@loose-pulley/core/record/stations';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { TextArea } from '../ui/TextLine';

@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { TextArea } from '../ui/TextLine';

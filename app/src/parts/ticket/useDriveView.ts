@@ -1,5 +1,5 @@
 import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
-import { useBench } from '../../state/store/hooks';
+import { useBench } from '../../state/store/assumptions';
 import { useDrive, useTicket } from './useTicket';
 
 /** The drive on screen with everything that its readings and this bench give. Derived, never kept. */

@@ -12,7 +12,7 @@ import {
   type Rollers,
 } from '@loose-pulley/core/physics/train';
 import { parseForce, parseLength, parseNumber } from '@loose-pulley/core/base/units';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';

@@ -2,7 +2,7 @@ import { useDark } from '../../parts/ui/useDark';
 import { useState } from 'react';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
-import { redo, undo } from '../../state/persistence/actions';
+import { redo, undo } from '../../state/persistence/recording';
 import { sayMoment } from '../../state/persistence/moments';
 import { themeChosen, unitChosen } from '../../state/store/settings';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';

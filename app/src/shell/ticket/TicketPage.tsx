@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { ago, clockBehindS } from '@loose-pulley/core/base/timers';
 import { headline } from '@loose-pulley/core/record/ticket';
-import { openTicket, takeOver } from '../../state/persistence/actions';
+import { openTicket, takeOver } from '../../state/persistence/opening';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';

@@ -1,7 +1,7 @@
 import type { EventBody, Ticket } from '@loose-pulley/core/record/ticket';
 import { fitHeld } from '../store/openTicket';
 import type { Thunk } from '../store/types';
-import { recordEvents } from './actions';
+import { recordEvents } from './recording';
 
 /**
  * Puts a belt on: at once where nothing was cleaned, else only once nothing is wet, greasy or unwiped near it. What holds

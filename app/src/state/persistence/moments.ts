@@ -3,7 +3,7 @@ import type { EventBody } from '@loose-pulley/core/record/ticket';
 import { timerState } from '@loose-pulley/core/base/timers';
 import { momentAsked } from '../store/openTicket';
 import type { AppDispatch, RootState } from '../store/types';
-import { recordEvent, recordEvents } from './actions';
+import { recordEvent, recordEvents } from './recording';
 
 /** What the bench can say of power and lid, since the app cannot see them. */
 export type Moment = 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff';

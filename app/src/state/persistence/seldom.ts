@@ -2,7 +2,7 @@ import type { TicketRecord } from '@loose-pulley/core/record/ticket';
 import { summaryChanged, summaryRemoved } from '../store/bench';
 import { saidAloud, strandedSettled } from '../store/openTicket';
 import type { Thunk } from '../store/types';
-import { leaveTicket } from './actions';
+import { leaveTicket } from './opening';
 import { asCopy } from './copy';
 import { deleteTicket } from './deleted';
 import { storeProblem } from './storage';

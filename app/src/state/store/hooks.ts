@@ -1,6 +1,5 @@
 import { useCallback } from 'react';
 import { useDispatch, useSelector, useStore } from 'react-redux';
-import { selectBench } from './selectors';
 import type { AppDispatch, RootState } from './types';
 
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
@@ -12,8 +11,6 @@ export const useNowState = (): (() => RootState) => {
   return useCallback(() => store.getState(), [store]);
 };
 
-/** What this bench believes and demands. */
-export const useBench = () => useAppSelector(selectBench);
 export const useUnit = () => useAppSelector(({ settings }) => settings.unit);
 
 export { selectItems, selectOrders, selectSummaries } from './selectors';

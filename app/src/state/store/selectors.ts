@@ -1,5 +1,3 @@
-import { createSelector } from '@reduxjs/toolkit';
-import type { Bench } from '@loose-pulley/core/views/drive';
 import type { Item } from '@loose-pulley/core/shop/drawer';
 import type { Order } from '@loose-pulley/core/shop/orders';
 import type { RootState } from './types';
@@ -13,14 +11,3 @@ export const selectOrders = ({ book }: RootState): readonly Order[] => book.reco
 
 const NO_ITEMS: readonly Item[] = [];
 export const selectItems = ({ book }: RootState): readonly Item[] => book.record?.book.items ?? NO_ITEMS;
-
-/** What this bench believes and demands. */
-export const selectBench = createSelector(
-  [
-    ({ settings }: RootState) => settings.priors,
-    ({ settings }: RootState) => settings.requirements,
-    ({ settings }: RootState) => settings.toBeHad,
-    ({ book }: RootState) => book.stock,
-  ],
-  (priors, requirements, toBeHad, stock): Bench => ({ priors, requirements, toBeHad, stock }),
-);

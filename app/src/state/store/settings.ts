@@ -1,16 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ToBeHad } from '@loose-pulley/core/belts/catalogue';
 import { LUBRICANT_RULES, type LubricantRuleId } from '@loose-pulley/core/work/cleaning';
+import type { Priors } from '@loose-pulley/core/belts/sizing';
 import type { Requirements } from '@loose-pulley/core/physics/evaluation';
-import {
-  checkPriors,
-  checkRequirements,
-  DEFAULT_PRIORS,
-  DEFAULT_REQUIREMENTS,
-  priorsOfLimits,
-  requirementsOfLimits,
-  type Priors,
-} from '@loose-pulley/core/belts/sizing';
 import type { LengthUnit } from '@loose-pulley/core/base/units';
 
 /** What a single key does. Rebound on the shortcuts sheet, for a foot pedal. */
@@ -58,9 +50,13 @@ export interface Settings {
   readonly theme: Theme;
   readonly singleKeys: boolean;
   readonly keys: Readonly<Record<KeyAction, string>>;
-  /** What is believed of a drive until it is measured, and what is demanded of a belt, on this bench. */
-  readonly priors: Priors;
-  readonly requirements: Requirements;
+  /**
+   * What is believed of a drive until it is measured, and what is demanded of a belt, as this bench has kept it; and the
+   * one list of both that older versions kept. Looked over where they are read: see `assumptions`.
+   */
+  readonly priors?: unknown;
+  readonly requirements?: unknown;
+  readonly limits?: unknown;
   /** What of belts and rings this bench can get. */
   readonly toBeHad: ToBeHad;
   /** Whether a household band is offered at all. */
@@ -78,8 +74,6 @@ export const DEFAULT_SETTINGS: Settings = {
   theme: 'system',
   singleKeys: true,
   keys: DEFAULT_KEYS,
-  priors: DEFAULT_PRIORS,
-  requirements: DEFAULT_REQUIREMENTS,
   toBeHad: 'both',
   bands: true,
   askBy: 'minute',
@@ -108,8 +102,9 @@ export function checkSettings(kept: unknown): Settings {
     theme: given.theme === 'dark' || given.theme === 'lamp' ? 'dark' : given.theme === 'light' ? 'light' : 'system',
     singleKeys: given.singleKeys !== false,
     keys: Object.fromEntries(KEY_ACTIONS.map((action) => [action, keyOf(action)])) as Settings['keys'],
-    priors: checkPriors(given.priors ?? priorsOfLimits(given.limits)),
-    requirements: checkRequirements(given.requirements ?? requirementsOfLimits(given.limits)),
+    priors: given.priors ?? undefined,
+    requirements: given.requirements ?? undefined,
+    limits: given.limits ?? undefined,
     toBeHad: given.toBeHad === 'belts' || given.toBeHad === 'rings' ? given.toBeHad : 'both',
     bands: given.bands !== false,
     askBy: given.askBy === 'test' ? 'test' : 'minute',
@@ -132,15 +127,12 @@ const slice = createSlice({
     singleKeysSwitched(state, { payload }: PayloadAction<boolean>) {
       state.singleKeys = payload;
     },
-    priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: checkPriors(payload) }),
+    priorsSet: (state, { payload }: PayloadAction<Priors>) => ({ ...state, priors: payload }),
     askBySet: (state, { payload }: PayloadAction<Settings['askBy']>) => ({ ...state, askBy: payload }),
     lubricantSet: (state, { payload }: PayloadAction<LubricantRuleId>) => ({ ...state, lubricant: payload }),
     bandsSwitched: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bands: payload }),
     toBeHadSet: (state, { payload }: PayloadAction<ToBeHad>) => ({ ...state, toBeHad: payload }),
-    requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({
-      ...state,
-      requirements: checkRequirements(payload),
-    }),
+    requirementsSet: (state, { payload }: PayloadAction<Requirements>) => ({ ...state, requirements: payload }),
     printScaleSet(state, { payload }: PayloadAction<number>) {
       state.printScale = payload;
     },

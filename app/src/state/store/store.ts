@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import type { Middleware, UnknownAction } from '@reduxjs/toolkit';
 import { setAutoFreeze } from 'immer';
-import { reload } from '../persistence/actions';
+import { reload } from '../persistence/opening';
 import { followTicket, heldTries } from '../persistence/book';
 import { forgetFront } from '../persistence/front';
 import { Keeper } from '../persistence/keeper';

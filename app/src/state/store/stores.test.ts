@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '@loose-pulley/core/belts/sizing';
 import { summarise, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
+import { assumptionsOf } from './assumptions';
 import { benchReducer, summaryChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
 import {
   accessChanged,
@@ -41,8 +42,10 @@ describe('settings', () => {
     const now = settingsReducer(first, settingsLoaded(old));
     expect(now.unit).toBe('in');
     expect(now.keys).toEqual({ ...DEFAULT_KEYS, jump: 'j' });
-    expect(now.requirements).toEqual({ ...DEFAULT_REQUIREMENTS, gripMin: 1.3 });
-    expect(now.priors).toEqual({ ...DEFAULT_PRIORS, drivenDiameterMm: { best: 30, std: 5 } });
+    expect(assumptionsOf(now)).toEqual({
+      requirements: { ...DEFAULT_REQUIREMENTS, gripMin: 1.3 },
+      priors: { ...DEFAULT_PRIORS, drivenDiameterMm: { best: 30, std: 5 } },
+    });
     expect(settingsReducer(first, settingsLoaded({ theme: 'lamp' })).theme).toBe('dark');
     expect(now.printScale).toBe(1);
   });
@@ -50,12 +53,19 @@ describe('settings', () => {
     const own = { priors: { friction: { oily: { best: 0.15 } }, trayPullN: { best: 900 } }, keys: { fit: 'too long' } };
     const now = checkSettings(own);
     const { friction } = DEFAULT_PRIORS;
-    expect(now.priors.friction).toEqual({ ...friction, oily: { ...friction.oily, best: 0.15 } });
+    const { priors } = assumptionsOf(now);
+    expect(priors.friction).toEqual({ ...friction, oily: { ...friction.oily, best: 0.15 } });
     // Out of bounds, so that no belt could be judged by it: the app's own stands in.
-    expect(now.priors.trayPullN).toEqual(DEFAULT_PRIORS.trayPullN);
+    expect(priors.trayPullN).toEqual(DEFAULT_PRIORS.trayPullN);
     expect(now.keys).toEqual(DEFAULT_KEYS);
     for (const broken of [null, 7, [], { priors: null, keys: [] }])
-      expect(checkSettings(broken)).toEqual(DEFAULT_SETTINGS);
+      expect([checkSettings(broken), assumptionsOf(checkSettings(broken))]).toEqual([
+        DEFAULT_SETTINGS,
+        assumptionsOf({}),
+      ]);
+    expect(assumptionsOf({})).toEqual({ priors: DEFAULT_PRIORS, requirements: DEFAULT_REQUIREMENTS });
+    // What hangs on them is worked out anew only where they are other ones.
+    expect(assumptionsOf(now).priors).toBe(priors);
   });
   test('each is set alone', () => {
     const after = [

@@ -17,7 +17,7 @@ import {
 import { cleanView } from '@loose-pulley/core/views/clean';
 
 import { formatNewton, parseForce } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
 import { useReading } from '../../parts/measuring/useReading';

@@ -2,7 +2,7 @@ import { useId, useState } from 'react';
 import { crumbsFinding, crumbsWords, type Crumbs } from '@loose-pulley/core/work/cleaning';
 import { isGone } from '@loose-pulley/core/physics/drive';
 import { formatLength, parseLength } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';

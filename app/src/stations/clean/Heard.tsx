@@ -5,7 +5,7 @@ import { workedBefore } from '@loose-pulley/core/views/knownBefore';
 import { putRight } from '@loose-pulley/core/views/evidence';
 import { readTreatment } from '@loose-pulley/core/work/treatmentLine';
 import { beltHeld } from '@loose-pulley/core/views/clean';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { halfLineTyped } from '../../state/store/openTicket';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useNow } from '../../parts/clock/useNow';

@@ -12,7 +12,7 @@ import {
 import type { PlaceView } from '@loose-pulley/core/views/clean';
 import { isLubricant, AGENT_NAMES, type Agent } from '@loose-pulley/core/work/compatibility';
 import { counted } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';

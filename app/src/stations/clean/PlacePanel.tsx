@@ -10,7 +10,7 @@ import {
   type Material,
 } from '@loose-pulley/core/work/compatibility';
 import { timerState, timerWords } from '@loose-pulley/core/base/timers';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useNow } from '../../parts/clock/useNow';

@@ -8,7 +8,7 @@ import { warmedRange } from '@loose-pulley/core/belts/probability';
 import { isGone } from '@loose-pulley/core/physics/drive';
 import { formatLength } from '@loose-pulley/core/base/units';
 import { timerState, timerWords } from '@loose-pulley/core/base/timers';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useNow } from '../../parts/clock/useNow';
 import { useDriveView } from '../../parts/ticket/useDriveView';

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { inWords, testName } from '@loose-pulley/core/work/diagnosis';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -8,7 +8,7 @@ import {
   type BenchTest,
   type Suggestion,
 } from '@loose-pulley/core/work/diagnosis';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { ANSWER_KEYS, type KeyAction } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';

@@ -11,7 +11,7 @@ import {
   type Observation,
   type Evidence,
 } from '@loose-pulley/core/work/diagnosis';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';

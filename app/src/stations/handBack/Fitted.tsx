@@ -1,5 +1,5 @@
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { SectionSign } from '../../parts/ui/SectionSign';

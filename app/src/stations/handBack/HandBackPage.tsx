@@ -1,7 +1,7 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { writeTicketName } from '../../parts/ticket/names';
 import { picturesNamed, writeTicketFile } from '@loose-pulley/core/record/ticket';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { loadPictures } from '../../state/persistence/pictures';
 import { today } from '../../parts/clock/useNow';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -1,6 +1,6 @@
 import { parseNumber } from '@loose-pulley/core/base/units';
 import { SECTION_SHAPES } from '@loose-pulley/core/base/shapes';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Segments } from '../../parts/ui/Segments';
 import { SurfaceSelect } from './SurfaceSelect';

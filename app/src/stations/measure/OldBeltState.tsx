@@ -1,6 +1,6 @@
 import { OLD_STATES } from '@loose-pulley/core/physics/drive';
 import { OLD_STATE_NAMES, type DriveRecord } from '@loose-pulley/core/record/stations';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Select } from '../../parts/ui/Select';
 

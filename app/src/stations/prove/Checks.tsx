@@ -4,7 +4,7 @@ import { judgedFitted, type DriveView } from '@loose-pulley/core/views/drive';
 import { torqueWords } from '@loose-pulley/core/belts/sizing';
 import { parseForce, parseNumber } from '@loose-pulley/core/base/units';
 import { CONDITIONS } from '../../parts/cycles/conditions';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useDriveViews } from '../../parts/ticket/useDriveView';
 import { useTicket } from '../../parts/ticket/useTicket';

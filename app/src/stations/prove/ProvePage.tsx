@@ -12,7 +12,7 @@ import {
 } from '@loose-pulley/core/work/proving';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { RECHECK_NAMES, RECHECK_RESULTS } from '@loose-pulley/core/work/proving';
 import { recheckTargets } from '@loose-pulley/core/record/ticket';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Segments } from '../../parts/ui/Segments';

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { GEAR_ENDS, GEAR_RESULTS, type GearTrial } from '@loose-pulley/core/work/strip';
 import { forLoader } from '@loose-pulley/core/base/loaders';
 import { formatLength } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

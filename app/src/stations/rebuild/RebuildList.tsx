@@ -19,7 +19,7 @@ import {
   type RebuildItem,
   type Step,
 } from '@loose-pulley/core/work/strip';
-import { recordEvent, recordEvents } from '../../state/persistence/actions';
+import { recordEvent, recordEvents } from '../../state/persistence/recording';
 import { sayMoment } from '../../state/persistence/moments';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useAppSelector } from '../../state/store/hooks';

@@ -16,7 +16,8 @@ import {
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { priorsSet, requirementsSet } from '../../state/store/settings';
-import { useAppDispatch, useBench } from '../../state/store/hooks';
+import { useBench } from '../../state/store/assumptions';
+import { useAppDispatch } from '../../state/store/hooks';
 
 const SPREAD_KEYS = Object.keys(PRIOR_SPREADS) as SpreadKey[];
 const FIGURE_KEYS = Object.keys(PRIOR_FIGURES) as FigureKey[];

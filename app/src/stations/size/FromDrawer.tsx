@@ -11,7 +11,7 @@ import { formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { selectItems, selectOrders, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 
 const ALTERNATES = 12;

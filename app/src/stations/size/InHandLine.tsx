@@ -3,7 +3,7 @@ import { useId } from 'react';
 import { inHand, takeInHand, otherThanLabelled, type DriveFacts } from '@loose-pulley/core/belts/measuring';
 import type { Try } from '@loose-pulley/core/record/stations';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { Input } from '../../parts/ui/Input';

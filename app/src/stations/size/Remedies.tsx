@@ -9,7 +9,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';
 import { fittingOf } from '@loose-pulley/core/views/machine';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { bandsSwitched } from '../../state/store/settings';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';

@@ -11,7 +11,7 @@ import { nanoid } from 'nanoid';
 import { fittingOf } from '@loose-pulley/core/views/machine';
 import { usePageKey } from '../../parts/keys/useKeys';
 import { useTicket } from '../../parts/ticket/useTicket';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { fitBelt } from '../../state/persistence/fitting';
 import { selectItems, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { sameSize, type Item } from '@loose-pulley/core/shop/drawer';

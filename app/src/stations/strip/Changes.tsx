@@ -9,7 +9,7 @@ import {
   TEMPORARY_CHANGE,
 } from '@loose-pulley/core/work/strip';
 import { forLoader, loaderOf } from '@loose-pulley/core/base/loaders';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';

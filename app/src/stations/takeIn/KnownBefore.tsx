@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { carryOver, knownFrom } from '@loose-pulley/core/views/knownBefore';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';

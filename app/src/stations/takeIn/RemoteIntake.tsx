@@ -4,7 +4,7 @@ import { counted } from '@loose-pulley/core/base/units';
 import { useState } from 'react';
 import { questionsFor, type Question } from '@loose-pulley/core/views/remoteIntake';
 import { ANSWERS_MAX_BYTES, readAnswersFile } from '@loose-pulley/core/files/exchange';
-import { recordEvent } from '../../state/persistence/actions';
+import { recordEvent } from '../../state/persistence/recording';
 import { addPictures } from '../../parts/pictures/addPictures';
 import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -22,13 +22,13 @@ export {
 } from './requirements';
 export {
   idlerSurface,
-  oldBeltFinding,
   situationOf,
   SPINDLE_TOLERANCE_PERCENT,
   type Sister,
   type Situation,
   type SituationSetting,
 } from './situation';
+export { oldBeltFinding } from './oldBeltFinding';
 export { gearingOf, needNmm, pullPrior, torqueWords } from './need';
 export { bestOf, bestValues, GROOVE_LOG_RATIO, relativeOf } from './bestValues';
 export { judge, type Judgement, type Running, type Zone } from './judge';

@@ -170,19 +170,3 @@ function oldSectionOf(facts: DriveFacts, shape: SectionShape): BeltSection | und
     widthMm: wide ? (facts.width?.value ?? facts.grooveWidth?.value) : undefined,
   };
 }
-
-/**
- * What the old belt's length says beside the path: a finding, never an average.
- *
- * @returns undefined while either is unmeasured
- * @example oldBeltFinding(facts of a belt of 128.1 on a path of 127.1) // { slack: true, excessMm: 1, sure: false }
- */
-export function oldBeltFinding(
-  facts: DriveFacts,
-): { readonly slack: boolean; readonly excessMm: number; readonly sure: boolean } | undefined {
-  const { oldBelt, path } = facts;
-  if (!oldBelt || !path) return undefined;
-  const excessMm = oldBelt.value - path.value;
-  const std = Math.hypot(oldBelt.std, path.std);
-  return { slack: excessMm > -0.01 * path.value, excessMm, sure: Math.abs(excessMm) > 2 * std };
-}

@@ -55,7 +55,13 @@ vi.mock('./tabs', () => ({
   },
 }));
 vi.mock('./commit', () => ({ Stale: class Stale extends Error {} }));
-const actions = await import('./actions');
+const actions = {
+  ...(await import('./bench')),
+  ...(await import('./newTicket')),
+  ...(await import('./opening')),
+  ...(await import('./otherTabs')),
+  ...(await import('./recording')),
+};
 const { makeStore } = await import('../store/store');
 
 type Bench = ReturnType<typeof makeStore>['store'];

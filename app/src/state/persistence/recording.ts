@@ -1,0 +1,96 @@
+import { nanoid } from 'nanoid';
+import { STATION_NAMES } from '@loose-pulley/core/record/stations';
+import { append, type EventBody } from '@loose-pulley/core/record/ticket';
+import { recordChanged, saidAloud } from '../store/openTicket';
+import type { RootState, Thunk } from '../store/types';
+import { stampNow } from './stampNow';
+
+const mayWrite = (ticket: RootState['openTicket']['ticket']): string | null => {
+  if (ticket.status !== 'open') return '';
+  if (ticket.newer) return 'A newer Loose Pulley wrote this ticket: this one can show it, not change it.';
+  return ticket.access === 'writer'
+    ? null
+    : 'This ticket is being written in another tab. Take it over to change it here.';
+};
+
+/**
+ * Makes something happen to the open ticket: the only way a ticket changes.
+ *
+ * @param gesture events of one gesture that follow one another become one
+ * @returns whether it happened
+ */
+export const recordEvent = (body: EventBody, gesture?: string): Thunk<boolean> => record([body], gesture);
+
+/**
+ * Several things said in one breath: all of them happen or none, and they are taken back together.
+ *
+ * @returns whether they happened
+ */
+export const recordEvents = (bodies: readonly EventBody[]): Thunk<boolean> => record(bodies);
+
+const record =
+  (bodies: readonly EventBody[], gesture?: string): Thunk<boolean> =>
+  (dispatch, getState) => {
+    const { ticket } = getState().openTicket;
+    const refusal = mayWrite(ticket);
+    if (refusal !== null || ticket.status !== 'open') {
+      if (refusal) dispatch(saidAloud({ text: refusal, to: null }));
+      return false;
+    }
+    const together = bodies.length > 1 ? nanoid(10) : undefined;
+    let { record } = ticket;
+    for (const body of bodies) {
+      const next = append(record, stampNow(body, gesture, together));
+      if (!next.ok) {
+        dispatch(saidAloud({ text: next.problem, to: null }));
+        return false;
+      }
+      record = next.value;
+    }
+    dispatch(recordChanged(record));
+    return true;
+  };
+
+const WORDS = {
+  undone: { done: 'Undone', none: 'Nothing to undo.' },
+  redone: { done: 'Redone', none: 'Nothing to redo.' },
+} as const;
+
+const step =
+  (way: 'undone' | 'redone'): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    // Walking the history is fetched when it is asked for: most changes only append.
+    const { appendAny, describeEvent, eventPlace, redoTarget, undoTarget } = await import('../history');
+    const { ticket } = getState().openTicket;
+    if (ticket.status !== 'open') return;
+    const target = way === 'undone' ? undoTarget(ticket.record) : redoTarget(ticket.record);
+    const refusal = target ? mayWrite(ticket) : WORDS[way].none;
+    if (refusal !== null || !target) {
+      dispatch(saidAloud({ text: refusal ?? '', to: null }));
+      return;
+    }
+    let { record } = ticket;
+    // What was said in one breath is taken back in one.
+    for (let at: typeof target | undefined = target; at;) {
+      const next = appendAny(record, stampNow({ type: way, eventId: at.id }));
+      if (!next.ok) {
+        dispatch(saidAloud({ text: next.problem, to: null }));
+        return;
+      }
+      record = next.value;
+      const further = target.together && (way === 'undone' ? undoTarget(record) : redoTarget(record));
+      at = further && further.together === target.together ? further : undefined;
+    }
+    dispatch(recordChanged(record));
+    const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
+    const place = eventPlace(target);
+    const drive = ticket.record.ticket.drives.find(({ id }) => id === place.driveId);
+    dispatch(
+      saidAloud({
+        text: `${WORDS[way].done}: ${what}, on ${STATION_NAMES[place.station]}${drive ? `, drive ${drive.name}` : ''}.`,
+        to: `/t/${ticket.id}/${place.station}${drive ? `?drive=${drive.name}` : ''}`,
+      }),
+    );
+  };
+export const undo = (): Thunk<Promise<void>> => step('undone');
+export const redo = (): Thunk<Promise<void>> => step('redone');
