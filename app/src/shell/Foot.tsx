@@ -2,7 +2,6 @@ import { lazy, Suspense } from 'react';
 import { Link, useLocation } from 'react-router';
 import { counted } from '@loose-pulley/core/base/units';
 import { redoTarget, undoTarget } from '@loose-pulley/core/record/ticket';
-import { TimerStrip } from '../parts/clock/TimerStrip';
 import { ofBook } from '../state/persistence/book';
 import { redo, undo } from '../state/persistence/recording';
 import { useAppDispatch, useAppSelector, useUnit } from '../state/store/hooks';
@@ -11,6 +10,7 @@ import { PageBroken } from './PageBroken';
 import { useDescribe } from './useDescribe';
 
 const BookFoot = lazy(() => import('./BookFoot'));
+const TimerStrip = lazy(async () => ({ default: (await import('../parts/clock/TimerStrip')).TimerStrip }));
 const TicketFoot = lazy(() => import('./TicketFoot'));
 
 const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
@@ -64,8 +64,8 @@ export function Foot() {
       <PageBroken at={open?.id ?? ''}>
         <Suspense fallback={null}>
           {open && <TicketFoot ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+          <TimerStrip />
         </Suspense>
-        <TimerStrip />
       </PageBroken>
       <span aria-live="polite" className="ml-auto py-1 text-right">
         {said &&

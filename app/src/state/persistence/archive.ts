@@ -1,5 +1,6 @@
-import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/record/ticket';
+import type { TicketRecord, TicketSummary } from '@loose-pulley/core/record/ticket';
 import { commit, type Change, type StoredSummary, type StoredTicket } from './commit';
+import { summarise } from './summarise';
 import { recordsOf, summaryTable, ticketTable } from './storage';
 import { current, whyNot, type SetAside } from './tickets';
 
@@ -32,7 +33,7 @@ export async function loadAllTickets([share, of]: readonly [share: number, of: n
     try {
       const { record } = await current(one);
       // What cannot be summed up is not a ticket; what was, when it was written, need not be again.
-      if (one.revision === undefined || summed.get(id) !== one.revision) summarise(record);
+      if (one.revision === undefined || summed.get(id) !== one.revision) await summarise(record);
       records.push(record);
     } catch (error) {
       setAside.push({ id, why: whyNot(error) });

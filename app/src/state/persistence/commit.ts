@@ -1,5 +1,6 @@
-import { summarise, type TicketRecord, type TicketSummary } from '@loose-pulley/core/record/ticket';
+import type { TicketRecord, TicketSummary } from '@loose-pulley/core/record/ticket';
 import { summaryTable, ticketTable, transactionOver } from './storage';
+import { summarise } from './summarise';
 
 /** A ticket as the store holds it, with how often it was written there. One from before that was counted has 0. */
 export interface StoredTicket extends TicketRecord {
@@ -21,6 +22,7 @@ export interface Change {
 
 /** What was written, and under which revision. */
 export interface Written {
+  /** Null of what was taken away, or where it could not be summed up now. */
   readonly summary: TicketSummary | null;
   readonly revision: number;
 }
@@ -46,10 +48,12 @@ const asError = (thrown: unknown): Error =>
  * @throws Stale where a ticket lies under another revision than the one read; else what the browser threw
  */
 export async function commit(changes: readonly Change[]): Promise<readonly Written[]> {
-  const written = changes.map(({ record, over }) => ({
-    summary: record && summarise(record),
-    revision: (over ?? 0) + 1,
-  }));
+  const written = await Promise.all(
+    changes.map(async ({ record, over }) => ({
+      summary: record && (await summarise(record)),
+      revision: (over ?? 0) + 1,
+    })),
+  );
   const transaction = await transactionOver([ticketTable, summaryTable], 'readwrite');
   const tickets = transaction.objectStore('tickets');
   const summaries = transaction.objectStore('summaries');
@@ -60,13 +64,10 @@ export async function commit(changes: readonly Change[]): Promise<readonly Writt
   const write = (): void => {
     changes.forEach(({ id, record }, index) => {
       const { summary, revision } = written[index] as Written;
-      if (record) {
-        tickets.put({ ...record, revision } satisfies StoredTicket, id);
-        summaries.put({ ...(summary as TicketSummary), revision } satisfies StoredSummary, id);
-      } else {
-        tickets.delete(id);
-        summaries.delete(id);
-      }
+      if (record) tickets.put({ ...record, revision } satisfies StoredTicket, id);
+      else tickets.delete(id);
+      if (summary) summaries.put({ ...summary, revision } satisfies StoredSummary, id);
+      else summaries.delete(id);
     });
   };
   const found = ({ id, over }: Change, revision: number | null): void => {

@@ -134,6 +134,6 @@ export class Keeper {
     this.#revisions.set(id, revision);
     this.#kept.add(record);
     tellTabs({ type: 'saved', id });
-    this.#on.saved(summary);
+    if (summary) this.#on.saved(summary);
   }
 }

@@ -52,7 +52,7 @@ export const newTicket =
     }
     try {
       const { summary } = await saveTicket(record, null);
-      dispatch(summaryChanged(summary));
+      if (summary) dispatch(summaryChanged(summary));
       tellTabs({ type: 'saved', id: ticketId });
     } catch (error) {
       // The work goes on in memory; the keeper says so and tries again.

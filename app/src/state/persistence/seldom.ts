@@ -29,7 +29,7 @@ export const saveStranded =
     const copy = asCopy(record);
     try {
       const { summary } = await saveTicket(copy, null);
-      dispatch(summaryChanged(summary));
+      if (summary) dispatch(summaryChanged(summary));
       tellTabs({ type: 'saved', id: copy.ticket.id });
       dispatch(strandedSettled(record));
       dispatch(saidAloud({ text: `Saved as a copy of ${copy.ticket.number}.`, to: `/t/${copy.ticket.id}/timeline` }));

@@ -1,11 +1,11 @@
 import {
-  summarise,
   SUMMARY_VERSION,
   TICKET_VERSION,
   type TicketRecord,
   type TicketSummary,
 } from '@loose-pulley/core/record/ticket';
 import { commit, type StoredSummary, type StoredTicket, type Written } from './commit';
+import { summarise } from './summarise';
 import { answerOf, recordsOf, summaryTable, ticketTable, transactionOver } from './storage';
 
 /*
@@ -35,12 +35,9 @@ export interface SetAside {
  *
  * @throws Stale where somebody else wrote meanwhile; else what the browser threw
  */
-export async function saveTicket(
-  record: TicketRecord,
-  over: number | null,
-): Promise<Written & { readonly summary: TicketSummary }> {
+export async function saveTicket(record: TicketRecord, over: number | null): Promise<Written> {
   const [written] = await commit([{ id: record.ticket.id, record, over }]);
-  return written as Written & { readonly summary: TicketSummary };
+  return written as Written;
 }
 
 /** A stored record in the current format: one that an older Loose Pulley wrote is brought up to it. */
@@ -97,7 +94,8 @@ export async function loadSummaries(): Promise<{
 async function remade(id: string): Promise<TicketSummary | undefined> {
   const read = await loadTicket(id);
   if (!read) return undefined;
-  const summary = summarise(read.record);
+  const summary = await summarise(read.record);
+  if (!summary) throw new Unreadable('what sums it up could not be fetched. Load the page anew.');
   // A cache that cannot be written is no harm: it is made anew next time.
   await summaryTable
     .setItem(id, { ...summary, revision: read.revision } satisfies StoredSummary)

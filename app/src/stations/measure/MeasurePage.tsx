@@ -6,7 +6,6 @@ import { methodsFor, type Measurand, type Reading } from '@loose-pulley/core/bel
 import { driveFactsOf } from '@loose-pulley/core/record/ticket';
 import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
-import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -16,11 +15,12 @@ import { Fold } from '../../parts/ui/Fold';
 import { Later } from '../../parts/ui/Later';
 import { drawingFields } from '../../parts/measuring/DrawingFields';
 import { driveGeometry } from '../../parts/measuring/driveGeometry';
-import { OldBeltState } from './OldBeltState';
 import { ReadingField } from './ReadingField';
 import { useMovePulley } from '../../parts/measuring/useMovePulley';
 
 // What lies below the first screen.
+const StationFoot = lazy(async () => ({ default: (await import('../../parts/ticket/StationFoot')).StationFoot }));
+const OldBeltState = lazy(async () => ({ default: (await import('./OldBeltState')).OldBeltState }));
 const Findings = lazy(async () => ({ default: (await import('./Findings')).Findings }));
 // Both lie folded away at first.
 const DriveSetup = lazy(async () => ({ default: (await import('./DriveSetup')).DriveSetup }));
@@ -133,7 +133,9 @@ export function MeasurePage() {
         {one('centreDistance', 'Shafts')}
         {one('section', 'Belt section', '3')}
         <Later>
-          <OldBeltState drive={drive} canWrite={canWrite} />
+          <Suspense fallback={null}>
+            <OldBeltState drive={drive} canWrite={canWrite} />
+          </Suspense>
           {GONE.includes(drive.oldState) && !facts.section && (
             <>
               {one('grooveWidth', 'Groove width')}
@@ -188,7 +190,9 @@ export function MeasurePage() {
           <Fold title="More than two pulleys" className="border-b border-hair pb-2" open={drive.idlers.length > 0}>
             <Idlers drive={drive} centreMm={facts.centreDistance?.value ?? 40} canWrite={canWrite} />
           </Fold>
-          <StationFoot station="measure" />
+          <Suspense fallback={null}>
+            <StationFoot station="measure" />
+          </Suspense>
         </Later>
       </aside>
     </div>

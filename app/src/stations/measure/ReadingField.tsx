@@ -9,7 +9,7 @@ import {
   type DriveFacts,
   type Reading,
 } from '@loose-pulley/core/belts/measuring';
-import { formatLength, parseLength, formatSpread } from '@loose-pulley/core/base/units';
+import { formatLength, parseLength } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
@@ -96,49 +96,6 @@ function AuxField({
           </span>
         )}
       </span>
-    </div>
-  );
-}
-
-/** How good one such reading is, as the screen says it: two standard uncertainties. Emptied, the method's own returns. */
-function OwnUncertainty({
-  control,
-  reading,
-  disabled,
-}: {
-  readonly control: ReadingControl;
-  readonly reading: Reading;
-  readonly disabled: boolean;
-}) {
-  const unit = useUnit();
-  const id = useId();
-  const isLength = !isForce(reading.measurand);
-  const shown = 2 * (reading.ownStd ?? control.method.readingStd);
-  const text = isLength ? formatSpread(shown, unit) : shown.toFixed(2);
-  return (
-    <div className="flex items-center justify-between gap-2">
-      <label htmlFor={id}>
-        One reading is good to ±, {isLength ? unit : 'N'}
-        {reading.ownStd === null && <span className="text-soft"> (usual)</span>}
-      </label>
-      <Input
-        key={text}
-        id={id}
-        inputMode="decimal"
-        disabled={disabled}
-        defaultValue={text}
-        className="w-20 text-base"
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        onBlur={(event) => {
-          const { value } = event.target;
-          if (value === text) return;
-          if (value.trim() === '') return control.setOwnStd(null);
-          const parsed = parseLength(value, isLength ? unit : 'mm');
-          if (parsed.ok && parsed.value.lengthMm > 0 && parsed.value.lengthMm <= 100)
-            control.setOwnStd(parsed.value.lengthMm / 2);
-          else event.target.value = text;
-        }}
-      />
     </div>
   );
 }
@@ -245,10 +202,9 @@ export function ReadingField({
           <div className="grid gap-1 border-l-2 border-hair py-1 pl-2 text-ink">
             {how && (
               <Suspense fallback={null}>
-                <HowMore method={method} />
+                <HowMore control={control} reading={reading} disabled={!canWrite} />
               </Suspense>
             )}
-            {how && reading && <OwnUncertainty control={control} reading={reading} disabled={!canWrite} />}
           </div>
         </Fold>
         {control.refusal && (

@@ -1,4 +1,4 @@
-export { EVENTS_MAX, TICKET_FORMAT, TICKET_VERSION } from './format';
+export { EVENTS_MAX, SUMMARY_VERSION, TICKET_FORMAT, TICKET_VERSION } from './format';
 export {
   eventFits,
   eventShape,
@@ -21,7 +21,7 @@ export { marksOf, nextStation } from './holds';
 export { changedBy, type Changed } from './changed';
 export { describeEvent, eventPlace } from './describe';
 export { driveFactsOf, grooveOf } from './driveFacts';
-export { picturesNamed, summarise, SUMMARY_VERSION, type TicketSummary } from './summary';
+export { picturesNamed, summarise, type TicketSummary } from './summary';
 export { REMEDY_KIND_NAMES, REMEDY_KINDS, type Judged, type Remedied, type RemedyKind } from './outcome';
 export { writeTicketFile } from './writeTicketFile';
 export { recheckTargets, type RecheckTarget } from './rechecks';

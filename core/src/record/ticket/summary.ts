@@ -4,12 +4,10 @@ import { AGENT_NAMES } from '../../work/compatibility';
 import { oldBeltFinding } from '../../belts/sizing';
 import { STATIONS, type StationId } from '../stations';
 import type { TicketRecord, Ticket } from './schema';
+import { SUMMARY_VERSION } from './format';
 import { headline } from './headline';
 import { marksOf, nextStation } from './holds';
 import { causesOf, judgedOf, remediesOf, workOf, type Judged, type Remedied } from './outcome';
-
-/** Raised whenever a summary says more or otherwise: older ones are made anew. */
-export const SUMMARY_VERSION = 4;
 
 /** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
 export interface TicketSummary {
