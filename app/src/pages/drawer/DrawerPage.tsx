@@ -1,10 +1,10 @@
 import { nanoid } from 'nanoid';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
-import { isAged, lengthOf, newItem, runsLow, type Item } from '@loose-pulley/core/shop/drawer';
+import { useSearchParams } from 'react-router';
+import { isAged, newItem, runsLow, type Item } from '@loose-pulley/core/shop/drawer';
 import { writeList } from '@loose-pulley/core/files/lists';
 import { wantState } from '@loose-pulley/core/shop/orders';
-import { USUAL_SERIES, SERIES, BUILT_IN } from '@loose-pulley/core/belts/catalogue';
+
 import { counted } from '@loose-pulley/core/base/units';
 import { beltLabel, USUAL_SHAPE } from '@loose-pulley/core/base/shapes';
 import { KeepingBook } from '../../parts/book/KeepingBook';
@@ -12,10 +12,10 @@ import { spanOf } from '../../parts/book/railLayout';
 import { useOrderIt } from '../../parts/book/useOrderIt';
 import { today } from '../../parts/clock/useNow';
 import { Button } from '../../parts/ui/Button';
-import { Fold } from '../../parts/ui/Fold';
+
 import { download } from '../../parts/ui/download';
 import { Later } from '../../parts/ui/Later';
-import { LongList } from '../../parts/ui/LongList';
+
 import { changeBook } from '../../state/persistence/book';
 import {
   selectItems,
@@ -26,19 +26,17 @@ import {
   useUnit,
 } from '../../state/store/hooks';
 import { AddBelt } from './AddBelt';
+import { AsList, HangingThere, lookedFor } from './AsList';
+import { AgedSizes, RunningLow, SeriesSwitches } from './Beside';
 import { BringIn } from './BringIn';
 import { InMyHand, type HandReading } from './InMyHand';
 import { ItemPanel, SIZE_PANEL } from './ItemPanel';
 import { Kits } from './Kits';
 import { Rails, type Needed } from './Rails';
 import { Input } from '../../parts/ui/Input';
-import { Check } from '../../parts/ui/Check';
 
 /** From here on the panel of a size stands beside the drawer. */
 const WIDE_PX = 1024;
-/** So many of what runs low stand beside the drawer; the rest is on the order's page. */
-const LOW_SHOWN = 6;
-
 /** The drawer: what hangs where, what runs low, where the one in the hand belongs. */
 export function DrawerPage() {
   const dispatch = useAppDispatch();
@@ -77,27 +75,7 @@ export function DrawerPage() {
       if (window.innerWidth < WIDE_PX) document.getElementById(SIZE_PANEL)?.scrollIntoView({ block: 'start' });
     });
   }, []);
-  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = useMemo(
-    () =>
-      words.length === 0
-        ? items
-        : items.filter((one) => {
-            const text = [
-              one.label,
-              one.place,
-              one.supplier,
-              one.kit,
-              beltLabel(one, 'mm').words,
-              ...one.sellerNumbers.map(({ number }) => number),
-            ]
-              .join(' ')
-              .toLowerCase();
-            return words.every((word) => text.includes(word));
-          }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the words are the text's
-    [items, find],
-  );
+  const shown = useMemo(() => lookedFor(items, find), [items, find]);
   const span = useMemo(() => spanOf(shown), [shown]);
   const needed = useMemo((): readonly Needed[] => {
     const wants = summaries
@@ -168,38 +146,13 @@ export function DrawerPage() {
         {items.length > 0 && (
           <>
             <Rails items={shown} span={span} needed={needed} pickedId={pickedId} unit={unit} onPick={pickHung} />
-            {bunch.length > 1 && (
-              <section
-                aria-label="Hanging there"
-                className="my-3 flex flex-wrap items-center gap-x-2 border-t border-hair pt-2"
-              >
-                <span className="text-sm text-soft">Hanging there:</span>
-                {bunch
-                  .flatMap((id) => items.find((one) => one.id === id) ?? [])
-                  .map((one) => (
-                    <Button key={one.id} look="quiet" aria-pressed={one.id === pickedId} onClick={() => pick(one.id)}>
-                      {name(one)} ({one.quantity})
-                    </Button>
-                  ))}
-              </section>
-            )}
-            <Fold title="As a list" className="mt-3 border-t border-ink">
-              <LongList as="ul" items={shown} keyOf={({ id }) => id} usualPx={45} label="Sizes in the drawer">
-                {(one) => (
-                  <button
-                    type="button"
-                    className="grid min-h-11 w-full grid-cols-[7.5rem_4rem_minmax(0,1fr)] items-center gap-3 border-b border-hair text-left hover:bg-paper"
-                    onClick={() => pick(one.id)}
-                  >
-                    <span className="font-semibold">{name(one)}</span>
-                    <span className="text-right">{one.quantity}</span>
-                    <span className="truncate text-soft">
-                      {[one.place, one.label, one.supplier].filter(Boolean).join(' · ')}
-                    </span>
-                  </button>
-                )}
-              </LongList>
-            </Fold>
+            <HangingThere
+              items={bunch.flatMap((id) => items.find((one) => one.id === id) ?? [])}
+              pickedId={pickedId}
+              name={name}
+              onPick={pick}
+            />
+            <AsList items={shown} name={name} onPick={pick} />
           </>
         )}
         <Kits kits={record?.book.kits ?? []} />
@@ -233,48 +186,8 @@ export function DrawerPage() {
           }
           onNew={putIn}
         />
-        {low.length > 0 && (
-          <section aria-labelledby="low" className="grid gap-1">
-            <h2 id="low" className="border-b border-ink pb-1 text-lg">
-              Running low
-            </h2>
-            <ul>
-              {low.slice(0, LOW_SHOWN).map((one) => (
-                <li key={one.id} className="flex items-center justify-between gap-2 border-b border-hair">
-                  <Button look="quiet" onClick={() => pick(one.id)}>
-                    {name(one)}
-                  </Button>
-                  <span>{one.quantity === 0 ? 'none' : `${one.quantity} left`}</span>
-                </li>
-              ))}
-            </ul>
-            <Link to="/orders" className="inline-flex min-h-11 items-center underline decoration-2 underline-offset-4">
-              {low.length > LOW_SHOWN ? `${low.length - LOW_SHOWN} more, and what to order` : 'What to order'}
-            </Link>
-          </section>
-        )}
-        {aged.length > 0 && (
-          <section aria-labelledby="aged">
-            <h2 id="aged" className="border-b border-ink pb-1 text-lg">
-              Old rubber, measure first
-            </h2>
-            <p className="py-1">
-              {aged.slice(0, 12).map((one, index) => (
-                <span key={one.id}>
-                  {index > 0 && ', '}
-                  <button
-                    type="button"
-                    className="min-h-11 underline decoration-hair decoration-2 underline-offset-4"
-                    onClick={() => pick(one.id)}
-                  >
-                    {beltLabel({ ...one, innerLengthMm: lengthOf(one) }, unit).size}
-                  </button>
-                </span>
-              ))}
-              {aged.length > 12 && ` and ${aged.length - 12} more`}
-            </p>
-          </section>
-        )}
+        <RunningLow low={low} name={name} onPick={pick} />
+        <AgedSizes aged={aged} unit={unit} onPick={pick} />
         <Later>
           <BringIn items={items} />
           <Button
@@ -283,26 +196,7 @@ export function DrawerPage() {
           >
             Save the drawer as CSV
           </Button>
-          <section aria-labelledby="series">
-            <h2 id="series" className="text-lg">
-              Series to choose from
-            </h2>
-            <p className="text-sm text-soft">What Size ranks beside the drawer.</p>
-            {SERIES.map((one) => {
-              const on = USUAL_SERIES.includes(one) !== (record?.book.switchedSeries ?? []).includes(one);
-              return (
-                <Check
-                  key={one}
-                  checked={on}
-                  onCheck={(checked) =>
-                    void dispatch(changeBook([{ type: 'seriesSwitched', series: one, on: checked }]))
-                  }
-                >
-                  {BUILT_IN[one].name}
-                </Check>
-              );
-            })}
-          </section>
+          <SeriesSwitches switched={record?.book.switchedSeries ?? []} />
           <KeepingBook />
         </Later>
         {status === 'newer' && (

@@ -1,8 +1,10 @@
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo } from 'react';
 import type { CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { ZONE_NAMES, type RulerZone } from '@loose-pulley/core/belts/sizing';
 import { formatLength, MM_PER_INCH, type LengthUnit } from '@loose-pulley/core/base/units';
 import { rulerLayout, type RulerRow } from './rulerLayout';
+import { BeltTick, RulerReading } from './RulerMarks';
+import { useRulerWalk } from './useRulerWalk';
 import { useWidth } from './useWidth';
 
 interface Props {
@@ -23,11 +25,6 @@ interface Props {
   readonly onFree: (lengthMm: number | null) => void;
   readonly freeMm: number | null;
 }
-
-/** What Shift and an arrow key move by, between the belts. */
-const FREE_STEP_MM = 0.5;
-/** A tap that trembles by less than this still means the belt. */
-const DRAG_PX = 5;
 
 const ZONE_FILL: Readonly<Record<RulerZone['zone'], string>> = {
   tooTight: 'fill-none',
@@ -88,49 +85,7 @@ export function StretchRuler({
   );
   const { scale, heightPx, left, right, axisY, bandTop } = layout;
   const inside = stock.filter(({ innerLengthMm }) => scale(innerLengthMm) >= left && scale(innerLengthMm) <= right);
-  const index = inside.findIndex(({ id }) => id === picked?.id);
-  const downX = useRef(0);
-  const pick = (at: number): void => {
-    const belt = inside[Math.max(0, Math.min(inside.length - 1, at))];
-    if (belt) onPick(belt);
-  };
-  const nearest = (mm: number): number => {
-    const distances = inside.map(({ innerLengthMm }) => Math.abs(innerLengthMm - mm));
-    return distances.indexOf(Math.min(...distances));
-  };
-  const free = (mm: number): void => {
-    const within = Math.max(scale.invert(left), Math.min(scale.invert(right), mm));
-    onFree(Math.round(within * 10) / 10);
-    pick(nearest(within));
-  };
-  const onKeyDown = (event: KeyboardEvent): void => {
-    const by = { ArrowLeft: -FREE_STEP_MM, ArrowRight: FREE_STEP_MM }[event.key];
-    if (event.shiftKey && by !== undefined) {
-      event.preventDefault();
-      return free((freeMm ?? picked?.innerLengthMm ?? pathMm) + by);
-    }
-    if (event.key === 'Escape') return onFree(null);
-    const to = {
-      ArrowLeft: index - 1,
-      ArrowDown: index - 1,
-      ArrowRight: index + 1,
-      ArrowUp: index + 1,
-      Home: 0,
-      End: inside.length - 1,
-    }[event.key];
-    if (to === undefined) return;
-    event.preventDefault();
-    onFree(null);
-    pick(to);
-  };
-  const onPointer = (event: PointerEvent<HTMLDivElement>): void => {
-    const mm = scale.invert(event.clientX - event.currentTarget.getBoundingClientRect().left);
-    if (event.type === 'pointerdown') {
-      downX.current = event.clientX;
-      onFree(null);
-      pick(nearest(mm));
-    } else if (event.buttons === 1 && (freeMm !== null || Math.abs(event.clientX - downX.current) > DRAG_PX)) free(mm);
-  };
+  const walk = useRulerWalk({ inside, layout, picked, pathMm, freeMm, onPick, onFree });
   const pickedX = picked && scale(picked.innerLengthMm);
   const clip = (x: number) => Math.max(left, Math.min(right, x));
   const wordsW = pickedWords.length * 9;
@@ -155,9 +110,7 @@ export function StretchRuler({
       aria-valuetext={pickedWords}
       className="relative w-full touch-pan-y"
       style={{ height: heightPx }}
-      onKeyDown={onKeyDown}
-      onPointerDown={onPointer}
-      onPointerMove={onPointer}
+      {...walk}
     >
       <svg
         width={widthPx}
@@ -215,60 +168,9 @@ export function StretchRuler({
             strokeDasharray="3 3"
           />
         )}
-        {layout.rows.map(({ row, y, label }) => {
-          const x = scale(row.valueMm);
-          const off = x < left ? 'left' : x > right ? 'right' : undefined;
-          const tone = row.kind === 'odd' ? 'text-live' : 'text-ink';
-          return (
-            <g key={row.id} className={tone}>
-              <text
-                x={label.x}
-                y={label.y}
-                textAnchor={label.anchor}
-                className={`text-sm ${row.kind === 'rule' ? 'fill-soft' : 'fill-current'} ${label.anchor === 'start' ? 'stroke-sheet [stroke-width:4px] [paint-order:stroke]' : ''}`}
-              >
-                {label.text}
-                {row.kind === 'odd' ? ' (odd one)' : ''}
-              </text>
-              <path d={`M${left} ${y}H${right}`} className="stroke-hair" strokeWidth="0.6" />
-              {off && (
-                <path
-                  d={off === 'left' ? `M${left} ${y}l8 -5v10Z` : `M${right} ${y}l-8 -5v10Z`}
-                  className="fill-current"
-                />
-              )}
-              {!off && row.kind === 'bound' && (
-                <path
-                  d={`M${x} ${y - 6}v12M${x} ${y}h26m-7 -4l7 4l-7 4`}
-                  fill="none"
-                  className="stroke-current"
-                  strokeWidth="2"
-                />
-              )}
-              {!off && row.kind !== 'bound' && row.halfMm !== undefined && (
-                <>
-                  <path
-                    d={`M${clip(scale(row.valueMm - row.halfMm))} ${y}H${clip(scale(row.valueMm + row.halfMm))}`}
-                    className="stroke-soft"
-                    strokeWidth="5"
-                    opacity="0.55"
-                  />
-                  {row.kind === 'path' ? (
-                    <path d={`M${x} ${y - 5.5}l5.5 5.5l-5.5 5.5l-5.5 -5.5Z`} className="fill-current" />
-                  ) : (
-                    <circle cx={x} cy={y} r="4.5" className="fill-current" />
-                  )}
-                </>
-              )}
-              {!off && row.halfMm === undefined && (
-                <>
-                  <path d={`M${x} ${y - 8}V${axisY}`} className="stroke-soft" strokeWidth="0.8" strokeDasharray="2 2" />
-                  <path d={`M${x} ${y - 8}h10l-3 4l3 4h-10Z`} className="fill-soft" />
-                </>
-              )}
-            </g>
-          );
-        })}
+        {layout.rows.map((laid) => (
+          <RulerReading key={laid.row.id} laid={laid} layout={layout} />
+        ))}
         <path d={`M${left} ${axisY}H${right}`} className="stroke-ink" strokeWidth="1.6" />
         {layout.ticks.map(({ x, label, valueMm }) => (
           <g key={valueMm}>
@@ -280,27 +182,17 @@ export function StretchRuler({
             )}
           </g>
         ))}
-        {inside.map((belt) => {
-          const x = scale(belt.innerLengthMm);
-          const chosen = belt.id === picked?.id;
-          return (
-            <path
-              key={belt.id}
-              d={`M${x} ${axisY}l-5 -9h10Z`}
-              strokeDasharray={forbidden.has(belt.id) ? '2 2' : undefined}
-              strokeWidth={belt.id === bestId ? 2.4 : 1}
-              className={
-                chosen
-                  ? owned.has(belt.id)
-                    ? 'fill-live stroke-live'
-                    : 'fill-sheet stroke-live'
-                  : owned.has(belt.id)
-                    ? 'fill-ink stroke-ink'
-                    : 'fill-sheet stroke-ink'
-              }
-            />
-          );
-        })}
+        {inside.map((belt) => (
+          <BeltTick
+            key={belt.id}
+            x={scale(belt.innerLengthMm)}
+            y={axisY}
+            chosen={belt.id === picked?.id}
+            owned={owned.has(belt.id)}
+            best={belt.id === bestId}
+            forbidden={forbidden.has(belt.id)}
+          />
+        ))}
         {picked && pickedX !== undefined && pickedX >= left && pickedX <= right && (
           <g className="text-live">
             <path d={`M${pickedX} ${axisY + 32}l-8 12h16Z`} className="fill-current" />
