@@ -16,10 +16,14 @@ const namesOf = (name: ts.BindingName): readonly string[] =>
     ? [name.text]
     : name.elements.flatMap((one) => (ts.isBindingElement(one) ? namesOf(one.name) : []));
 
+const sources = files.map((file) =>
+  ts.createSourceFile(file, readFileSync(join(HERE, file), 'utf8'), ts.ScriptTarget.Latest, true),
+);
+
 test('every @param of core is a parameter', () => {
   const wrong: string[] = [];
-  for (const file of files) {
-    const source = ts.createSourceFile(file, readFileSync(join(HERE, file), 'utf8'), ts.ScriptTarget.Latest, true);
+  for (const source of sources) {
+    const file = source.fileName;
     const visit = (node: ts.Node): void => {
       const called = ts.isFunctionLike(node)
         ? node
@@ -54,4 +58,33 @@ test('every @param of core is a parameter', () => {
     visit(source);
   }
   expect([...new Set(wrong)]).toEqual([]);
+});
+
+/** Words by which a doc comment tells what a refusal is. */
+const SAYS_HOW = /@returns|refus|sentence|or why|what cannot|where it cannot/i;
+
+test('whatever core hands out that may refuse says how it does', () => {
+  const silent = sources.flatMap((source) =>
+    source.statements.flatMap((statement) => {
+      const exported =
+        ts.canHaveModifiers(statement) &&
+        ts.getModifiers(statement)?.some(({ kind }) => kind === ts.SyntaxKind.ExportKeyword);
+      if (!exported) return [];
+      const called = ts.isFunctionDeclaration(statement)
+        ? [{ name: statement.name?.text ?? '', of: statement }]
+        : ts.isVariableStatement(statement)
+          ? statement.declarationList.declarations.flatMap(({ name, initializer }) =>
+              initializer && ts.isArrowFunction(initializer) ? [{ name: name.getText(), of: initializer }] : [],
+            )
+          : [];
+      const doc = ts
+        .getJSDocCommentsAndTags(statement)
+        .map((one) => one.getText())
+        .join(' ');
+      return called
+        .filter(({ of }) => /\bResult</.test(of.type?.getText() ?? '') && !SAYS_HOW.test(doc))
+        .map(({ name }) => `${source.fileName}: ${name}`);
+    }),
+  );
+  expect(silent).toEqual([]);
 });

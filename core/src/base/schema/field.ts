@@ -73,7 +73,7 @@ export type AnyField =
   | DictionaryField<unknown>;
 export type Fields = Readonly<Record<string, AnyField>>;
 
-/** The type that a description stands for. @example ValueOf<typeof timer> // { readonly id: string; … } */
+/** The type that a description stands for. For instance ValueOf<typeof timer>: { readonly id: string; … } */
 export type ValueOf<F> =
   F extends ShapeField<infer S>
     ? ShapeValue<S>

@@ -42,7 +42,7 @@ function shared(field: ShapeField): Record<string, unknown> {
  * A shape as it is before anything is said: texts empty, lists empty, what may be null null, a choice its first word,
  * numbers their own first value or 0. What may be missing is missing.
  *
- * @example firstValue(shape({ name: text(40), mains: nullable(mains) })) // { name: '', mains: null }
+ * @example firstValue(shape({ name: text(40), mains: nullable(text(9)) })) // { name: '', mains: null }
  */
 /* @__NO_SIDE_EFFECTS__ */
 export const firstValue = <F extends ShapeField<unknown>>(field: F): ValueOf<F> =>

@@ -10,7 +10,7 @@ export type Named = Readonly<Record<string, AnyField>>;
  * A description as JSON Schema. A shape lets nothing unknown through; what may be missing is not required.
  *
  * @param named descriptions that stand under `$defs`; each is told by identity
- * @example jsonSchema(shape({ count: number(1, 9) })) // { type: 'object', additionalProperties: false, … }
+ * @example jsonSchema(shape({ count: number(1, 9) })) // { type: 'object', additionalProperties: false }
  */
 export function jsonSchema(field: AnyField, named: Named = {}, self?: string): JsonSchema {
   const name = Object.entries(named).find(([key, one]) => one === field && key !== self)?.[0];

@@ -5,7 +5,7 @@ import { shapeOf, type SectionShape } from './all';
  * Section × size as the trade writes it: an O-ring by inner diameter, another belt by inner length. The shape's sign
  * is for the eye; the words say all of it, each figure with what it is and its unit.
  *
- * @example beltLabel({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }, 'mm')
+ * @example beltLabel({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }, 'mm').words // 'square 1.2 mm, 116.0 mm inner length'
  * // { sign: '□', size: '1.2 × 116.0', words: 'square 1.2 mm, 116.0 mm inner length' }
  */
 export function beltLabel(

@@ -100,9 +100,9 @@ function beltOf(section: KnownSection, { mm, meant }: Size): Result<BeltSize> {
  * @param known section, for a size without one
  * @returns the belt and a sentence that says what each number was taken for, `otherwise` where it may as well be the
  *   other thing; or a refusal
- * @example parseBeltSize('1.2x118') // square, 118 mm inner length
- * @example parseBeltSize('1.78x28.3') // O-ring, 28.3 mm inner diameter, 88.9 mm inner length
- * @example parseBeltSize('4x0.6x208') // flat, 4 wide, 0.6 thick, 208 mm inner length
+ * @example parseBeltSize('1.2x118').value // { shape: 'square', innerLengthMm: 118 }
+ * @example parseBeltSize('1.78x28.3').value // { shape: 'round', thicknessMm: 1.78 }
+ * @example parseBeltSize('4x0.6x208').value // { shape: 'flat', widthMm: 4, thicknessMm: 0.6, innerLengthMm: 208 }
  */
 export function parseBeltSize(text: string, known?: KnownSection): Result<BeltSize> {
   const [, word = '', rest = ''] = SAID.exec(text) ?? [];

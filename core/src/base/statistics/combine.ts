@@ -40,7 +40,7 @@ function covariance(a: Estimate, b: Estimate): number {
  * covariance of shared sources in full, so that ten readings with one wrong section stay as wrong as the section.
  *
  * @returns undefined for no estimates. An estimate of zero uncertainty is given one of 1e-9.
- * @example combineEstimates([{ value: 10, ownStd: 1, shared: {} }, { value: 12, ownStd: 1, shared: {} }])
+ * @example combineEstimates([{ value: 10, ownStd: 1, shared: {} }, { value: 12, ownStd: 1, shared: {} }]) // { value: 11, std: 0.707 }
  * // { value: 11, std: 0.7071… }
  */
 export function combineEstimates(estimates: readonly Estimate[]): Combined | undefined {

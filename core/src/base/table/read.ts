@@ -30,7 +30,7 @@ export const rowsOf = (text: string, delimiter: string): ReadonlyArray<readonly 
  * Reads a CSV (RFC 4180), with commas, semicolons or tabs, in quotes or not. Its first row names the columns.
  *
  * @returns the table, or a sentence that names the line
- * @example readTable('size;count\r\n1.2x116;3', 'a.csv') // { head: ['size', 'count'], rows: [{ line: 2, … }] }
+ * @example readTable('size;count\r\n1.2x116;3', 'a.csv').value // { head: ['size', 'count'], rows: [{ line: 2 }] }
  */
 export function readTable(content: string, name: string): Result<Table> {
   if (content.length > MAX_BYTES) return refuse(`“${name}” is larger than 60 MB, too large for a list of belts.`);

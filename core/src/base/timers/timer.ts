@@ -16,7 +16,7 @@ export type TimerState =
  * How a timer stands. A clock set back does not make it longer than it was.
  *
  * @param nowMs milliseconds since 1970, UTC
- * @example timerState(timer of 5 min begun a minute ago, now) // { status: 'running', leftS: 240 }
+ * @example timerState(ticket.timers[0], Date.parse('2026-01-12T09:06:00Z')) // { status: 'running', leftS: 240 }
  */
 export function timerState(timer: Timer, nowMs: number): TimerState {
   if (timer.endedAt !== null) return { status: 'seen' };

@@ -18,7 +18,7 @@ export function sameSection(a: Section, b: Section): boolean {
 /** Two lengths that nobody could tell apart, mm. */
 export const SAME_LENGTH_MM = 0.2;
 
-/** Whether two belts are of one size: section and length. @example sameBelt(1.2 × 116, 1.2 × 116.1) // true */
+/** Whether two belts are of one size: section and length. @example sameBelt(belt, { ...belt, innerLengthMm: 116.1 }) // true */
 export const sameBelt = (
   a: Section & { readonly innerLengthMm: number },
   b: Section & { readonly innerLengthMm: number },
@@ -27,7 +27,7 @@ export const sameBelt = (
 /**
  * The neighbours of a length in a list of belts of one section: the longest below and the shortest above it.
  *
- * @example nextInSeries(belts of 112, 116, 120, 116) // { down: 112, up: 120 }
+ * For instance nextInSeries(belts of 112, 116, 120, 116): { down: 112, up: 120 }
  */
 export function nextInSeries(
   belts: readonly CatalogueBelt[],

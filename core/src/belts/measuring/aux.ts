@@ -47,7 +47,7 @@ export function auxRefusal(key: AuxKey, value: number): string {
  * Checks that all of `keys` are there and within bounds.
  *
  * @returns the first thing wrong, in a sentence.
- * @example needAux({}, ['sectionMm']) // refuses: Type the section first…
+ * @example needAux({}, ['sectionMm']) // refuses: Type the section too…
  */
 export function needAux(aux: Aux, keys: readonly AuxKey[]): Result<true> {
   for (const key of keys) {

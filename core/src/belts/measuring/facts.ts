@@ -164,7 +164,7 @@ function pathFromGeometry(
  *
  * Cost: quadratic in the readings of one kind, of which there are few.
  *
- * @example driveFacts(readings of Ø6, Ø25, 40, setting).path?.value // 130.96
+ * @example driveFacts(readings, setting).path?.value // 127.106
  */
 export function driveFacts(readings: readonly Reading[], setting: DriveSetting): DriveFacts {
   const combinedOf = (list: readonly ReadReading[]): Combined | undefined =>

@@ -25,7 +25,7 @@ const OTHER_MM = 1.8;
  * How a new belt is measured in the hand: as the old one was, else doubled flat.
  *
  * @param results of the drive's readings
- * @example inHand(results, { innerLengthMm: 108, thicknessMm: 1.2 }).shouldReadMm // 56.4, doubled flat
+ * @example inHand(facts.results, { innerLengthMm: 108, thicknessMm: 1.2 }).shouldReadMm // 56.4
  */
 export function inHand(results: readonly ReadingResult[], belt: NewBelt): InHand {
   const old = results.find(({ reading, read }) => {
@@ -47,7 +47,7 @@ export function inHand(results: readonly ReadingResult[], belt: NewBelt): InHand
  * What was read of a belt in the hand, by the one way in: it is held against what its label says.
  *
  * @param keep the bench was asked, and keeps it
- * @example takeInHand(inHand([], belt), '60.4', belt, {}, 'mm', false).read.value // 116
+ * For instance takeInHand(inHand(facts.results, belt), '60.4', belt, facts, 'mm', false).read.value: 116
  */
 export function takeInHand(
   { method: id }: InHand,

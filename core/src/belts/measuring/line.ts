@@ -50,7 +50,7 @@ function trailingMethod(text: string): { method: Method; rest: string } | undefi
  * @param chosen method id used where the line names none
  * @param section section in mm used where the line names none; undefined where unknown
  * @returns what was understood, or a sentence
- * @example parseBenchLine('doubled flat 66.4, section 1.2', 'overCap', undefined, 'mm')
+ * @example parseBenchLine('doubled flat 66.4, section 1.2', 'overCap', undefined, 'mm').value.method.id // 'doubledOuter'
  * // { method: doubledOuter, amount: 66.4, aux: { sectionMm: 1.2 } }
  */
 export function parseBenchLine(

@@ -11,7 +11,7 @@ const NEAR = 0.015;
  * @param othersMm what the others come to together
  * @param sectionMm of the belt, where it is known
  * @returns a question in words; undefined where no usual slip explains it
- * @example oddReason(doubledInner read 66.4, 128, 1.2) // 'Read at the outer ends?'
+ * For instance oddReason(doubledInner read 66.4, 128, 1.2): 'Read at the outer ends?'
  */
 export function oddReason(odd: ReadingResult, othersMm: number, sectionMm: number | undefined): string | undefined {
   const value = odd.read?.value;

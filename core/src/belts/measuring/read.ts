@@ -24,7 +24,7 @@ const SHARED_NAMES: Readonly<Partial<Record<AuxKey, string>>> = {
  * @param aux tool sizes
  * @param known of the drive: its section stands for `sectionMm`, its wraps say what a string's thickness adds
  * @returns the value, or a sentence
- * @example readAmount(doubledOuter, 66.4, { sectionMm: 1.2 }).value // 128.0
+ * @example readAmount(findMethod('doubledOuter'), 66.4, { sectionMm: 1.2 }).value.value // 128.0
  */
 export function readAmount(
   method: Method,
@@ -53,7 +53,7 @@ export function readAmount(
   return ok({ ...converted.value, estimate, std: totalStd(estimate) });
 }
 
-/** The same for a kept reading. An unknown method, from a newer file, is said and not guessed. */
+/** The same for a kept reading. An unknown method, from a newer file, is refused and not guessed. */
 export function readReading(reading: Reading, known: KnownOfDrive = {}): Result<ReadReading> {
   const method = findMethod(reading.method);
   if (!method) return refuse(`This bench does not know the method “${reading.method}”.`);
@@ -64,7 +64,7 @@ export function readReading(reading: Reading, known: KnownOfDrive = {}): Result<
  * Refuses zero, negative and out-of-range amounts, saying what was read and what is allowed.
  *
  * @param amount mm, or N for a pull
- * @example checkAmount(motorJaws, 0) // refuses: Read 0. Nothing real measures 0…
+ * @example checkAmount(findMethod('motorJaws'), 0) // refuses: Read 0. Nothing real measures 0…
  */
 export function checkAmount(method: Method, amount: number): Result<true> {
   const unit = isForce(method.measurand) ? 'N' : 'mm';
@@ -88,7 +88,7 @@ export function checkAmount(method: Method, amount: number): Result<true> {
  * doubled length also `2x45`.
  *
  * @returns the amount in mm or N, or a sentence
- * @example parseAmount(doubledOuter, '2x66.4', 'mm') // 66.4
+ * @example parseAmount(findMethod('doubledOuter'), '66.4', 'mm').value // 66.4
  */
 export function parseAmount(method: Method, text: string, assumed: LengthUnit): Result<number> {
   if (method.takes === 'force') return parseForce(text);

@@ -15,7 +15,7 @@ export interface SameWay {
  * old one was measured. Ways that give only a bound, and printed figures, say nothing.
  *
  * @param belt the new belt
- * @example sameWay(results, { innerLengthMm: 116, thicknessMm: 1.2 })[0] // { label: 'doubled flat', oldMm: 66.4, newMm: 60.4 }
+ * @example sameWay(facts.results, { innerLengthMm: 116, thicknessMm: 1.2 })[0] // { label: 'doubled flat', oldMm: 66.4, newMm: 60.4 }
  */
 export function sameWay(
   results: readonly ReadingResult[],

@@ -33,7 +33,7 @@ export function suspectPulley(diameterMm: number, beltMm: number): string | unde
  * @param valueMm inner length this reading comes to
  * @param expectedMm the path, or what other readings say; a belt is within a third of it
  * @returns a sentence, or undefined where the reading may be true
- * @example suspectLength(overCap, 90, 282.7, 127) // '… looks like an inner length …'
+ * @example suspectLength(findMethod('overCap'), 90, 282.7, 127) // 'Read 90.0 mm as inner diameter: … looks like an inner length…'
  */
 export function suspectLength(method: Method, amount: number, valueMm: number, expectedMm: number): string | undefined {
   const ratio = valueMm / expectedMm;
@@ -87,7 +87,7 @@ export type KnownLengths = { readonly [K in 'path' | 'geometricPath' | 'oldBelt'
  *
  * @param amount as typed, in mm
  * @returns a sentence, or undefined where nothing speaks against it; a least length is never doubted
- * @example doubtOf(motor jaws, 60, { value: 60 }, { oldBelt: { value: 128, … } }) // 'Read Ø 60.0 mm: that is …'
+ * For instance doubtOf(motor jaws, 60, { value: 60 }, { oldBelt: { value: 128, … } }): 'Read Ø 60.0 mm: that is …'
  */
 export function doubtOf(
   method: Method,

@@ -18,7 +18,7 @@ export interface AfterTries {
 /**
  * What tries leave of the choice. A later verdict on a belt of the same size takes the place of an earlier one.
  *
- * @example chosenAfter([{ belt: square 1.2 × 112, verdict: 'tooTight' }]).forbidden(square 1.2 × 108) // that try
+ * For instance chosenAfter([{ belt: square 1.2 × 112, verdict: 'tooTight' }]).forbidden(square 1.2 × 108): that try
  */
 export function chosenAfter(tries: readonly TriedBelt[]): AfterTries {
   const standing = tries.filter(

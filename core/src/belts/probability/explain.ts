@@ -39,7 +39,7 @@ const LISTS: Readonly<Record<Explained, (samples: Samples) => Float64Array>> = {
 /**
  * What moved most between what was believed before a verdict and after it.
  *
- * @example explanations(before, after)[0] // { what: 'motor', change: −0.3, sigmas: −1.2 }
+ * For instance explanations(before, after)[0]: { what: 'motor', change: −0.3, sigmas: −1.2 }
  */
 export function explanations(before: Weighted, after: Weighted): readonly Explanation[] {
   return (Object.keys(LISTS) as Explained[])

@@ -80,8 +80,7 @@ function systematically(weights: Float64Array, start: number): Uint32Array {
  * @param dimensions coordinates of a particle, each standard normal beforehand
  * @param healthy how many effective particles an answer must rest on
  * @param explain what hangs on the coordinates: one list for each dimension, one number a particle
- * @example temper(4000, 1, 7, ([z]) => ({ value: z, logLikelihood: z.map((x) => -0.5 * (x - 2) ** 2) }), 500)
- * // mean 1, variance 1/2
+ * @example temper(4000, 1, 7, ([z]) => ({ value: z, logLikelihood: z.map((x) => -0.5 * (x - 2) ** 2) }), 500).weights.length // 4000
  */
 export function temper<T>(
   count: number,

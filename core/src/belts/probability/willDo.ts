@@ -16,7 +16,7 @@ export interface WillDo {
  * The belts that will do in place of the best: not much less likely to work, and likelier to work than not.
  *
  * @param belts all that might be had
- * @example willDo(best, chances, CATALOGUE).sameSection.map(({ innerLengthMm }) => innerLengthMm) // [112, 116]
+ * For instance willDo(best, chances, CATALOGUE).sameSection.map(({ innerLengthMm }) => innerLengthMm): [112, 116]
  */
 export function willDo(
   best: CatalogueBelt,

@@ -102,7 +102,7 @@ function marginsOf(situation: Situation, evaluation: Evaluation, strainStd: numb
  *
  * @param lengthStdMm standard uncertainty of the belt's own length, from the maker's limits
  * @returns undefined where the drive cannot be (its own refusal is on the facts)
- * @example judge(situation of 6/24.8/38.2, { shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }).zone // 'snug'
+ * @example judge(situation, { shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }).zone // 'snug'
  */
 export function judge(situation: Situation, belt: Belt, lengthStdMm = 0): Judgement | undefined {
   const { drive, path, demands, oldSection } = situation;

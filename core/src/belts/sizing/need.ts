@@ -40,7 +40,7 @@ export function needNmm(situation: Situation): number {
  * spindle.
  *
  * @param long as a scale shows it too
- * @example torqueWords(0.817, gearing) // '1.4 N'; torqueWords(0.55, undefined) // '0.55 N·mm'
+ * @example torqueWords(0.817, gearingOf(situation, DEFAULT_PRIORS)) // '1.4 N'; torqueWords(0.55, undefined) // '0.55 N·mm'
  */
 export function torqueWords(torqueNmm: number, gearing: TrayGearing | undefined, long = false): string {
   if (!gearing) return Number.isFinite(torqueNmm) ? `${torqueNmm.toFixed(2)} N·mm` : '–';

@@ -4,7 +4,7 @@ import type { DriveFacts } from '../measuring';
  * What the old belt's length says beside the path: a finding, never an average.
  *
  * @returns undefined while either is unmeasured
- * @example oldBeltFinding(facts of a belt of 128.1 on a path of 127.1) // { slack: true, excessMm: 1, sure: false }
+ * @example oldBeltFinding(facts) // { slack: true, excessMm: 1, sure: false }
  */
 export function oldBeltFinding(
   facts: DriveFacts,

@@ -26,7 +26,7 @@ export interface Ranking {
  *
  * Cost: linear in the belts, some microseconds each.
  *
- * @example rank(situation, CATALOGUE).best?.catalogueBelt.id // 'square-1.2-116'
+ * @example rank(situation, stockFor('square')).best?.catalogueBelt.id // 'square-2.0-120'
  */
 export function rank(situation: Situation, belts: readonly CatalogueBelt[]): Ranking {
   const candidates = belts

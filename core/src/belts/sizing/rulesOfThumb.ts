@@ -35,7 +35,7 @@ const asRead = (result: ReadingResult | undefined): number | undefined =>
  * Source of the rulesOfThumb: common practice, none published.
  *
  * @param stock belts of one section
- * @example rulesOfThumb(facts, situation, square 1.2 belts)[0] // a tenth off: aims at 119.5, would buy 120
+ * For instance rulesOfThumb(facts, situation, square 1.2 belts)[0]: a tenth off: aims at 119.5, would buy 120
  */
 export function rulesOfThumb(
   facts: DriveFacts,

@@ -103,7 +103,7 @@ function speedOf(speed: SituationSetting['speed'], driven: Driven): SpeedWanted 
  * What a belt can be judged against from the facts so far, or the next thing to measure.
  *
  * @returns the situation; or a sentence saying what is missing or impossible
- * @example situationOf(driveFacts([], setting), …).ok // false: Measure the path first…
+ * @example situationOf(driveFacts([], setting), driveRecord) // refuses: Measure the path first…
  */
 export function situationOf(facts: DriveFacts, setting: SituationSetting): Result<Situation> {
   if (facts.driveProblem) return refuse(facts.driveProblem);

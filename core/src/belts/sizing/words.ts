@@ -35,7 +35,7 @@ export function marginWord(margin: number): 'ample' | 'fair' | 'thin' | 'none' {
   return margin >= 0 ? 'thin' : 'none';
 }
 
-/** What the material is meant for, as the bench's own requirements say. @example stretchWords(requirements) // '15 % to 20 %' */
+/** What the material is meant for, as the bench's own requirements say. @example stretchWords(DEFAULT_REQUIREMENTS) // '15.0 % to 20.0 %' */
 export const stretchWords = ({ strainComfortable, strainMax }: Requirements): string =>
   strainComfortable === strainMax
     ? formatPercent(strainMax)
@@ -45,7 +45,7 @@ export const stretchWords = ({ strainComfortable, strainMax }: Requirements): st
  * The reasons for or against a belt, most telling first, each a plain sentence. What would fail first is said with the
  * chance, which knows how everything spreads; these are the figures at the best estimate.
  *
- * @example reasons(judgement, situation)[0] // 'Stretch 7.4 %; such rubber is meant for up to 15.0 % to 20.0 %.'
+ * @example reasons(judge(situation, belt), situation)[0] // 'Stretch 9.1 %; such rubber is meant to work up to 15.0 % to 20.0 %.'
  */
 export function reasons(judgement: Judgement, situation: Pick<Situation, 'driven' | 'demands'>): string[] {
   const moved = DRIVEN[situation.driven].word;

@@ -16,7 +16,7 @@ export interface RulerZone {
  *
  * @param fromMm, toMm the ruler's ends, inner length
  * @returns neighbouring zones covering the ruler, from short to long
- * @example zones(situation, { shape: 'square', thicknessMm: 1.2 }, 100, 135).map((z) => z.zone)
+ * @example zones(situation, { shape: 'square', thicknessMm: 1.2 }, 100, 135).map((z) => z.zone) // ['tooTight', 'firm', 'snug', 'easy', 'slips']
  * // ['tooTight', 'firm', 'snug', 'easy', 'slips']
  */
 export function zones(situation: Situation, section: BeltSection, fromMm: number, toMm: number): RulerZone[] {

@@ -27,7 +27,7 @@ export function svgOf(figure: Figure): string {
   }
 }
 
-/** The drawing as an SVG file at 1:1. @example writeSvg(drafting).startsWith('<svg') // true */
+/** The drawing as an SVG file at 1:1. For instance writeSvg(drafting).startsWith('<svg'): true */
 export function writeSvg({ figures, name }: Drafting): string {
   const { left, bottom, width, height } = extentOf(figures);
   return [

@@ -138,7 +138,7 @@ export function joinArchive(
 /** How a zip calls what deflate has packed. Source: APPNOTE 4.4.5. */
 const DEFLATED = 8;
 
-/** An archive of tickets in one go. @example await writeArchive([record], '2026-02-01T10:00:00Z') */
+/** An archive of tickets in one go. For instance await writeArchive([record], '2026-02-01T10:00:00Z') */
 export const writeArchive = async (
   records: readonly TicketRecord[],
   madeAt: string,

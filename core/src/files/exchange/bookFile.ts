@@ -35,7 +35,7 @@ export function readBookFile(content: string, name: string): Result<BookRecord> 
   return readBookDocument(document, name);
 }
 
-/** The same of a document that is parsed already. */
+/** The same of a document that is parsed already; refused in the same words. */
 export function readBookDocument(document: unknown, name: string): Result<BookRecord> {
   const { format, version } = (document ?? {}) as { readonly format?: unknown; readonly version?: unknown };
   if (format !== BOOK_FORMAT)

@@ -23,7 +23,7 @@ const HEIF_BRANDS = ['heic', 'heix', 'hevc', 'hevx', 'heim', 'heis', 'mif1', 'ms
  * @param sizeBytes of the whole file
  * @param name for the sentences
  * @returns the kind, or a sentence that says what was read and what to do
- * @example pictureKind(new Uint8Array([0xff, 0xd8, 0xff, …]), 2_000_000, 'a.jpg') // { ok: true, value: 'jpeg' }
+ * For instance pictureKind(new Uint8Array([0xff, 0xd8, 0xff, …]), 2_000_000, 'a.jpg'): { ok: true, value: 'jpeg' }
  */
 export function pictureKind(head: Uint8Array, sizeBytes: number, name: string): Result<PictureKind> {
   if (sizeBytes === 0) return refuse(`“${name}” is empty. Take the picture again.`);

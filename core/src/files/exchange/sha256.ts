@@ -11,7 +11,7 @@ interface Platform {
  *
  * Source: FIPS 180-4.
  *
- * @example await sha256OfAll([new Uint8Array([97, 98, 99])]) // ['ba7816bf8f01cfea…']
+ * @example sha256OfAll([new Uint8Array([97, 98, 99])]) // ['ba7816bf8f01cfea…']
  */
 export async function sha256OfAll(files: readonly Uint8Array[]): Promise<readonly string[]> {
   const subtle = (globalThis as Platform).crypto?.subtle;

@@ -53,6 +53,7 @@ export interface Unzipped {
 /**
  * Unpacks the wanted files of a zip, one by one, and checks each against its CRC-32: a damaged one spoils no other.
  *
+ * @returns the files with what of them is damaged; or a sentence where it is no zip, or would unpack to more
  * @param maxBytes what all of them together may unpack to; judged by what the zip declares, before anything is unpacked
  */
 export function unzip(bytes: Uint8Array, wanted: (path: string) => boolean, maxBytes: number): Result<Unzipped> {

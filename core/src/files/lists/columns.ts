@@ -98,7 +98,7 @@ export type Matching = readonly (Column | null)[];
  * Matches the columns of a table by their headings, and by what is in them where a heading says nothing. Each kind is
  * matched once, from the left.
  *
- * @example matchColumns({ head: ['Size', 'Pcs'], rows }) // ['size', 'quantity']
+ * For instance matchColumns({ head: ['Size', 'Pcs'], rows }): ['size', 'quantity']
  */
 export function matchColumns(
   head: readonly string[],

@@ -43,7 +43,7 @@ export interface FittedBelt {
 export const MOTOR_PULLEY = 'motor pulley';
 export const DRIVEN_PULLEY = 'driven pulley';
 
-/** An idler by its name, or by what it is. @example idlerName({ name: '', … }) // 'idler' */
+/** An idler by its name, or by what it is. @example idlerName({ name: '', driven: false }) // 'idler' */
 export const idlerName = ({ name, driven }: Pick<Idler, 'name' | 'driven'>): string =>
   name || (driven ? 'second driven pulley' : 'idler');
 
@@ -51,7 +51,7 @@ export const idlerName = ({ name, driven }: Pick<Idler, 'name' | 'driven'>): str
  * All things along a belt in the order in which it meets them: the motor pulley, what stands on the lower run, the
  * driven pulley, what stands on the upper. The one place that knows this order.
  *
- * @example beltOrder({ motor, driven, idlers, after: ({ after }) => after })
+ * For instance beltOrder({ motor, driven, idlers, after: ({ after }) => after })
  */
 export function beltOrder<T, I>(
   motor: T,
@@ -78,7 +78,7 @@ export const touchedSide = (
 /**
  * All pulleys in the order in which the belt meets them, with the radius of whatever line runs round them.
  *
- * @example pulleysInOrder(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2).map(({ name }) => name)
+ * @example pulleysInOrder(drive, ({ bottomDiameterMm }) => bottomDiameterMm / 2).length // 2
  */
 export function pulleysInOrder(drive: Drive, radiusMm: (pulley: Pulley) => number): PathPulley[] {
   const { crossed, centreDistanceMm, idlers = [] } = drive;
@@ -163,7 +163,7 @@ function checkIdlers(drive: Drive): Result<true> {
  * The inner path: the length of a line drawn tight round the groove bottoms.
  *
  * @returns the path, or a sentence saying why no belt can run so.
- * @example innerPath({ motorPulley: Ø6, drivenPulley: Ø25, centreDistanceMm: 40, crossed: false }) // 130.962
+ * @example innerPath(drive).value.lengthMm // 127.106
  */
 export function innerPath(drive: Drive): Result<BeltPath> {
   const possible = checkPulleys({
@@ -178,9 +178,10 @@ export function innerPath(drive: Drive): Result<BeltPath> {
 }
 
 /**
- * The line that a belt's centre takes at a thickness: the path round all pulleys at their seats.
+ * The line that a belt's centre takes at a thickness: the path round all pulleys at their seats. Refused, as the path is,
+ * where the pulleys overlap.
  *
- * @example centreLineAt(drive 6/25/40, 1.2).value.lengthMm // 130.962 + 1.2π
+ * @example centreLineAt(drive, 1.2).value.lengthMm - innerPath(drive).value.lengthMm // 3.770
  */
 export const centreLineAt = (drive: Drive, thicknessMm: number): Result<BeltPath> =>
   pathRound(drive, (pulley) => seatedRadiusMm(pulley, thicknessMm));
@@ -192,7 +193,7 @@ export const centreLineAt = (drive: Drive, thicknessMm: number): Result<BeltPath
  *
  * @param shiftMm what a better reading of the path, a string say, adds to the pulleys' own
  * @returns the fitted belt, or the drive's own refusal.
- * @example fitBelt(drive 6/25/40, { shape: 'square', thicknessMm: 1.2, innerLengthMm: 118.0 }).strain // 0.104
+ * @example fitBelt(drive, belt).value.strain // 0.091
  */
 export function fitBelt(drive: Drive, belt: Belt, shiftMm = 0): Result<FittedBelt> {
   const relaxedCentreMm = belt.innerLengthMm + Math.PI * belt.thicknessMm;

@@ -34,7 +34,7 @@ export interface Grip {
  * and cannot slip; leave it out.
  *
  * @param input the pull of one strand at rest (T), the pitch radius of the motor to the belt’s centre line, and the pulleys
- * @example slipGrip({ strandPullN: 0.385, motorRadiusMm: 3.577, pulleys: 6/25/40 with μ 0.8 }).slipTorqueNmm // 2.18
+ * For instance slipGrip({ strandPullN: 0.385, motorRadiusMm: 3.577, pulleys: 6/25/40 with μ 0.8 }).slipTorqueNmm: 2.18
  */
 export function slipGrip(input: {
   readonly strandPullN: number;

@@ -11,7 +11,7 @@ export function motorTorqueNmm(trayForceN: number, gearing: TrayGearing): number
   return (trayForceN * gearing.travelPerTurnMm) / (2 * Math.PI * gearing.efficiency);
 }
 
-/** Tray force that a motor torque gives, the motor driving: F = 2πηM/s. @example trayForceN(0.817, same) // 1.4 */
+/** Tray force that a motor torque gives, the motor driving: F = 2πηM/s. For instance trayForceN(0.817, same): 1.4 */
 export function trayForceN(motorTorqueNmm: number, gearing: TrayGearing): number {
   return (2 * Math.PI * gearing.efficiency * motorTorqueNmm) / gearing.travelPerTurnMm;
 }

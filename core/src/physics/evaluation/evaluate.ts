@@ -64,7 +64,7 @@ function gripping(drive: Drive | undefined, values: DriveValues, wrapsRad: reado
  * @param drive the pulleys where they are known; undefined for an open drive of which the path is known
  * @param oldSection the section that lay in the groove; undefined lets any section lie there
  * @returns undefined where no belt can run there (the drive's own refusal says why)
- * @example evaluateBelt(drive 6/24.8/38.2, square 1.2 × 116, values, demands).fails // 0
+ * For instance evaluateBelt(drive 6/24.8/38.2, square 1.2 × 116, values, demands).fails: 0
  */
 export function evaluateBelt(
   drive: Drive | undefined,

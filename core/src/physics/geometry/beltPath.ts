@@ -73,7 +73,7 @@ function tangent(a: PathPulley, b: PathPulley): Result<Span> {
  * Convention: list the pulleys counter-clockwise as the belt meets them. Cost: linear in the pulleys.
  *
  * @returns the path, or a sentence naming the two pulleys that cannot be joined.
- * @example beltPath([motor at 0 with r 3, drive at 40 with r 12.5]).lengthMm // 130.962 open, 134.780 crossed
+ * @example beltPath(asPathPulleys({ motorRadiusMm: 3, drivenRadiusMm: 12.5, centreDistanceMm: 40, crossed: false })).value.lengthMm // 130.962
  */
 export function beltPath(pulleys: readonly PathPulley[]): Result<BeltPath> {
   if (pulleys.length < 2) return refuse('A belt path needs at least two pulleys.');

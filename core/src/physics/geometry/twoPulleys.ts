@@ -52,7 +52,7 @@ export function checkPulleys(drive: TwoPulleys): Result<true> {
  * Source: common tangents of two circles; e.g. Shigley's Mechanical Engineering Design, flat belt geometry.
  *
  * @returns the path, or a sentence where the two cannot be joined: one inside the other, or no room to cross
- * @example twoPulleyPath({ motorRadiusMm: 3, drivenRadiusMm: 12.5, centreDistanceMm: 40, crossed: false })
+ * @example twoPulleyPath({ motorRadiusMm: 3, drivenRadiusMm: 12.5, centreDistanceMm: 40, crossed: true }).value.lengthMm // 134.780
  * // lengthMm 130.962
  */
 export const twoPulleyPath = (drive: TwoPulleys): Result<BeltPath> => beltPath(asPathPulleys(drive));

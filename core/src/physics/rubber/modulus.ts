@@ -7,7 +7,7 @@ import { ok, refuse, type Result } from '../../base/units';
  * Shore A 20–80, where the relation was not shown to hold.
  *
  * @returns MPa (N/mm²), or a sentence.
- * @example youngModulusMpa(60) // 3.605…
+ * @example youngModulusMpa(60).value // 3.605
  */
 export function youngModulusMpa(shoreA: number): Result<number> {
   if (!(shoreA >= 20 && shoreA <= 80)) {

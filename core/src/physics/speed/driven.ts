@@ -19,7 +19,7 @@ export interface DrivenSpeed {
  *
  * @param rubber its hardness, and the torque that the driven shaft takes
  * @returns the speed, or a sentence where the belt hangs or cannot be laid
- * @example drivenSpeed(drive 6/24.8/38.2, belt, 2400, { hardnessShoreA: 60, loadTorqueNmm: 0.5 })
+ * For instance drivenSpeed(drive 6/24.8/38.2, belt, 2400, { hardnessShoreA: 60, loadTorqueNmm: 0.5 })
  */
 export function drivenSpeed(
   drive: Drive,

@@ -96,7 +96,7 @@ function ratioOf(driver: Member, member: Member, belts: BeltRatios): Result<numb
  * How a train turns: each member's turns and direction, travel, turns by hand, opening time.
  *
  * @returns the figures, or where it cannot turn and why: two ways of different ratio lock it
- * @example trainFigures({ members: [motor of 8, gear of 32], … }, {}).value.turns[1].turns // -0.25
+ * @example trainFigures(ticket.train, {}).value.turns[1].turns // -0.25
  */
 export function trainFigures(
   { members, travelMm, motorRpm }: Pick<Train, 'members' | 'travelMm' | 'motorRpm'>,
@@ -166,7 +166,7 @@ export interface ClickFrom {
  * Which member clicks so many times over a full travel: the one that turns as often, the nearest first.
  *
  * @param turns of each member a turn of the motor, of a train whose travel end to end is known
- * @example clicksFrom(figures, 12)[0]?.member.name // 'gear'
+ * @example clicksFrom(trainFigures(ticket.train, {}).value, 12) // []
  */
 export function clicksFrom({ turns, turnsEndToEnd }: TrainFigures, clicks: number): readonly ClickFrom[] {
   if (turnsEndToEnd === undefined || !(clicks > 0)) return [];

@@ -64,7 +64,7 @@ const mayBe = (old: Member, draft: MemberDraft): boolean =>
  * The members of a train that was typed. One that stands already, counted from the motor or from the other end, keeps what
  * was said of it: its number on Strip, its faults, its reference.
  *
- * @example membersOf(drafts, { standing: [], driveIds: [], newId: nanoid })[0].number // 1
+ * For instance membersOf(drafts, { standing: [], driveIds: [], newId: nanoid })[0].number: 1
  */
 export function membersOf(drafts: readonly MemberDraft[], { standing, driveIds, newId }: Placing): readonly Member[] {
   const left = new Set(standing);
@@ -85,7 +85,7 @@ export function membersOf(drafts: readonly MemberDraft[], { standing, driveIds, 
 /**
  * The train of a sister machine, for this one: its gears, and nothing of what was wrong with that machine.
  *
- * @example ofSister(sister.train.members, ['a'])[0].faults // []
+ * @example ofSister(members, ['a'])[0].faults // []
  */
 export const ofSister = (members: readonly Member[], driveIds: readonly string[]): readonly Member[] =>
   withDrives(

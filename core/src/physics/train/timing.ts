@@ -50,7 +50,7 @@ export function toothMm(
  * are wrong all the same. They are the whole turns of each later member, in teeth of this one.
  *
  * @param markedIds members that carry a mark which would show it
- * @example looksRight(members, id, marks) // [28]: a whole turn of the next gear
+ * For instance looksRight(members, id, marks): [28]: a whole turn of the next gear
  */
 export function looksRight(
   members: readonly Member[],

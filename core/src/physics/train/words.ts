@@ -18,7 +18,7 @@ export const FAULT_NAMES: Readonly<Record<GearFault, string>> = {
   slipsOnShaft: 'slips on its shaft',
 };
 
-/** A member as it is called on the drawing. @example memberWords({ kind: 'doubleGear', teeth: 32, second: 10, … }) // 'double gear 32/10' */
+/** A member as it is called on the drawing. @example memberWords({ ...members[0], kind: 'doubleGear', teeth: 32, second: 10 }) // 'double gear 32/10' */
 export function memberWords({ kind, name, teeth, second, moduleMm, diameterMm }: Member): string {
   const called = name === '' ? MEMBER_NAMES[kind] : name;
   switch (kind) {

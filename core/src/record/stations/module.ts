@@ -69,7 +69,7 @@ export function upsert<T extends { readonly id: string }>(list: readonly T[], it
 export const without = <T extends { readonly id: string }>(list: readonly T[], gone: string): readonly T[] =>
   list.filter(({ id }) => id !== gone);
 
-/** What an event changes, as a result. @example changes({ lid: event.lid }) */
+/** What an event changes, as a result that refuses nothing. For instance changes({ lid: event.lid }) */
 export const changes = <S>(of: Partial<S>): Result<Partial<S>> => ok(of);
 
 /** Names of fields in words, for “… changed”. */

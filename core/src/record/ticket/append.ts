@@ -12,7 +12,9 @@ export function withEvent(events: readonly TicketEvent[], event: TicketEvent): r
 /**
  * Appends an event at a station. Opening, undoing and redoing are `history`'s.
  *
- * @example append(record, { type: 'noteWritten', … }).value.ticket.notes.find // the text
+ * @returns the record with it; or a sentence where it is out of its range, or cannot follow what there is
+ *
+ * @example append(record, { type: 'noteWritten', station: 'find', text: 'hums', id: 'e999', at }).value.ticket.notes.find // 'hums'
  */
 export function append(record: TicketRecord, event: TicketEvent): Result<TicketRecord> {
   // As strict as the importer: what could not come back from a file does not happen.

@@ -42,7 +42,7 @@ const WORDS: Readonly<Record<string, string>> = {
   measuredMm: 'in the hand, mm',
   homed: 'placed',
 };
-/** A coded word as words. @example plain('notDone') // 'not done' */
+/** A coded word as words. For instance plain('notDone'): 'not done' */
 const plain = (word: string): string => word.replace(/([a-z])([A-Z0-9])/g, '$1 $2').toLowerCase();
 const MOST = 60;
 
@@ -84,7 +84,7 @@ function leavesOf(value: Fields, into: Map<string, unknown> = new Map()): Map<st
  * What an event changed from what to what, against the last one before it that was about the same thing and stands.
  * Empty for the first. Cost: one walk back through the events, for the events that are looked at.
  *
- * @example changedBy(events, 7) // [{ name: 'state', from: 'open', to: 'cured' }]
+ * @example changedBy(events, 7) // []
  */
 export function changedBy(events: readonly TicketEvent[], index: number): readonly Changed[] {
   const event = events[index];

@@ -24,7 +24,7 @@ export const eventPlace = (event: TicketEvent): EventPlace => descriptionOf(even
 /**
  * An event in a few words, for undo, the timeline and the record.
  *
- * @example describeEvent(readingTaken Ø6.0 on the motor pulley, ticket, 'mm') // 'motor pulley, thin jaws 6.0 mm'
+ * @example describeEvent(events[16], ticket, 'mm') // 'belt section 1.2 mm'
  */
 export const describeEvent = (event: TicketEvent, ticket: Ticket, unit: LengthUnit): string =>
   descriptionOf(event).says(event, {

@@ -69,7 +69,7 @@ export function replay(events: readonly TicketEvent[]): Result<Ticket> {
   return ok(ticket);
 }
 
-/** A new record from its opening event. */
+/** A new record from its opening event; any other is refused. */
 export function openRecord(event: TicketEvent): Result<TicketRecord> {
   const ticket = opened(event);
   return ticket.ok
@@ -80,7 +80,9 @@ export function openRecord(event: TicketEvent): Result<TicketRecord> {
 /**
  * Appends any event: undoing and redoing replay, everything else is applied to the ticket as it stands.
  *
- * @example appendAny(record, { type: 'undone', eventId, … })
+ * @returns the record with it; or a sentence that says why it cannot follow
+ *
+ * For instance appendAny(record, { type: 'undone', eventId, … })
  */
 export function appendAny(record: TicketRecord, event: TicketEvent): Result<TicketRecord> {
   if (event.type !== 'undone' && event.type !== 'redone') return append(record, event);

@@ -24,7 +24,7 @@ const HOLDS: Readonly<Record<StationId, (ticket: Ticket) => boolean>> = {
 /**
  * How each station stands: what it holds says so, without being signed off; one said not to be needed is so.
  *
- * @example marksOf(ticket).measure // 'done' once anything is read there
+ * @example marksOf(ticket).measure // 'done'
  */
 export const marksOf = (ticket: Ticket): Readonly<Record<StationId, StationMark>> =>
   Object.fromEntries(
@@ -41,7 +41,7 @@ export const marksOf = (ticket: Ticket): Readonly<Record<StationId, StationMark>
  * Where to go on: after the last station that holds anything, at the first that does not; while something is off and
  * a belt is in, at Rebuild.
  *
- * @example nextStation(ticket) // 'size'
+ * @example nextStation(ticket) // 'rebuild'
  */
 export function nextStation(ticket: Ticket): StationId {
   if (ticket.closedAt !== null) return 'handBack';

@@ -13,7 +13,7 @@ export interface RecheckTarget {
  * What to look at again after the last treatment: every complaint of the drivetrain that is not answered by another
  * trade or left, and every belt that was not itself renewed. Empty while nothing was done.
  *
- * @example recheckTargets(ticket)[0]?.words // '“will not close”: is it still so?'
+ * @example recheckTargets(ticket)[0]?.words // '“shy on cold mornings”: is it still so?'
  */
 export function recheckTargets(ticket: Ticket): RecheckTarget[] {
   const treatmentId = ticket.treatments[ticket.treatments.length - 1]?.id;

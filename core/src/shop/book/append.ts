@@ -76,7 +76,7 @@ export function replayBook(events: readonly BookEvent[]): Result<Book> {
 /**
  * Appends an event. Refused in words where it cannot be followed; the book is then as it was.
  *
- * @example appendBook(emptyBook(), { type: 'itemsPut', … }).value.book.items.length // 1
+ * @example appendBook(emptyBook(), { type: 'itemsPut', items, id: 'b1', at }).value.book.items.length // 2
  */
 export function appendBook(record: BookRecord, event: BookEvent): Result<BookRecord> {
   if (!bookEventFits(event))
@@ -96,7 +96,7 @@ export function appendBook(record: BookRecord, event: BookEvent): Result<BookRec
   return book.ok ? ok({ ...record, book: book.value, events }) : book;
 }
 
-/** Several events in one breath: all of them or none. */
+/** Several events in one breath: all of them or none. Refused by the first that cannot follow. */
 export function appendAll(record: BookRecord, events: readonly BookEvent[]): Result<BookRecord> {
   let after = record;
   for (const event of events) {

@@ -67,7 +67,7 @@ export interface Durations {
  * and those with what is assumed; each of the two beliefs counts as two tickets. What the bench has said stands above all.
  *
  * @param said minutes as the bench has put them right, by `durationKey`
- * @example durationsOf(summaries, {}).of('prove', 'T9 tray').medianMin // 14
+ * @example durationsOf([summary], {}).of('prove', 'T9 tray').medianMin // 12
  */
 export function durationsOf(summaries: readonly TicketSummary[], said: Readonly<Record<string, number>>): Durations {
   const all = STATIONS.map((): number[] => []);

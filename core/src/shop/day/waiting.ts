@@ -18,7 +18,7 @@ export function partsOf({ id, wants, waiting }: TicketSummary, orders: readonly 
 /**
  * What a ticket waits for now, by its own word, its clocks and the orders: a part that has arrived is waited for no more.
  *
- * @example waitingOf(summary, orders, now) // 'parts'
+ * @example waitingOf(summary, [], now) // 'clock'
  */
 export function waitingOf(summary: TicketSummary, orders: readonly Order[]): 'nothing' | 'clock' | 'parts' | 'owner' {
   if (summary.timers.length > 0) return 'clock';

@@ -79,7 +79,7 @@ export interface InDrawer {
  *
  * @param stdMm standard uncertainty of its length
  * @param sectionMm null where its section was not measured: any section of that length then
- * @example inDrawer(items, 108, 0.4, 1.2).same[0]?.label // 'bag 7'
+ * @example inDrawer(items, 108, 0.4, 1.2).same[0]?.label // ''
  */
 export function inDrawer(items: readonly Item[], lengthMm: number, stdMm: number, sectionMm: number | null): InDrawer {
   const like = items
@@ -113,7 +113,7 @@ export interface Rail {
 /**
  * The drawer as it hangs: a rail for each section, each with its sizes by length. Cost: that of sorting.
  *
- * @example railsOf(items).map(({ key }) => key) // ['square 1.0', 'square 1.2', 'round 1.78']
+ * @example railsOf(items).map(({ key }) => key) // ['square 1.20']
  */
 export function railsOf(items: readonly Item[]): readonly Rail[] {
   const rails = new Map<string, Item[]>();
@@ -151,7 +151,7 @@ export const itemFor = (
 const LABEL_LIMIT = 0.01;
 const MEASURED_LIMIT = 0.004;
 
-/** A size of the drawer as a belt to choose. @example beltOf(item).id // 'own-i1' */
+/** A size of the drawer as a belt to choose. For instance beltOf(items[0]).id: 'own-i1' */
 const beltOf = (item: Item): CatalogueBelt => ({
   id: `own-${item.id}`,
   series: 'own',

@@ -17,7 +17,7 @@ const SAME_SIZE_MM = 0.05;
 /**
  * Whether two sizes are one: what lies in one bag. Nearer than what the fingers can tell, since two labels are two sizes.
  *
- * @example sameSize(1.2 × 116, 1.2 × 116.02) // true
+ * @example sameSize(belt, { ...belt, innerLengthMm: 116.02 }) // true
  */
 export const sameSize = (a: BeltFields, b: BeltFields): boolean =>
   sameSection(a, b) &&
@@ -64,7 +64,10 @@ export function withQuantity(items: readonly Item[], itemId: string, by: number)
   return ok(items.map((one) => (one.id === itemId ? { ...one, quantity } : one)));
 }
 
-/** The items after so many of a size came in: added to what lies there under the same size, else as new. */
+/**
+ * The items after so many of a size came in: added to what lies there under the same size, else as new. Refused where it
+ * would be more than a drawer holds.
+ */
 export function received(items: readonly Item[], incoming: Item): Result<readonly Item[]> {
   const same = items.find((one) => !one.band && one.place === incoming.place && sameSize(one, incoming));
   return same ? withQuantity(items, same.id, incoming.quantity) : ok([...items, incoming]);

@@ -69,6 +69,6 @@ export function kaplanMeier(lives: readonly Life[], confidence = 0.95): Survival
   };
 }
 
-/** The first time at which no more than a share is left; undefined where it never came to that. @example timeAt(curve, 0.5) // the median */
+/** The first time at which no more than a share is left; undefined where it never came to that. For instance timeAt(curve, 0.5): the median */
 export const timeAt = ({ steps }: Survival, share: number): number | undefined =>
   steps.find(({ survival }) => survival <= share + 1e-12)?.time;

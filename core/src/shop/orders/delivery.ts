@@ -87,6 +87,6 @@ export function arrivesBy(order: Order, orders: readonly Order[], nowMs: number,
   return placedMs + Math.exp(Math.log(medianDays) + z * logStd) * DAY_MS;
 }
 
-/** Days until something ordered now would have come from a supplier, with a chance. @example daysFor(delivery, 0.5) // 5 */
+/** Days until something ordered now would have come from a supplier, with a chance. For instance daysFor(delivery, 0.5): 5 */
 export const daysFor = ({ medianDays, logStd }: Delivery, chance: number): number =>
   medianDays * Math.exp(logStd * normalQuantile(chance));

@@ -91,7 +91,7 @@ export interface Effort {
  * from due dates and from first come, first served; so that it is never worse than that. The same day and effort give
  * the same plan.
  *
- * @example planDay({ jobs, shifts: [{ from: 0, to: 480 }], benches: 3, dryingPlaces: 2 }).cost // 0
+ * @example planDay({ jobs: [], shifts: [{ from: 0, to: 480 }], benches: 3, dryingPlaces: 2 }).cost // 0
  */
 export function planDay(day: Day, { tries, stop }: Effort = { tries: 4000 }): Plan {
   const all = day.jobs.map((_, index) => index);

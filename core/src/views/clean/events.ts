@@ -197,7 +197,7 @@ function tell(telling: Telling, by: CleanBy, deed: Exclude<TreatmentDeed, { read
  * What the deeds of a line make happen: places get their number, surfaces reach Measure, drying starts its timer, and
  * what may harm is asked about first. All of it or nothing.
  *
- * @example cleanEventsOf(ticket, deeds, by).kind // 'bodies'
+ * @example cleanEventsOf(ticket, [], { table: COMPATIBILITY, newId, at, line: '' }).kind // 'bodies'
  */
 export function cleanEventsOf(ticket: Ticket, deeds: readonly TreatmentDeed[], by: CleanBy): CleanOutcome {
   const telling = tellUpon(ticket, by);

@@ -19,7 +19,7 @@ const capital = (word: string): string => `${word.slice(0, 1).toUpperCase()}${wo
 /**
  * What a drive makes of a belt of any length, sold or not: its judgement, and every figure in words.
  *
- * @example figuresOf(situation, belt, 3000).figures[0] // { name: 'Stretch', value: '9.2 %' }
+ * @example figuresOf(situation, belt, 3000).figures[0] // { name: 'Stretch', value: '9.1 %' }
  */
 export function figuresOf(
   situation: Situation,

@@ -84,7 +84,7 @@ function judged(view: DriveView): Ranking {
  * The recommendation from what is known of the chances so far.
  *
  * @param answer of `questionOf(view)`, or null while none has come
- * @example recommend(view, answer, true).best?.catalogueBelt.id // 'square-1.2-116'
+ * For instance recommend(view, answer, true).best?.catalogueBelt.id: 'square-1.2-116'
  */
 export function recommend(view: DriveView, answer: ProbabilityAnswer | null, settled: boolean): Recommendation {
   const linear = judged(view);

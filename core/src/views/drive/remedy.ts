@@ -37,7 +37,7 @@ export function oldBeltTry({ drive, facts }: Pick<DriveView, 'drive' | 'facts'>,
  * The belt that a remedy puts on the pulleys, as a try: the old one kept or warmed, the next size down stretched.
  *
  * @returns undefined for a band, which nobody can measure, and where the belt is not known yet
- * @example remedyTry(view, recommendation, 'stretch')?.innerLengthMm // 108
+ * For instance remedyTry(view, recommendation, 'stretch')?.innerLengthMm: 108
  */
 export function remedyTry(view: DriveView, { answer }: Recommendation, id: RemedyId): NewTry | undefined {
   const { drive } = view;

@@ -12,7 +12,7 @@ const MEASURED_LIMIT_MM = 0.8;
 /**
  * A belt as it was tried: by its own length where it was measured in the hand, else within its maker's limits.
  *
- * @example triedBelt(a try of 1.2 × 116).innerLengthToleranceMm // 1.16
+ * @example triedBelt(tried('t1', 116)).innerLengthToleranceMm // 1.16
  */
 export function triedBelt({ shape, thicknessMm, widthMm, innerLengthMm, measuredMm }: Try) {
   return {
@@ -27,7 +27,7 @@ export function triedBelt({ shape, thicknessMm, widthMm, innerLengthMm, measured
 /**
  * Machines with a drive's mechanism among past tickets: what was measured of them by themselves, and tried on them.
  *
- * @example sistersOf(tickets, drive).map(({ number }) => number) // ['0118', '0131']
+ * @example sistersOf([ticket], driveRecord).map(({ number }) => number) // ['0147']
  */
 export function sistersOf(
   past: readonly Ticket[],

@@ -128,7 +128,7 @@ const NONE: readonly Ticket[] = [];
  * once; a drive's record is replaced whenever anything of it changes.
  *
  * @param past tickets of machines that may be alike
- * @example driveView(ticket, ticket.drives[0], bench).situation.ok
+ * @example driveView(ticket, ticket.drives[0], bench).situation.ok // true
  */
 export function driveView(
   ticket: OfTicket,

@@ -6,7 +6,7 @@ import { beltLabel } from '../../base/shapes';
 /**
  * What would be asked for where nothing in stock fits, in words for screen and paper.
  *
- * @example wantedWords(wanted, 'mm') // 'Wanted: 208.0 ± 3.0 mm inner length, flat 4.0 × 0.6 mm; chance 88 in 100.'
+ * For instance wantedWords(wanted, 'mm'): 'Wanted: 208.0 ± 3.0 mm inner length, flat 4.0 × 0.6 mm; chance 88 in 100.'
  */
 export function wantedWords(wanted: Wanted | undefined, unit: LengthUnit): string {
   if (!wanted) return 'Its section is not known: measure the old belt’s, or the groove it lay in.';

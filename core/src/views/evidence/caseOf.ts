@@ -81,7 +81,7 @@ const MOVING = [
  * What the state of the machine makes impossible: nobody presses a belt that is broken or out, nor watches a tray that
  * lies on the bench.
  *
- * @example impossibleTests(ticket) // ['beltFeel', 'holdEject', 'turnHand']
+ * @example impossibleTests(ticket) // []
  */
 export function impossibleTests(ticket: Ticket): readonly string[] {
   const { drives, off } = machineView({ ticket, events: [] });
@@ -104,7 +104,7 @@ export function impossibleTests(ticket: Ticket): readonly string[] {
 /**
  * A ticket as the adviser sees it.
  *
- * @example caseOf(ticket, KNOWLEDGE).observations.length // 3
+ * @example caseOf(ticket, KNOWLEDGE).observations.length // 8
  */
 export function caseOf(ticket: Ticket, knowledge: Knowledge): Case {
   const cured = ticket.verdicts.filter(({ state }) => state === 'cured').sort((a, b) => a.at.localeCompare(b.at));

@@ -230,7 +230,7 @@ function stripped(ticket: Ticket): Taken[] {
  * What the other stations saw that counts for the adviser at once: sounds, evidence on arrival, the try after
  * unplugging, the counted cycles, the old belt against its path. One answer a test, the first that is known.
  *
- * @example takenFrom(ticket)[0] // { testId: 'sound', outcome: 'runsFree', cured: 0, from: '“dead drawer” at Take in' }
+ * @example takenFrom(ticket)[0] // { testId: 'unplug', outcome: 'same', cured: 0, from: 'tried again at Take in' }
  */
 export function takenFrom(ticket: Ticket): Taken[] {
   const all: Taken[] = [

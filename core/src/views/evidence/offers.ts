@@ -16,7 +16,7 @@ export interface OfferedAnswer {
  * What the complaints and the error codes seem to answer: never taken by itself, since owners mean many things. Tests
  * that are answered are not offered.
  *
- * @example offeredAnswers(ticket, knowledge)[0] // { testId: 'track', outcome: 'drifts', quote: 'pulls to', … }
+ * @example offeredAnswers({ ...ticket, observations: [] }, KNOWLEDGE) // []
  */
 export function offeredAnswers(ticket: Ticket, knowledge: Knowledge): readonly OfferedAnswer[] {
   const answered = new Set(answersOf(ticket).map(({ testId }) => testId));

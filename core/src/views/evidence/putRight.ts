@@ -12,7 +12,7 @@ export interface PutRight {
  * The causes that what was cleaned and measured seems to have put right. Only what was better afterwards by a test that
  * can tell: cleaning alone proves nothing. Verdicts that were given are not offered.
  *
- * @example putRight(ticket) // [{ causeId: 'guidesDry', because: 'the pull went from 3.1 to 1.2 N' }]
+ * @example putRight(ticket) // []
  */
 export function putRight(ticket: Ticket): readonly PutRight[] {
   const { cleaning, drives } = ticket;

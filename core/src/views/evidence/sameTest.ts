@@ -18,7 +18,7 @@ export const isGoodBelt = (testId: string, outcome: string): boolean => GOOD_BEL
  * After one bad belt the same test on every other: which test, on which drives it was not made yet. Empty while every
  * belt tested is good.
  *
- * @example sameTestElsewhere(ticket) // [{ testId: 'beltFeel', driveName: 'B' }]
+ * @example sameTestElsewhere(ticket) // []
  */
 export function sameTestElsewhere(
   ticket: Ticket,

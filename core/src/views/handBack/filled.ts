@@ -136,7 +136,7 @@ const FILL: Readonly<Record<FilledField, (ticket: Ticket) => readonly string[]>>
  * What a field of Hand back says: the bench's own words where it wrote any, else what the ticket knows of itself. Closed,
  * it says what it said when it went.
  *
- * @example handBackText(ticket, 'done') // 'New loading belt fitted.\nBoth pulleys cleaned.'
+ * @example handBackText(ticket, 'done') // 'Belt renewed.'
  */
 export function handBackText(ticket: Ticket, field: FilledField): string {
   const { handBack, closedAt } = ticket;

@@ -83,7 +83,7 @@ function shown(ticket: Ticket): string[] {
  * The letter to the owner, in plain words: each complaint answered, what was found, done and fitted, what was shown
  * and what was not. Parts with nothing to say are left out.
  *
- * @example letter(ticket, 'mm')[0] // { heading: 'What you told us', sentences: ['“shy on cold mornings”. This is cured.'] }
+ * @example letter(ticket, 'mm')[0].sentences[0] // '“shy on cold mornings”. This is not settled yet.'
  */
 export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
   const { handBack } = ticket;

@@ -65,7 +65,7 @@ function unproved(ticket: Ticket): string[] {
  * What speaks against handing a machine back, what matters most first. A gate to be passed by saying why, not a lock; a
  * station needs no signing off.
  *
- * @example openEnds(ticket)[0]?.words // '“shy on cold mornings” is not answered yet.'
+ * @example openEnds(ticket)[0]?.words // 'The lid is off.'
  */
 export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   const ends: OpenEnd[] = [];

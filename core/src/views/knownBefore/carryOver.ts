@@ -43,7 +43,7 @@ export function knownFrom(past: Ticket): KnownFrom {
  * and the readings that do not stretch, marked with where they came from. Nothing that is there already is touched.
  *
  * @param newId gives a fresh id each time
- * @example carryOver(past, ticket, nanoid).length // 5
+ * @example carryOver(ticket, ticket, newId).length // 0
  */
 export function carryOver(past: Ticket, ticket: Ticket, newId: () => string): EventBody[] {
   const letters = new Set(ticket.drives.map(({ name }) => name));

@@ -41,7 +41,7 @@ function because(ticket: Ticket): string | undefined {
  * What worked on earlier machines of this kind, newest first, each said once.
  *
  * @param past tickets of the same machine or mechanism, newest first
- * @example workedBefore([past])[0]?.line // 'rods old grease off, lithium grease'
+ * @example workedBefore([ticket])[0]?.line // undefined
  */
 export function workedBefore(past: readonly Ticket[]): readonly WorkedBefore[] {
   const all = past.flatMap((ticket): WorkedBefore[] => {

@@ -15,7 +15,7 @@ const NEEDED: ReadonlySet<string> = new Set(['connector', 'belt', 'gear', 'part'
 /**
  * Whether cycles count now: none while it is unplugged, and with parts out only as a trial.
  *
- * @example countingNow(view) // { may: 'trial', because: 'number 7, motor plug, is out' }
+ * @example countingNow(machine) // { may: 'no', because: 'it is unplugged, so nothing can have run' }
  */
 export function countingNow({ mains, off, drives }: Pick<MachineView, 'mains' | 'off' | 'drives'>): Counting {
   if (mains?.state === 'unplugged') return { may: 'no', because: 'it is unplugged, so nothing can have run' };

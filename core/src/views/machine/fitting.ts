@@ -22,7 +22,7 @@ export const chosenBelt = ({ tries }: Pick<DriveRecord, 'tries'>): Try | undefin
  * What happens when a belt goes on: the try is logged, “no belt fitted” ends, and its step of the strip is back. One
  * fact, said once.
  *
- * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['tryLogged', 'temporaryChangePut', 'stepPut']
+ * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['tryLogged']
  */
 export function fittingOf(ticket: Ticket, driveId: string, belt: Try, at: string): readonly EventBody[] {
   const { steps, temporaryChanges } = ticket.strip;

@@ -108,7 +108,7 @@ function failureCounts(ticket: Ticket, within: (at: string, cleanRunId: string |
 /**
  * The machine as its events leave it. Cost: linear in events and cycles.
  *
- * @example machineView(record).drives[0]?.belt // { kind: 'none', because: 'number 4, belt, is off' }
+ * @example machineView(record).drives[0]?.belt.kind // 'fitted'
  */
 export function machineView({ ticket, events }: Pick<TicketRecord, 'ticket' | 'events'>): MachineView {
   const off = ticket.strip.steps.filter((step) => openRemoval(step));

@@ -85,7 +85,7 @@ export const beltInReach = (place: Place): boolean => place.nearBelt ?? PLACE_KN
  * What still holds back the belt of a drive: what dries, what is not wiped, hands that are greasy.
  *
  * @param driveId the drive whose belt it is; null for any
- * @example heldBelt(by, null, now).map(({ words }) => words) // ['the drive pulley dries another 1:20']
+ * For instance heldBelt(by, null, now).map(({ words }) => words): ['the drive pulley dries another 1:20']
  */
 export function heldBelt(by: HeldBy, driveId: string | null, nowMs: number): readonly Held[] {
   const own = (place: Place): boolean => driveId === null || place.driveId === null || place.driveId === driveId;

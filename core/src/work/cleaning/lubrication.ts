@@ -32,7 +32,7 @@ export type LubricationStep = 'oldGreaseOff' | 'lubricate' | 'workIn' | 'wipeExc
  * belt is within reach.
  *
  * @returns undefined where nothing that lubricates belongs
- * @example nextLubrication(rods, state of nothing done, false) // 'oldGreaseOff'
+ * @example nextLubrication({ ...place, kind: 'rod' }, placeState(place, [], null), false) // 'oldGreaseOff'
  */
 export function nextLubrication(place: Place, state: PlaceState, inReach: boolean): LubricationStep | undefined {
   if (!PLACE_KNOWN[place.kind].lubrication) return undefined;

@@ -33,7 +33,7 @@ const yes = (caution = ''): Leave => ({ may: true, caution });
  * Whether an agent may go on a place: by its material, by the bench’s table, and by what a spot test said there.
  *
  * @param materialAsked whether it was asked already: unknown then counts as unknown, and asks for a spot test
- * @example mayTreat(COMPATIBILITY, 'acetone', pulley of ABS, state, true).may // false
+ * @example mayTreat(COMPATIBILITY, 'acetone', { ...place, material: 'abs' }, placeState(place, [], null), true).may // false
  */
 export function mayTreat(
   table: Compatibility,

@@ -69,7 +69,7 @@ function ofDrives({ drives, strip }: MapOf): Place[] {
 /**
  * Every place of the machine: what was said of, then what the drives, the strip and the kind of loader suggest.
  *
- * @example placesOf(tray with one drive).map(({ place }) => place.name)[0] // 'motor pulley'
+ * @example placesOf(ticket).map(({ place }) => place.name)[0] // 'motor pulley'
  */
 export function placesOf(of: MapOf): readonly MapPlace[] {
   const { cleaning, strip, loader } = of;

@@ -51,7 +51,7 @@ export const surfaceOf = (standing: readonly Dirt[]): Surface =>
  * How a place stands: what was seen on it and what was done, one after the other; the last word counts.
  *
  * @param surface of a pulley, as Measure has it: what was said there later counts here
- * @example placeState(place, [wiped with two clean swabs], null).clean // 'twice'
+ * @example placeState(place, ticket.cleaning.treatments, null).clean // 'twice'
  */
 export function placeState(place: Place, all: readonly PlaceTreatment[], surface: Surface | null): PlaceState {
   const treatments = all.filter(({ placeId }) => placeId === place.id);
@@ -156,7 +156,7 @@ export interface DirtyPlace {
  * The places that were found dirty or dry, and are so still. What was left on purpose is answered, and so is a belt in
  * whose stead another was fitted.
  *
- * @example stillDirty(ticket).map(({ place }) => place.name) // ['guides']
+ * @example stillDirty(ticket).map(({ place }) => place.name) // []
  */
 export function stillDirty({ cleaning, drives }: DirtyIn): readonly DirtyPlace[] {
   const renewed = new Set(drives.filter(({ tries }) => tries.length > 0).map(({ id }) => id));

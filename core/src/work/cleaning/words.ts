@@ -37,7 +37,7 @@ export const FEEL_NAMES: Readonly<Record<Feel, string>> = { stiff: 'stiff', midd
 /**
  * A treatment in words, as the list of what was done has it.
  *
- * @example treatmentWords({ deed: 'wipe', agent: 'acetone', way: 'swab', … }, 'drive pulley') // 'drive pulley: wiped, acetone, swab, clean'
+ * @example treatmentWords(ticket.cleaning.treatments[0], 'drive pulley') // 'drive pulley: wiped, acetone, swab, 3 swabs, 2 clean'
  */
 export function treatmentWords(done: PlaceTreatment, placeName: string): string {
   const { deed, agent, way, strokes, amount, swabs, outcome, line } = done;
@@ -56,7 +56,7 @@ export function treatmentWords(done: PlaceTreatment, placeName: string): string 
   return `${placeName === '' ? '' : `${placeName}: `}${parts.join(', ')}`;
 }
 
-/** The same as the papers and the proof have it: what was done to what. @example 'Rods: old grease off' */
+/** The same as the papers and the proof have it: what was done to what. @example 'Rods: old grease off' // 'Rods: old grease off' */
 export function treatmentSaid(done: PlaceTreatment, placeName: string): string {
   const { deed, agent, line } = done;
   if (deed === 'other') return line;

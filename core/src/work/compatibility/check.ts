@@ -9,6 +9,7 @@ export const DRY_MINUTES_MAX = 10_080;
  * A table that can be reasoned with: every agent and material known, every figure in range. What a bench left out is the
  * app’s own.
  *
+ * @returns the table made whole; or a sentence that names what is not known or out of range
  * @example checkCompatibility({ ...COMPATIBILITY, grades: {} }).ok // true
  */
 export function checkCompatibility(given: Compatibility): Result<Compatibility> {

@@ -38,7 +38,7 @@ const HARDLY = 0.2;
 /**
  * The cause that an answer is the sight of, where it is one: likely with it, and hardly ever seen with any other.
  *
- * @example seenCause(machine, 'link', 'off') // 'rollerLink'
+ * For instance seenCause(machine, 'link', 'off'): 'rollerLink'
  */
 export function seenCause(machine: Machine, testId: string, outcome: string): string | undefined {
   const test = machine.tests.find(({ id }) => id === testId);
@@ -99,7 +99,7 @@ export function weigh(prior: Float64Array, bearings: readonly Bearing[], blurs: 
  * how good the table is. What was seen before a cure is read as seen with the cured cause still in.
  *
  * @returns by hypothesis of the machine, adding up to 1
- * @example believe(machine, { …, observations: [] })[0] // 0: something is wrong
+ * For instance believe(machine, { …, observations: [] })[0]: 0: something is wrong
  */
 export function believe(machine: Machine, given: Case, blurs: readonly Blur[] = BLURS): Float64Array {
   const bearings = spoken(machine, given.observations).flatMap(({ testId, outcome, cured }): Bearing[] => {
@@ -136,7 +136,7 @@ export interface RankedCause {
   readonly chance: number;
 }
 
-/** The causes, likeliest first. @example rankCauses(machine, belief)[0]?.causeId // 'beltSlack' */
+/** The causes, likeliest first. For instance rankCauses(machine, belief)[0]?.causeId: 'beltSlack' */
 export const rankCauses = (machine: Machine, belief: Float64Array): RankedCause[] =>
   causeChances(machine, belief)
     .map((chance, index) => ({ causeId: machine.causes[index]?.id ?? '', chance }))

@@ -12,7 +12,7 @@ export const LEAST = 0.02;
  *
  * @param test figures in percent
  * @returns chances that add up to 1, none below `LEAST`
- * @example outcomeChances(tapped, ['beltSlack']) // [0.45, 0.55]
+ * For instance outcomeChances(tapped, ['beltSlack']): [0.45, 0.55]
  */
 export function outcomeChances(test: Pick<BenchTest, 'sound' | 'given'>, causeIds: readonly string[]): number[] {
   const tables = causeIds.flatMap((id) => {

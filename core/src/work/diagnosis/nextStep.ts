@@ -25,7 +25,7 @@ const planOf = (lead: Lead, opened: Depth): string => (opened === 'lidOn' && !OU
  *
  * @param suggestions as `suggest` ranks them
  * @param seen causes that were seen with the eye, and are neither cured nor ruled out
- * @example nextStep(machine, belief, 'lidOn', suggestions).do // 'ask'
+ * For instance nextStep(machine, belief, 'lidOn', suggestions).do: 'ask'
  */
 export function nextStep(
   machine: Machine,

@@ -64,7 +64,7 @@ export function expectedBits(machine: Machine, belief: Float64Array): number[] {
  * Every test not yet answered, the one that says most per minute first. The lid costs minutes, so what can be done with
  * it on comes first by itself; risk and what cannot be undone weigh against a test. Those passed over come last.
  *
- * @example suggest(machine, belief, given)[0]?.testId // 'sound'
+ * For instance suggest(machine, belief, given)[0]?.testId: 'sound'
  */
 export function suggest(machine: Machine, belief: Float64Array, given: Case, policy: Policy = 'minute'): Suggestion[] {
   const since = given.cured.length;

@@ -15,7 +15,7 @@ export interface Evidence {
  * chance with the cause to its chance without, other causes weighed by their shares.
  *
  * @returns strongest first, either way
- * @example evidenceOn(machine, given, 'beltSlack')[0] // { observation: { testId: 'sound', outcome: 'runsFree' }, factor: 4.9 }
+ * For instance evidenceOn(machine, given, 'beltSlack')[0]: { observation: { testId: 'sound', outcome: 'runsFree' }, factor: 4.9 }
  */
 export function evidenceOn(machine: Machine, given: Case, causeId: string): Evidence[] {
   const own = machine.causes.findIndex(({ id }) => id === causeId);
@@ -52,7 +52,7 @@ export interface WouldLead {
 /**
  * What would change the order: for each outcome of a test, how likely it is now and which cause would then lead.
  *
- * @example wouldLead(machine, belief, 'beltFeel').find(({ outcomeId }) => outcomeId === 'oily')?.causeId // 'beltOily'
+ * For instance wouldLead(machine, belief, 'beltFeel').find(({ outcomeId }) => outcomeId === 'oily')?.causeId: 'beltOily'
  */
 export function wouldLead(machine: Machine, belief: Float64Array, testId: string): WouldLead[] {
   const t = machine.tests.findIndex(({ id }) => id === testId);
@@ -81,7 +81,7 @@ const MIN_NATS = 3;
  * Whether the best explanation would itself have expected what was seen: the surprise of all observations, less what it
  * should be on average, against its spread.
  *
- * @example fitOf(machine, given, believe(machine, given)).fits // true
+ * For instance fitOf(machine, given, believe(machine, given)).fits: true
  */
 export function fitOf(machine: Machine, given: Case, belief: Float64Array): Fit {
   const best = belief.reduce((top, chance, h) => (chance > (belief[top] ?? 0) ? h : top), 0);

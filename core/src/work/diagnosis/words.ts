@@ -11,7 +11,7 @@ export const inWords = (text: string, loader: Loader): string => {
   return has.disks ? said.replace(/\bdisc\b/g, 'disk') : said;
 };
 
-/** A cause's name for a kind of loader. @example causeName(lensDirty, 'diskDrive') // 'Head dirty' */
+/** A cause's name for a kind of loader. @example causeName(KNOWLEDGE.causes.find(({ id }) => id === 'lensDirty'), 'diskDrive') // 'Head dirty' */
 export const causeName = ({ name, names }: Pick<Cause, 'name' | 'names'>, loader: Loader): string =>
   names?.[loader] ?? inWords(name, loader);
 

@@ -78,7 +78,7 @@ const OF_LOADER: Readonly<Record<Loader, readonly CheckKind[]>> = ofLoaders('che
 /**
  * What there is to show for a kind of loader, in the order in which it is done.
  *
- * @example checksFor('diskDrive') // ['motorPulleyHeld', 'spindleSpeed', 'bothSides', …]
+ * @example checksFor('diskDrive').includes('spindleSpeed') // true
  */
 export const checksFor = (loader: Loader): readonly CheckKind[] => OF_LOADER[loader];
 

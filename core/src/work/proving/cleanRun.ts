@@ -14,7 +14,7 @@ export interface CleanRunState {
 /**
  * How a clean run stands by its cycles: a failure ends it, whatever comes after.
  *
- * @example cleanRunState(cleanRun, eight clean and one bad) // { clean: 8, failedAt: 9 }
+ * @example cleanRunState(ticket.cleanRuns[0], cycles) // { clean: 1, slow: 0 }
  */
 export function cleanRunState(cleanRun: CleanRun, cycles: readonly Cycle[]): CleanRunState {
   const own = cycles.filter((cycle) => cycle.cleanRunId === cleanRun.id && !isTrial(cycle));

@@ -23,7 +23,7 @@ export const circumstances = ({ conditions }: Pick<Cycle, 'conditions'>): string
  * The circumstances under which it failed before, most failures first, each with the clean cycles that a clean run has
  * under them: the same movement and place, the same disc or none, and every condition of the failure (others may be added).
  *
- * @example failedUnder(cycles, cleanRun)[0] // { action: 'open', place: 'deck 2', loaded: false, conditions: ['cold'], failures: 4, clean: 9 }
+ * @example failedUnder(cycles, ticket.cleanRuns[0])[0] // { action: 'open', loaded: false, conditions: ['cold'], failures: 1 }
  */
 export function failedUnder(cycles: readonly Cycle[], cleanRun: CleanRun | undefined): FailedUnder[] {
   const groups = new Map<string, FailedUnder>();

@@ -49,7 +49,7 @@ export interface Tally {
   readonly slow: number;
 }
 
-/** Counts cycles. @example tally(cycles).failures // 4 */
+/** Counts cycles. @example tally(cycles).failures // 1 */
 export function tally(cycles: readonly Pick<Cycle, 'result'>[]): Tally {
   return {
     n: cycles.length,

@@ -36,7 +36,7 @@ export const isOfKind = (kind: Pick<FailedKind, 'action' | 'place' | 'loaded' | 
  * What failed before anything was done, by movement and place, each with what only cycles of that kind have shown since:
  * closings prove nothing of a fault in opening, nor a loaded tray of an empty one. Most failures first.
  *
- * @example failedKinds(cycles, cleanRun)[0] // { action: 'open', loaded: false, conditions: ['cold'], n: 4, failures: 2, clean: 0, … }
+ * @example failedKinds(cycles, ticket.cleanRuns[0])[0] // { action: 'open', loaded: false, conditions: ['cold'] }
  */
 export function failedKinds(cycles: readonly Cycle[], cleanRun: CleanRun | undefined): FailedKind[] {
   const counted = cycles.filter((cycle) => !isTrial(cycle));
@@ -86,7 +86,7 @@ export const besideCount = (cycles: readonly Cycle[], cleanRun: CleanRun, kinds:
       !kinds.some((kind) => isOfKind(kind, cycle)),
   ).length;
 
-/** A kind in a few words. @example kindWords(kind) // 'opening, empty, cold' */
+/** A kind in a few words. For instance kindWords(kind): 'opening, empty, cold' */
 export const kindWords = ({
   action,
   place,

@@ -5,7 +5,7 @@ import { type Cycle, CYCLE_ACTIONS } from './schema';
 /**
  * The table deck × empty or loaded × action, rows in the order in which places were first counted.
  *
- * @example cycleTable(cycles)[0] // { place: '', action: 'open', empty: { n: 12, failures: 4 }, … }
+ * @example cycleTable(cycles)[0] // { place: '', action: 'open' }
  */
 export function cycleTable(cycles: readonly Cycle[]): CycleRow[] {
   const places = [...new Set(cycles.map(({ place }) => place))];

@@ -23,7 +23,7 @@ export function timedPairs(timings: readonly Timing[]): TimedPair[] {
   });
 }
 
-/** Times as said. @example timesWords([{ seconds: 9.2, retries: 2, … }]) // '9.2 s after 2 retries' */
+/** Times as said. @example timesWords(ticket.timings) // '9.2 s after 2 retries' */
 export const timesWords = (timings: readonly Pick<Timing, 'seconds' | 'retries'>[]): string =>
   timings
     .map(({ seconds, retries }) => {

@@ -6,7 +6,7 @@ import { TOO_MANY_CYCLES, type CleanWanted } from './wanted';
 /**
  * A count with its exact interval, saying which bound is shown.
  *
- * @example tallyWords({ n: 12, failures: 4, slow: 0 })
+ * @example tallyWords({ n: 12, failures: 4, slow: 0 }) // '4 of 12 failed. As counted, it may truly fail 10 to 65 times in 100 (exact, 19 in 20).'
  * // '4 of 12 failed. As counted, it may truly fail 10 to 65 times in 100 (exact, 19 in 20).'
  */
 export function tallyWords({ n, failures }: Tally): string {
@@ -21,7 +21,7 @@ export function tallyWords({ n, failures }: Tally): string {
 /**
  * Empty against loaded, worded as what the test is: how often chance alone would part them so.
  *
- * @example chanceWords(row) // 'Chance alone would give so large a difference 1 time in 21.'
+ * For instance chanceWords(row): 'Chance alone would give so large a difference 1 time in 21.'
  */
 export function chanceWords({ empty, loaded, chance }: CycleRow): string {
   if (empty.n === 0 || loaded.n === 0) return 'Count it both empty and loaded to compare them.';

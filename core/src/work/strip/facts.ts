@@ -58,7 +58,7 @@ export const FACT_NAMES: Readonly<Record<StepFact, string>> = {
   homes: 'How it comes home',
 };
 
-/** The facts that are known of a step, in the order in which they are asked. @example stepFacts(step) // [['Ways', '6']] */
+/** The facts that are known of a step, in the order in which they are asked. @example stepFacts(step) // [] */
 export const stepFacts = ({ kind, facts }: { readonly kind: StepKind; readonly facts: Facts }): [string, string][] =>
   FACTS_OF[kind].flatMap((fact) => (facts[fact] ? [[FACT_NAMES[fact], facts[fact]] as [string, string]] : []));
 

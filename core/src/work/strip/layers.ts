@@ -15,7 +15,7 @@ export const STILL_TO_COME = 'still to come free';
 /**
  * The steps grouped by what comes free: a cover or a part ends its group, and names it. In the order of the strip.
  *
- * @example layersOf(strip.steps)[0] // { name: 'lid', steps: [screws, screws, lid] }
+ * @example layersOf(strip.steps)[0].steps.map(({ kind }) => kind) // ['screws', 'cover']
  */
 export function layersOf(steps: readonly Step[]): Layer[] {
   const layers: Layer[] = [];
@@ -49,7 +49,7 @@ const SMALL: readonly StepKind[] = ['nuts', 'clips', 'springs', 'gear', 'wire', 
 /**
  * Counts over all openings. What is off is counted by its last time off; what is left over, from its first.
  *
- * @example countsOf(strip).out // 7
+ * @example countsOf(strip).out // 4
  */
 export function countsOf({ steps }: Pick<Strip, 'steps'>): Counts {
   const screws = steps.filter(({ kind, fate }) => kind === 'screws' && isAway(fate));
@@ -84,7 +84,7 @@ export function countsOf({ steps }: Pick<Strip, 'steps'>): Counts {
  * How many of a step are nowhere: there once, taken off, and not among those that went back or are off now. Carried
  * through every later opening, until they are placed or explained.
  *
- * @example leftOverOf(step) // 1
+ * @example leftOverOf(step) // 0
  */
 export function leftOverOf(step: Pick<Step, 'removals' | 'count' | 'missing' | 'explained'>): number {
   const last = lastRemoval(step);
@@ -129,7 +129,7 @@ export const leftOverList = ({ steps, found }: Pick<Strip, 'steps' | 'found'>): 
   ),
 ];
 
-/** The same as sentences. @example leftOvers(strip) // ['Of number 1, screws, 1 is left over.'] */
+/** The same as sentences. @example leftOvers(strip) // ['Found and not placed: a spring, under the tray.'] */
 export const leftOvers = (strip: Pick<Strip, 'steps' | 'found'>): string[] =>
   leftOverList(strip).map(({ words }) => words);
 
@@ -140,7 +140,7 @@ export interface LayerCount {
   readonly back: number;
 }
 
-/** Screws in and out by layer, of the last time that each came off. @example layerCounts(steps)[0] // { name: 'lid', off: 7, back: 6 } */
+/** Screws in and out by layer, of the last time that each came off. @example layerCounts(steps)[0] // { name: 'lid', off: 4, back: 0 } */
 export const layerCounts = (steps: readonly Step[]): LayerCount[] =>
   layersOf(steps)
     .map(({ name, steps: own }) => {

@@ -14,7 +14,7 @@ export const lidStep = (steps: readonly Step[]): Step | undefined =>
  * What the strip says of the lid, and since when: off while its step is off, on again once that is back.
  *
  * @returns undefined where the lid was never logged
- * @example lidByStrip(steps) // { state: 'off', since: '2026-01-12T09:00:00Z' }
+ * @example lidByStrip(steps) // { state: 'off', since: '2026-01-12T09:23:00Z' }
  */
 export function lidByStrip(
   steps: readonly Step[],

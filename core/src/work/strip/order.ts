@@ -10,7 +10,7 @@ const nameOf = (steps: readonly Step[], id: string): string => {
  * Whether “this before that” can be held beside what was said before.
  *
  * @returns the orders with the new one; or a sentence that names the circle
- * @example addOrder(orders, { firstId: 'b', thenId: 'a', … }, steps) // refused where a is before b already
+ * For instance addOrder(orders, { firstId: 'b', thenId: 'a', … }, steps): refused where a is before b already
  */
 export function addOrder(orders: readonly Order[], order: Order, steps: readonly Step[]): Result<readonly Order[]> {
   const { firstId, thenId } = order;

@@ -35,7 +35,7 @@ export function orderBack(steps: readonly Step[], orders: readonly Order[]): Ste
  * Everything to do on the way back: steps in order, each temporary change as soon as it may be reversed, before what
  * covers its place and before its limit, and a try before the lid.
  *
- * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'change', 'step', 'try', 'step']
+ * @example rebuildOf(strip).map(({ type }) => type) // ['step', 'try', 'step', 'change']
  */
 export function rebuildOf({
   steps,

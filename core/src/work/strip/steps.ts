@@ -42,7 +42,7 @@ export const goneBack = (step: Step, count: number, at: string): Step => ({
 /**
  * Some of what was left over of a step, placed after all: among those that went back, or among those that are off again.
  *
- * @example placedLate(step, 1) // one more is back
+ * @example placedLate(step, 1).id // 's1'
  */
 export const placedLate = (step: Step, count: number): Step => ({
   ...step,
@@ -58,7 +58,7 @@ export const placedLate = (step: Step, count: number): Step => ({
 /**
  * The same step with another fate: what now has to come back is off from now on, and what has not is not off any more.
  *
- * @example withFate(strip, step, 'leftAlone', at).removals // []: it never came off
+ * @example withFate(strip, step, 'leftAlone', at).removals // []
  */
 export function withFate(strip: Pick<Strip, 'opening'>, step: Step, fate: Fate, at: string): Step {
   const open = openRemoval(step);
@@ -73,7 +73,7 @@ export function withFate(strip: Pick<Strip, 'opening'>, step: Step, fate: Fate, 
   };
 }
 
-/** The same step on the other deck, mirrored. @example mirrored(step).where // 'front left, other deck' */
+/** The same step on the other deck, mirrored. @example mirrored(step).where // 'other deck' */
 export const mirrored = (step: Step): StepDraft => ({
   kind: step.kind,
   fate: step.fate,

@@ -25,7 +25,7 @@ const REACH: Readonly<Record<ChangeLimit, readonly ChangeLimit[]>> = {
 /**
  * The temporary changes that forbid a moment: what must end before power forbids the lid and handing back as well.
  *
- * @example forbidding(temporaryChanges, 'power').map(({ words }) => words) // ['Laser pads bridged']
+ * @example forbidding(strip.temporaryChanges, 'lid').map(({ words }) => words) // ['stop pin out']
  */
 export const forbidding = (
   temporaryChanges: readonly TemporaryChange[],
@@ -37,7 +37,7 @@ export const forbidding = (
  * The step that will cover a change's place on the way back, where its kind lies covered: the last cover or part that
  * came off before it.
  *
- * @example coveringStep('laserBridged', steps)?.what // 'mechanism'
+ * @example coveringStep('laserBridged', steps)?.what // undefined
  */
 export const coveringStep = (kind: TemporaryChangeKind, steps: readonly Step[]): Step | undefined =>
   TEMPORARY_CHANGES[kind].covered &&
@@ -90,7 +90,7 @@ export const LIMIT_WORDS: Readonly<Record<ChangeLimit, string>> = {
  * waits for power, and it must have ended before power.
  *
  * @returns a sentence, or undefined
- * @example cannotEnd({ …levers, before: 'power', afterChangeId: stopPin.id }, [stopPin])
+ * For instance cannotEnd({ …levers, before: 'power', afterChangeId: stopPin.id }, [stopPin])
  */
 export function cannotEnd(change: TemporaryChange, others: readonly TemporaryChange[]): string | undefined {
   const order = (limit: ChangeLimit): number => CHANGE_LIMITS.indexOf(limit);

@@ -49,7 +49,7 @@ const oneOf = (what: string): string => what.replace(/(?<=ch|sh|x)es$|(?<!s)s$/,
 /**
  * A step in words, as the echo says it: how many, what, its driver, length, place and fate.
  *
- * @example stepWords(step) // '2 screws, hexalobular 8, pinned, from rear corners, 1 missing on arrival'
+ * @example stepWords({ ...steps[0], what: 'screw', where: 'underside' }) // '4 screws, cross-head 1, from underside'
  */
 export function stepWords(
   step: Pick<

@@ -91,7 +91,7 @@ const kept = (line: string, fate: Fate, echo: string, unread: boolean): ReadLine
  *
  * @param typed at most `LINE_MAX` letters; what is longer is not read, so that nothing of it is lost
  * @returns undefined for an empty line
- * @example readLine('lens cover, 2 screws').ways[0].does.length // 2: two screws, and the cover
+ * @example readLine('lens cover, 2 screws').ways[0].does.length // 2
  */
 export function readLine(typed: string): ReadLine | undefined {
   const line = typed

@@ -74,7 +74,7 @@ function kindGuessed(
  * @param words how many there are
  * @param looked it tells of a picture or a sketch
  * @param doubts what is in doubt about it is put there
- * @example subjectOf(sorted '2 clips rear', figures, …).kind // 'clips'
+ * For instance subjectOf(sorted '2 clips rear', figures, …).kind: 'clips'
  */
 export function subjectOf(
   sorted: SortedWords,

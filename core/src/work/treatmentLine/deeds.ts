@@ -37,7 +37,7 @@ function deedOf({ deed, agent, strokes, outcome }: Said, kind: PlaceKind): Clean
  * @param before what the clauses before it do, in their order; added to in place
  * @param fresh whether the clause names its places itself
  * @returns what it does besides
- * @example deedsOf(saidIn('acetone', choose), [pulley], [], true, choose)[0].type // 'treat'
+ * For instance deedsOf(saidIn('acetone', choose), [pulley], [], true, choose)[0].type: 'treat'
  */
 export function deedsOf(
   said: Said,

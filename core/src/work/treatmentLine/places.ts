@@ -53,7 +53,7 @@ export function numberedPlace(clause: string, map: readonly MapPlace[]): PlacesR
 /**
  * The places that a clause names, by the name they have on the map, or by a word of their kind.
  *
- * @example placesIn('both pulleys acetone', map of one drive, choose).places.length // 2
+ * For instance placesIn('both pulleys acetone', map of one drive, choose).places.length: 2
  */
 export function placesIn(clause: string, map: readonly MapPlace[], choose: Choose): PlacesRead {
   let rest = clause;

@@ -69,7 +69,7 @@ export interface Said {
  *
  * @param clause in small letters
  * @param choose answers what is in doubt
- * @example saidIn('acetone swab clean', choose).agent // 'acetone'
+ * For instance saidIn('acetone swab clean', choose).agent: 'acetone'
  */
 export function saidIn(clause: string, choose: Choose): Said {
   let rest = clause;
