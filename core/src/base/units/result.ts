@@ -4,7 +4,7 @@
  */
 export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string };
 
-/** Wraps a value. @example ok(3) // { ok: true, value: 3 } */
+/** Wraps a value; refuses nothing. @example ok(3) // { ok: true, value: 3 } */
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 
 /** Wraps a sentence. @example refuse('Read “x”. Type a number.').ok // false */

@@ -20,7 +20,7 @@ const MAX_BARS = 720;
  * Bars of a disc that stands still at a speed, under a lamp that flashes at twice the mains frequency: 120·f/rpm,
  * rounded, with the speed that so many bars really show. Many LED lamps do not flash so.
  *
- * @returns the ring; refused where nothing turns, or no number of bars stands still
+ * @returns the ring; refused where nothing turns, or it would need too few bars or too many
  * @example strobeRing(45, 50) // { mainsHz: 50, bars: 133, rpm: 45.11 }
  */
 export function strobeRing(rpm: number, mainsHz: MainsHz): Result<StrobeRing> {
