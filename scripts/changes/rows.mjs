@@ -147,7 +147,7 @@ export const tape: Guide = {
         'export const deskDescriptions: Descriptions<typeof deskEvents> = {\n',
         "  calledBack: { says: () => 'the owner called back', place: takeIn },\n",
       ),
-      'core/fixtures/sample.ts': before("  { type: 'mainsSaid',", "  { type: 'calledBack', words: 'on Friday' },\n"),
+      'core/fixtures/sample.ts': before("  { type: 'squarePut',", "  { type: 'calledBack', words: 'on Friday' },\n"),
     },
   },
   {
@@ -156,14 +156,14 @@ export const tape: Guide = {
     tests: ['core/src/record', 'core/src/files/exchange'],
     generated: ['docs/ticket.schema.json'],
     steps: {
-      'core/src/record/stations/module.ts': after("  prove: 'Prove',\n", "  listen: 'Listen',\n"),
+      'core/src/record/stations/module.ts': after(
+        "  prove: { name: 'Prove', usualMin: 12 },\n",
+        "  listen: { name: 'Listen', usualMin: 5 },\n",
+      ),
+      'core/src/record/ticket/holds.ts': after('(ticket: Ticket) => boolean>> = {\n', '  listen: () => false,\n'),
       'app/src/stations/listen/ListenPage.tsx': {
         text: 'export function ListenPage() {\n  return <h2>Listen</h2>;\n}\n',
       },
-      'app/src/shell/places.ts': after(
-        "  prove: { source: 'stations/prove/ProvePage' },\n",
-        "  listen: { source: 'stations/listen/ListenPage' },\n",
-      ),
       'core/src/record/ticket/format.ts': replace('TICKET_VERSION = 8', () => 'TICKET_VERSION = 9'),
       'core/src/files/exchange/upcast.ts': (text) =>
         before(

@@ -1,4 +1,5 @@
-import type { StationId } from '@loose-pulley/core/record/stations';
+import { capital } from '@loose-pulley/core/base/units';
+import { STATIONS, type StationId } from '@loose-pulley/core/record/stations';
 
 /** A page, and all that is said of it elsewhere: its address, its file, its name, and where it is listed. */
 export interface Place {
@@ -104,18 +105,18 @@ export const PLACES: readonly Place[] = [
   { path: 'slip', of: 'ticket', source: 'pages/print/SlipPage', name: 'Slip for the shop' },
 ];
 
-/** The stations, each below `/t/:id` by its own name; core has their names, their order and their keys. */
-export const STATION_PLACES: Readonly<Record<StationId, Pick<Place, 'source' | 'book' | 'soon'>>> = {
-  takeIn: { source: 'stations/takeIn/TakeInPage', soon: true },
-  find: { source: 'stations/find/FindPage' },
-  strip: { source: 'stations/strip/StripPage' },
-  clean: { source: 'stations/clean/CleanPage' },
-  measure: { source: 'stations/measure/MeasurePage', soon: true },
-  size: { source: 'stations/size/SizePage', book: true, soon: true },
-  rebuild: { source: 'stations/rebuild/RebuildPage' },
-  prove: { source: 'stations/prove/ProvePage' },
-  handBack: { source: 'stations/handBack/HandBackPage', soon: true },
+/** What is said of a station's page beside its file. */
+const OF_STATIONS: { readonly [S in StationId]?: Pick<Place, 'book' | 'soon'> } = {
+  takeIn: { soon: true },
+  measure: { soon: true },
+  size: { book: true, soon: true },
+  handBack: { soon: true },
 };
+
+/** The stations, each below `/t/:id` by its own name, and its page in a file of that name: `size/SizePage`. */
+export const STATION_PLACES = Object.fromEntries(
+  STATIONS.map((id) => [id, { source: `stations/${id}/${capital(id)}Page`, ...OF_STATIONS[id] }]),
+) as Readonly<Record<StationId, Pick<Place, 'source' | 'book' | 'soon'>>>;
 
 /** What the pages of a ticket are called. */
 export const ticketPlace = (path: string): Place | undefined =>

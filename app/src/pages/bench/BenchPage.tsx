@@ -3,7 +3,7 @@ import { formatDay } from '@loose-pulley/core/base/units';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/record/ticket';
-import { today } from '../../parts/clock/useNow';
+import { today } from '../../state/written';
 import { keepFront } from '../../state/persistence/front';
 import { waitingOf } from '@loose-pulley/core/shop/day';
 import { selectOrders, selectSummaries, useAppSelector } from '../../state/store/hooks';

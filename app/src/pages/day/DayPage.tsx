@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { closingOf, midnight, openFrom, type DayBlock, type DayJob, type DayPlan } from '@loose-pulley/core/shop/day';
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import { capital, counted } from '@loose-pulley/core/base/units';
-import { dayAndTime, timeOfDay, today } from '../../parts/clock/useNow';
+import { writtenMoment, timeOfDay, today } from '../../state/written';
 import { Button } from '../../parts/ui/Button';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { Segments } from '../../parts/ui/Segments';
@@ -22,7 +22,7 @@ const at = (ms: number): string => timeOfDay(new Date(ms).toISOString());
 const iso = (ms: number): string => new Date(ms).toISOString();
 const sameDay = (a: number, b: number): boolean => midnight(a) === midnight(b);
 /** A moment as it is said today: the hour, else the day with it. */
-const moment = (ms: number, nowMs: number): string => (sameDay(ms, nowMs) ? at(ms) : dayAndTime(iso(ms)));
+const moment = (ms: number, nowMs: number): string => (sameDay(ms, nowMs) ? at(ms) : writtenMoment(iso(ms)));
 
 type Span = 'today' | 'week';
 

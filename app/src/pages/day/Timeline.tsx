@@ -1,7 +1,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { DayJob, DayPlan } from '@loose-pulley/core/shop/day';
-import { timeOfDay } from '../../parts/clock/useNow';
+import { timeOfDay } from '../../state/written';
 import { useWidth } from '../../parts/draw/useWidth';
 import { dayLayout, LEFT_PX, type DrawnBlock } from './dayLayout';
 

@@ -10,7 +10,7 @@ import { beltLabel, USUAL_SHAPE } from '@loose-pulley/core/base/shapes';
 import { KeepingBook } from '../../parts/book/KeepingBook';
 import { spanOf } from '../../parts/book/railLayout';
 import { useOrderIt } from '../../parts/book/useOrderIt';
-import { today } from '../../parts/clock/useNow';
+import { today } from '../../state/written';
 import { Button } from '../../parts/ui/Button';
 
 import { download } from '../../parts/ui/download';

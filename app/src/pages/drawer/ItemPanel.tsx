@@ -10,7 +10,7 @@ import {
 import { onOrder, type Order } from '@loose-pulley/core/shop/orders';
 import { formatDay, formatLength, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { today } from '../../parts/clock/useNow';
+import { today } from '../../state/written';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { SectionSign } from '../../parts/ui/SectionSign';

@@ -1,11 +1,16 @@
+import { formatDay } from '@loose-pulley/core/base/units';
 import type { TicketSummary } from '@loose-pulley/core/record/ticket';
 import { Link } from 'react-router';
-import { today } from '../../parts/clock/useNow';
+import { today } from '../../state/written';
 import { Button } from '../../parts/ui/Button';
 import { download } from '../../parts/ui/download';
 import { LongList } from '../../parts/ui/LongList';
 import { ALL_COLUMNS, LOG_COLUMNS, logTable, type LogColumn } from './logColumns';
 import { Check } from '../../parts/ui/Check';
+
+/** A day as the page writes it; anything else as it is. */
+const written = (value: string | number): string | number =>
+  typeof value === 'string' && /^\d{4}-\d\d-\d\d$/.test(value) ? formatDay(value) : value;
 
 /** The log in columns of one's own choosing; saved as CSV as it is shown. */
 export function Columns({
@@ -59,7 +64,7 @@ export function Columns({
             >
               {columns.map((column) => (
                 <span key={column} className="truncate">
-                  {LOG_COLUMNS[column].of(one)}
+                  {written(LOG_COLUMNS[column].of(one))}
                 </span>
               ))}
             </Link>

@@ -1,5 +1,6 @@
+import { writtenDay } from '../../state/written';
 import { useCallback, useEffect, useState } from 'react';
-import { formatDay } from '@loose-pulley/core/base/units';
+
 import { deleteForGood, loadDeleted, putBack, type Deleted } from '../../state/persistence/deleted';
 import { loadBench } from '../../state/persistence/bench';
 import { sweep } from '../../state/persistence/sweep';
@@ -31,7 +32,7 @@ export function DeletedTickets() {
           <li key={ticket.id} className="grid gap-2 border-t border-hair pt-2">
             <p>
               {ticket.number} {ticket.machine || 'Unnamed machine'},{' '}
-              <span className="text-soft">deleted {formatDay(at)}</span>
+              <span className="text-soft">deleted {writtenDay(at)}</span>
             </p>
             <p className="flex flex-wrap gap-2">
               <Button onClick={() => void back(ticket.id)}>Put it back on the Bench</Button>

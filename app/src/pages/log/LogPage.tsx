@@ -1,3 +1,4 @@
+import { dayOf } from '../../state/written';
 import { lazy, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { plantDemo } from '../../state/persistence/demo';
 import { isDemo } from '../../state/boot';
@@ -64,7 +65,7 @@ export function LogPage() {
         return;
       }
       const { zip, tickets, pictures, setAside } = packed.value;
-      download(`loose-pulley-archive-${madeAt.slice(0, 10)}.zip`, zip, zip.type);
+      download(`loose-pulley-archive-${dayOf(madeAt)}.zip`, zip, zip.type);
       const [is, it] = setAside === 1 ? ['is', 'it'] : ['are', 'them'];
       setPacking(
         `${counted(tickets, 'ticket')} and ${counted(pictures, 'picture')} packed.${setAside > 0 ? ` ${counted(setAside, 'record')} could not be read and ${is} not in it: save ${it} raw, from the Bench.` : ''}`,

@@ -1,3 +1,4 @@
+import { dayOf } from '../../state/written';
 import { minutesOf } from '@loose-pulley/core/shop/lifetimes';
 import { type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
 import { REMEDY_KIND_NAMES, type RemedyKind, type TicketSummary } from '@loose-pulley/core/record/ticket';
@@ -6,8 +7,8 @@ import { writeTable } from '@loose-pulley/core/base/table';
 /** What a line of the log can show. */
 export const LOG_COLUMNS = {
   number: { name: 'number', of: (one: TicketSummary) => one.number },
-  opened: { name: 'opened', of: (one: TicketSummary) => one.openedAt.slice(0, 10) },
-  handedBack: { name: 'handed back', of: (one: TicketSummary) => one.closedAt?.slice(0, 10) ?? '' },
+  opened: { name: 'opened', of: (one: TicketSummary) => dayOf(one.openedAt) },
+  handedBack: { name: 'handed back', of: (one: TicketSummary) => (one.closedAt ? dayOf(one.closedAt) : '') },
   machine: { name: 'machine', of: (one: TicketSummary) => one.machine },
   serial: { name: 'serial', of: (one: TicketSummary) => one.serial },
   owner: { name: 'owner', of: (one: TicketSummary) => one.owner },
@@ -39,7 +40,7 @@ export const NO_FILTER: LogFilter = { state: '', loader: '', remedy: '', from: '
 
 /** Whether a ticket is let through. @param returned ids of those that came again within a year */
 export function letsThrough(filter: LogFilter, one: TicketSummary, returned: ReadonlySet<string>): boolean {
-  const day = one.openedAt.slice(0, 10);
+  const day = dayOf(one.openedAt);
   return (
     (filter.state === '' ||
       (filter.state === 'open' && one.closedAt === null) ||

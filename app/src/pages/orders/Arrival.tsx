@@ -7,7 +7,7 @@ import type { Order, OrderLine } from '@loose-pulley/core/shop/orders';
 import { outstanding } from '@loose-pulley/core/shop/orders';
 import { formatLength, parseNumber, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { today } from '../../parts/clock/useNow';
+import { today } from '../../state/written';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';

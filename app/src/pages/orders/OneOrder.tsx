@@ -1,3 +1,4 @@
+import { writtenDay } from '../../state/written';
 import { useState } from 'react';
 import {
   arrivesBy,
@@ -26,7 +27,7 @@ import { askedOf, CounterQuote } from './CounterQuote';
 import { Input } from '../../parts/ui/Input';
 
 const DAY_MS = 86_400_000;
-const dayOf = (ms: number): string => formatDay(new Date(ms).toISOString());
+const dayOf = (ms: number): string => writtenDay(new Date(ms).toISOString());
 
 /** A list that is being made: who, what, how many; printed, copied, saved, placed. */
 export function OrderList({
@@ -207,11 +208,11 @@ export function PlacedOrder({
         {order.reference && <span className="font-normal text-soft"> · {order.reference}</span>}
       </h3>
       <p className="text-soft">
-        Ordered {formatDay(order.placedAt ?? '')}.{' '}
+        Ordered {writtenDay(order.placedAt ?? '')}.{' '}
         {out
           ? `As likely as not here by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}; within a day from now: ${inHundred(chanceBy(order, orders, nowMs, nowMs + DAY_MS))}.`
           : order.closedAt
-            ? `Closed ${formatDay(order.closedAt)}.`
+            ? `Closed ${writtenDay(order.closedAt)}.`
             : 'All of it has come.'}
       </p>
       <ul>

@@ -1,3 +1,4 @@
+import { writtenDay } from '../../state/written';
 import { letter } from '@loose-pulley/core/views/handBack';
 import { writeTicketName } from '../../parts/ticket/names';
 import { useUnit } from '../../state/store/hooks';
@@ -34,7 +35,7 @@ export function LetterPage() {
           <p className="text-soft">
             Ticket {ticket.number}
             {ticket.owner && `, ${ticket.owner}`}
-            {ticket.closedAt && `, ${new Date(ticket.closedAt).toLocaleDateString(undefined, { dateStyle: 'long' })}`}
+            {ticket.closedAt && `, ${writtenDay(ticket.closedAt)}`}
           </p>
         </header>
         {parts.length === 0 && (

@@ -1,6 +1,7 @@
+import { writtenDay } from '../../state/written';
 import { Link, useParams } from 'react-router';
 import { sumOf } from '@loose-pulley/core/shop/orders';
-import { formatDay } from '@loose-pulley/core/base/units';
+
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -36,7 +37,7 @@ export function OrderPage() {
       <h1 className="text-[28px] font-bold">Order</h1>
       <p>
         To <strong>{order.supplier || '………………………………'}</strong>
-        {order.placedAt && `, ${formatDay(order.placedAt)}`}
+        {order.placedAt && `, ${writtenDay(order.placedAt)}`}
         {order.reference && `, ${order.reference}`}
       </p>
       <table className="mt-4 w-full border-collapse">

@@ -1,3 +1,4 @@
+import { writtenDay } from '../../state/written';
 import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { handBackText } from '@loose-pulley/core/views/handBack';
 import { useRef } from 'react';
@@ -43,8 +44,6 @@ import {
   STATIONS,
   VERDICT_NAMES,
 } from '@loose-pulley/core/record/stations';
-
-const when = (iso: string): string => new Date(iso).toLocaleDateString(undefined, { dateStyle: 'long' });
 
 /** The bench sheet: one page for the file, from the ticket alone. A4 and Letter. */
 export function SheetPage() {
@@ -109,9 +108,9 @@ export function SheetPage() {
             </h2>
           </div>
           <p className="text-right text-sm">
-            came in {when(ticket.openedAt)}
+            came in {writtenDay(ticket.openedAt)}
             <br />
-            {ticket.closedAt ? `handed back ${when(ticket.closedAt)}` : 'not handed back yet'}
+            {ticket.closedAt ? `handed back ${writtenDay(ticket.closedAt)}` : 'not handed back yet'}
           </p>
         </header>
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 border-b border-hair py-2">

@@ -1,3 +1,4 @@
+import { writtenDay } from '../../state/written';
 import { forbidding, isOpen, openRemoval, stepWords } from '@loose-pulley/core/work/strip';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
@@ -24,8 +25,8 @@ export function TagPage() {
         <h2 className="text-2xl font-bold">{ticket.machine || 'Unnamed machine'}</h2>
         {strip.park && (
           <p className="pt-1">
-            Parked {new Date(strip.park.since).toLocaleDateString(undefined, { dateStyle: 'long' })}. Parts lie:{' '}
-            <strong>{strip.park.lies}</strong>. {strip.park.awaited && `Awaited: ${strip.park.awaited}.`}
+            Parked {writtenDay(strip.park.since)}. Parts lie: <strong>{strip.park.lies}</strong>.{' '}
+            {strip.park.awaited && `Awaited: ${strip.park.awaited}.`}
           </p>
         )}
         {noPower.length > 0 && (

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { changedBy, describeEvent, eventPlace, timeline } from '@loose-pulley/core/record/ticket';
 import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
-import { dayAndTime } from '../../parts/clock/useNow';
+import { writtenMoment } from '../../state/written';
 import { LongList } from '../../parts/ui/LongList';
 import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -32,7 +32,7 @@ export function TimelinePage() {
           return (
             <div className="grid grid-cols-[11rem_1fr] items-baseline gap-4 border-b border-hair max-sm:grid-cols-1 max-sm:gap-0">
               <time dateTime={event.at} className="text-soft">
-                {dayAndTime(event.at)}
+                {writtenMoment(event.at)}
               </time>
               <span>
                 {undone ? <del>{describeEvent(event, ticket, unit)}</del> : describeEvent(event, ticket, unit)}

@@ -1,3 +1,4 @@
+import { today } from '../../state/written';
 import { useState } from 'react';
 import { emptyBook } from '@loose-pulley/core/shop/book';
 import { readBookFile, writeBookFile } from '@loose-pulley/core/files/exchange';
@@ -34,7 +35,7 @@ export function KeepingBook() {
           disabled={!record}
           onClick={() =>
             download(
-              `loose-pulley-bench-book-${new Date().toISOString().slice(0, 10)}.json`,
+              `loose-pulley-bench-book-${today()}.json`,
               writeBookFile(record ?? emptyBook()),
               'application/json',
             )

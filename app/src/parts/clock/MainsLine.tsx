@@ -1,6 +1,6 @@
 import { lidNow } from '@loose-pulley/core/work/strip';
 import { type Ticket } from '@loose-pulley/core/record/ticket';
-import { timeOfDay } from './useNow';
+import { timeOfDay } from '../../state/written';
 import { usePageKey } from '../keys/useKeys';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch } from '../../state/store/hooks';

@@ -28,25 +28,3 @@ export const useNow = (): number => useSyncExternalStore(subscribe, () => nowMs)
 
 /** How far the clock was set back since the page was opened, as far as anybody looked at it. */
 export const useSetBackMs = (): number => useSyncExternalStore(subscribe, () => setBackMs);
-
-const pad = (n: number): string => String(n).padStart(2, '0');
-
-/** The time of day of a moment by this machine's own clock, as `09:05`. By hand: the platform's words take 20 ms to begin. */
-export function timeOfDay(moment: string): string {
-  const at = new Date(moment);
-  return `${pad(at.getHours())}:${pad(at.getMinutes())}`;
-}
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-
-/** Day and time of a moment by this machine's own clock, as `25 Nov 2026, 09:05`. */
-export function dayAndTime(moment: string): string {
-  const at = new Date(moment);
-  return `${at.getDate()} ${MONTHS[at.getMonth()]} ${at.getFullYear()}, ${timeOfDay(moment)}`;
-}
-
-/** Today by this machine's own calendar, as `2026-11-25`. */
-export function today(): string {
-  const now = new Date();
-  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
-}

@@ -1,3 +1,4 @@
+import { writtenMoment } from '../../state/written';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { handBackText, openEnds, type OpenEnd } from '@loose-pulley/core/views/handBack';
@@ -18,7 +19,7 @@ export function Closing() {
       <section aria-label="Handed back" className="grid gap-3">
         <h3 className="mt-3 text-lg">Handed back</h3>
         <p>
-          On <time dateTime={ticket.closedAt}>{new Date(ticket.closedAt).toLocaleString()}</time>.
+          On <time dateTime={ticket.closedAt}>{writtenMoment(ticket.closedAt)}</time>.
         </p>
         {ticket.closedDespite !== '' && <p>Handed back anyway, because: {ticket.closedDespite}</p>}
         <CommitButton disabled={!canWrite} onClick={() => dispatch(recordEvent({ type: 'ticketReopened' }))}>

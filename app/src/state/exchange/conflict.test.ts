@@ -1,3 +1,4 @@
+import { writtenMoment } from '../written';
 import { expect, test } from 'vitest';
 import { everything, recordOf } from '../../../../core/fixtures/sample';
 import type { TicketRecord } from '@loose-pulley/core/record/ticket';
@@ -5,7 +6,7 @@ import { conflictWords } from './conflict';
 
 /** Sample events are a minute apart from 09:00. */
 const historyWords = ({ events }: TicketRecord): string =>
-  `${events.length} events, last ${events[events.length - 1]?.at.slice(0, 16).replace('T', ' ')}`;
+  `${events.length} events, last ${writtenMoment(events[events.length - 1]?.at ?? '')}`;
 
 test('what differs is said by place, as the bench names it, with the lengths of both histories', () => {
   const mine = recordOf(everything);

@@ -1,3 +1,4 @@
+import { writtenMoment } from '../written';
 import { differences } from '@loose-pulley/core/files/exchange';
 import { type TicketRecord } from '@loose-pulley/core/record/ticket';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
@@ -27,8 +28,7 @@ const readable = (path: string): string =>
 /** Compares two versions of a ticket: what they hold, and how long their histories are. */
 export function conflictWords(mine: TicketRecord, theirs: TicketRecord): ConflictWords {
   const all = differences(mine.ticket, theirs.ticket);
-  const last = (record: TicketRecord) =>
-    record.events[record.events.length - 1]?.at.slice(0, 16).replace('T', ' ') ?? '';
+  const last = (record: TicketRecord) => writtenMoment(record.events[record.events.length - 1]?.at ?? '');
   const rows = all
     .slice(0, SHOWN)
     .map((one) => ({ path: readable(one.path), mine: shown(one.mine), theirs: shown(one.theirs) }));

@@ -3,7 +3,7 @@ import { writeTicketName } from '../../parts/ticket/names';
 import { picturesNamed, writeTicketFile } from '@loose-pulley/core/record/ticket';
 import { recordEvent } from '../../state/persistence/recording';
 import { loadPictures } from '../../state/persistence/pictures';
-import { today } from '../../parts/clock/useNow';
+import { today } from '../../state/written';
 import { useAppDispatch } from '../../state/store/hooks';
 import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useTicket } from '../../parts/ticket/useTicket';

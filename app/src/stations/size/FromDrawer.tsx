@@ -1,3 +1,4 @@
+import { writtenDay } from '../../state/written';
 import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
@@ -7,7 +8,7 @@ import { arrivesBy, daysFor, deliveryOf, wantState } from '@loose-pulley/core/sh
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import type { Candidate } from '@loose-pulley/core/belts/sizing';
 import type { Want } from '@loose-pulley/core/record/stations';
-import { formatDay, type LengthUnit } from '@loose-pulley/core/base/units';
+import { type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { useDrive, useTicket } from '../../parts/ticket/useTicket';
 import { Button, CommitButton } from '../../parts/ui/Button';
@@ -76,7 +77,7 @@ export function FromDrawer({
           state.at === 'arrived'
             ? `${label} has come: it is in the drawer.`
             : state.at === 'ordered'
-              ? `${label} is on its way, as likely as not here by ${formatDay(new Date(arrivesBy(state.order, orders, nowMs, 0.5)).toISOString())}.`
+              ? `${label} is on its way, as likely as not here by ${writtenDay(new Date(arrivesBy(state.order, orders, nowMs, 0.5)).toISOString())}.`
               : state.at === 'listed'
                 ? `${label} is on the list for ${state.order.supplier || 'a supplier'}.`
                 : `${label} is wanted, not ordered yet.`;
@@ -132,7 +133,7 @@ export function FromDrawer({
         )}
         {toBuy && !nothingFits && (points === undefined || points >= THRESHOLDS.drawerPoints) && (
           <>
-            ; {size(toBuy)} by {formatDay(new Date(byMs).toISOString())}: {inHundred(worksOf(recommendation, toBuy))}
+            ; {size(toBuy)} by {writtenDay(new Date(byMs).toISOString())}: {inHundred(worksOf(recommendation, toBuy))}
             {points !== undefined && ` (${points} more)`}
           </>
         )}

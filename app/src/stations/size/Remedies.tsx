@@ -1,3 +1,4 @@
+import { today } from '../../state/written';
 import { nanoid } from 'nanoid';
 import { remedyTry, withProvisional, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
 import { inHundred, REMEDIES, REMEDY_IDS, type RemedyId } from '@loose-pulley/core/belts/probability';
@@ -51,7 +52,7 @@ export function Remedies({
         type: 'handBackWritten',
         changes: {
           provisional: withProvisional(ticket.handBack.provisional, drive.name, id),
-          dueOn: monthsLater(new Date().toISOString().slice(0, 10), dueMonths(id)?.months ?? REMEDIES[id].dueMonths),
+          dueOn: monthsLater(today(), dueMonths(id)?.months ?? REMEDIES[id].dueMonths),
         },
       }),
     );

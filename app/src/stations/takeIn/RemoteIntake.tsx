@@ -1,3 +1,4 @@
+import { writtenMoment } from '../../state/written';
 import { FilePicker } from '../../parts/ui/FilePicker';
 import { nanoid } from 'nanoid';
 import { counted } from '@loose-pulley/core/base/units';
@@ -149,7 +150,7 @@ export function RemoteIntake() {
         {ticket.ownerAnswers.map(({ sheetId, at, answers }) => (
           <section key={sheetId} aria-label="The owner’s answers" className="grid gap-2 border-t border-ink pt-2">
             <p className="text-sm text-soft">
-              Taken in <time dateTime={at}>{new Date(at).toLocaleString()}</time>
+              Taken in <time dateTime={at}>{writtenMoment(at)}</time>
             </p>
             {answers.map((answer) => (
               <p key={answer.questionId}>

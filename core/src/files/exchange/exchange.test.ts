@@ -167,15 +167,17 @@ describe('whatever the app can write, its own import reads back', () => {
                 { ...body, step: { ...body.step, number: 0, missing: 0, removals: [] } }
               : body.type === 'placeRemoved'
                 ? { ...body, placeId: 'pl1' }
-                : body.type === 'wantPut'
-                  ? { ...body, want: { ...body.want, driveId: 'drive-a' } }
-                  : body.type === 'memberRemoved'
-                    ? { ...body, memberId: 'tm1' }
-                    : body.type === 'treated'
-                      ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
-                      : 'driveId' in body
-                        ? { ...body, driveId: 'drive-a' }
-                        : body,
+                : body.type === 'cycleLogged'
+                  ? { ...body, cycle: { ...body.cycle, cleanRunId: null } }
+                  : body.type === 'wantPut'
+                    ? { ...body, want: { ...body.want, driveId: 'drive-a' } }
+                    : body.type === 'memberRemoved'
+                      ? { ...body, memberId: 'tm1' }
+                      : body.type === 'treated'
+                        ? { ...body, treatment: { ...body.treatment, placeId: 'pl1' } }
+                        : 'driveId' in body
+                          ? { ...body, driveId: 'drive-a' }
+                          : body,
         );
         const gear: EventBody = { type: 'memberPut', member: trainMember('tm1', 'gear') };
         const there: EventBody = { type: 'placePut', place: place('pl1', 9, 'rod', 'rods') };

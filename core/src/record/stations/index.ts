@@ -2,6 +2,7 @@
 export {
   STATION_NAMES,
   STATIONS,
+  USUAL_MINUTES,
   type BodyOf,
   type Descriptions,
   type EventPlace,

@@ -1,20 +1,37 @@
 import type { ShapeValue } from '../../base/schema';
 import { ok, type LengthUnit, type Result } from '../../base/units';
 
-/** The stations in working order, and what each is called. */
-export const STATION_NAMES = {
-  takeIn: 'Take in',
-  find: 'Find',
-  strip: 'Strip',
-  clean: 'Clean',
-  measure: 'Measure',
-  size: 'Size',
-  rebuild: 'Rebuild',
-  prove: 'Prove',
-  handBack: 'Hand back',
-} as const satisfies Readonly<Record<string, string>>;
-export type StationId = keyof typeof STATION_NAMES;
-export const STATIONS = Object.keys(STATION_NAMES) as readonly StationId[];
+/** What is known of a station before any ticket. */
+interface Station {
+  readonly name: string;
+  /** Minutes of hands that it takes before anything was learned. Common practice, no source. */
+  readonly usualMin: number;
+}
+
+/** The stations in working order. */
+const KNOWN = {
+  takeIn: { name: 'Take in', usualMin: 8 },
+  find: { name: 'Find', usualMin: 12 },
+  strip: { name: 'Strip', usualMin: 15 },
+  clean: { name: 'Clean', usualMin: 12 },
+  measure: { name: 'Measure', usualMin: 5 },
+  size: { name: 'Size', usualMin: 4 },
+  rebuild: { name: 'Rebuild', usualMin: 15 },
+  prove: { name: 'Prove', usualMin: 12 },
+  handBack: { name: 'Hand back', usualMin: 6 },
+} as const satisfies Readonly<Record<string, Station>>;
+export type StationId = keyof typeof KNOWN;
+export const STATIONS = Object.keys(KNOWN) as readonly StationId[];
+
+/** What each is called. */
+export const STATION_NAMES = forStations((id) => KNOWN[id].name);
+/** What each takes before anything was learned, minutes. */
+export const USUAL_MINUTES = forStations((id) => KNOWN[id].usualMin);
+
+/** The same worked out for each. @example forStations((id) => id.length).find // 4 */
+export function forStations<T>(of: (id: StationId) => T): Readonly<Record<StationId, T>> {
+  return Object.fromEntries(STATIONS.map((id) => [id, of(id)])) as Record<StationId, T>;
+}
 
 /** What happened, by the events of a module: `{ type, … }`. */
 export type BodyOf<E> = { readonly [T in keyof E]: { readonly type: T } & ShapeValue<E[T]> }[keyof E];

@@ -1,4 +1,4 @@
-import { STATIONS, type StationId } from '../../record/stations';
+import { STATIONS, USUAL_MINUTES, type StationId } from '../../record/stations';
 import type { TicketSummary } from '../../record/ticket';
 
 /* How long a station takes: learned from this bench's own times, for the mechanism at hand first. */
@@ -13,18 +13,6 @@ export interface Duration {
   readonly seen: number;
 }
 
-/** What a station takes before anything was learned, minutes. Common practice, no source. */
-const ASSUMED_MIN: Readonly<Record<StationId, number>> = {
-  takeIn: 8,
-  find: 12,
-  strip: 15,
-  clean: 12,
-  measure: 5,
-  size: 4,
-  rebuild: 15,
-  prove: 12,
-  handBack: 6,
-};
 const ASSUMED_LOG_STD = 0.5;
 /** What is believed beforehand counts as so many tickets. */
 const WORTH = 2;
@@ -91,7 +79,7 @@ export function durationsOf(summaries: readonly TicketSummary[], said: Readonly<
   const learned = (station: StationId, mechanism: string): Duration => {
     const index = STATIONS.indexOf(station);
     const own = byMechanism.get(mechanism.trim().toLowerCase())?.[index] ?? [];
-    const bench = learn({ mean: Math.log(ASSUMED_MIN[station]), std: ASSUMED_LOG_STD, seen: 0 }, all[index] ?? []);
+    const bench = learn({ mean: Math.log(USUAL_MINUTES[station]), std: ASSUMED_LOG_STD, seen: 0 }, all[index] ?? []);
     const { mean, std } = learn(bench, own);
     const from = own.length > 0 ? 'mechanism' : bench.seen > 0 ? 'bench' : 'assumed';
     return { medianMin: Math.exp(mean), logStd: std, from, seen: own.length || bench.seen };

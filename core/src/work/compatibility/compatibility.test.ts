@@ -163,11 +163,14 @@ describe('what may touch what', () => {
 });
 
 describe('hazards by their statements', () => {
-  test('each agent that GHS calls flammable says so, and no other', () => {
+  test('each agent that GHS calls flammable says so, and none that it does not', () => {
     // H225 and H222 carry GHS02: Regulation (EC) No 1272/2008, Annex I and VI, from memory.
-    const flammable = AGENTS.filter((agent) => pictogramsOf(agent).includes('GHS02'));
-    expect(flammable).toEqual(['isopropanol', 'ethanol', 'contactCleaner', 'petroleumSpirit', 'acetone']);
-    for (const agent of AGENTS) expect(agentCaution(agent).startsWith('Flame:')).toBe(flammable.includes(agent));
+    const flames = (agent: Agent) => pictogramsOf(agent).includes('GHS02');
+    for (const agent of ['isopropanol', 'ethanol', 'contactCleaner', 'petroleumSpirit', 'acetone'] as const)
+      expect(flames(agent), agent).toBe(true);
+    for (const agent of ['dry', 'water', 'soapyWater', 'glassCleaner', 'ammoniaCleaner', 'abrasive'] as const)
+      expect(flames(agent), agent).toBe(false);
+    for (const agent of AGENTS) expect(agentCaution(agent).startsWith('Flame:')).toBe(flames(agent));
   });
   test('every statement has its pictogram, and every one is known by name', () => {
     for (const agent of AGENTS)
