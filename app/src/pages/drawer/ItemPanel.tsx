@@ -8,7 +8,7 @@ import {
   type Rubber,
 } from '@loose-pulley/core/shop/drawer';
 import { onOrder, type Order } from '@loose-pulley/core/shop/orders';
-import { formatDay, formatLength, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatDay, formatEntered, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { today } from '../../state/written';
 import { Button, CommitButton } from '../../parts/ui/Button';
@@ -156,7 +156,7 @@ export function ItemPanel({
           unit={unit}
           min={unit === 'in' ? 0.04 : 1}
           max={unit === 'in' ? 78 : 2000}
-          value={item.measuredMm === null ? null : Number(formatLength(item.measuredMm, unit))}
+          value={item.measuredMm === null ? null : Number(formatEntered(item.measuredMm, unit))}
           onNumber={(value, gesture) => {
             const read = value === null ? null : parseLength(String(value), unit);
             change(

@@ -14,7 +14,7 @@ import {
   type Reading,
   takeReading,
 } from '@loose-pulley/core/belts/measuring';
-import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import { formatEntered, type LengthUnit } from '@loose-pulley/core/base/units';
 import { pullRound } from '@loose-pulley/core/work/cleaning';
 import { recordEvent } from '../../state/persistence/recording';
 import { RepeatWatch } from '../keys/repeat';
@@ -170,6 +170,6 @@ export function echoOf(control: Pick<ReadingControl, 'method' | 'text' | 'dirty'
   const amount = parseAmount(control.method, control.text, unit);
   if (!amount.ok) return null;
   if (isForce(control.method.measurand)) return `${amount.value.toFixed(2)} N`;
-  const inMm = `${formatLength(amount.value, 'mm')} mm`;
-  return unit === 'mm' ? inMm : `${formatLength(amount.value, 'in')} in, ${inMm}`;
+  const inMm = `${formatEntered(amount.value, 'mm')} mm`;
+  return unit === 'mm' ? inMm : `${formatEntered(amount.value, 'in')} in, ${inMm}`;
 }

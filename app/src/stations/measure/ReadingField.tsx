@@ -9,7 +9,7 @@ import {
   type DriveFacts,
   type Reading,
 } from '@loose-pulley/core/belts/measuring';
-import { formatLength, parseLength } from '@loose-pulley/core/base/units';
+import { formatEntered, formatLength, parseLength } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { ReadingInput } from '../../parts/measuring/ReadingInput';
@@ -55,7 +55,7 @@ function AuxField({
   const fact = AUX[auxKey];
   const value = control.aux[auxKey] ?? fact.usual;
   const isLength = fact.unit === 'mm';
-  const shown = value === undefined ? '' : isLength ? formatLength(value, unit) : String(value);
+  const shown = value === undefined ? '' : isLength ? formatEntered(value, unit) : String(value);
   const [refusal, setRefusal] = useState<string | null>(null);
   /** Takes what was typed; what cannot be stays in the field, and is refused in words. */
   const take = (text: string): void => {

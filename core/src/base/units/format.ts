@@ -2,6 +2,8 @@ import { MM_PER_INCH, NEWTON_PER_KGF, type LengthUnit } from './constants';
 
 const MINUS = '−';
 const signed = (text: string): string => text.replace('-', MINUS);
+/** Rounded as a decimal is, a half away from nought: 33.05 lies a hair lower as a binary number. */
+const rounded = (value: number, places: number): string => (value + Math.sign(value) * 1e-9).toFixed(places);
 
 /**
  * A length as a figure without its unit: one decimal of a millimetre (two under 3 mm, where a section lives),
@@ -14,8 +16,19 @@ const signed = (text: string): string => text.replace('-', MINUS);
 export function formatLength(lengthMm: number, unit: LengthUnit): string {
   if (!Number.isFinite(lengthMm)) return '–';
   if (unit === 'in') return signed((lengthMm / MM_PER_INCH).toFixed(3));
-  if (Math.abs(lengthMm) >= 3) return signed(lengthMm.toFixed(1));
-  return signed(lengthMm.toFixed(2).replace(/0$/, ''));
+  if (Math.abs(lengthMm) >= 3) return signed(rounded(lengthMm, 1));
+  return signed(rounded(lengthMm, 2).replace(/0$/, ''));
+}
+
+/**
+ * A length as it was typed in: to the hundredth of a millimetre or the thousandth of an inch, a trailing nought off.
+ *
+ * @example formatEntered(33.05, 'mm') // '33.05'
+ * @example formatEntered(33, 'mm') // '33.0'
+ */
+export function formatEntered(lengthMm: number, unit: LengthUnit): string {
+  if (unit === 'in') return signed((lengthMm / MM_PER_INCH).toFixed(3));
+  return signed(rounded(lengthMm, 2).replace(/0$/, ''));
 }
 
 /**
@@ -26,7 +39,7 @@ export function formatLength(lengthMm: number, unit: LengthUnit): string {
 export function formatSpread(lengthMm: number, unit: LengthUnit): string {
   if (!Number.isFinite(lengthMm)) return '–';
   if (unit === 'in') return signed((lengthMm / MM_PER_INCH).toFixed(3));
-  return signed(lengthMm.toFixed(Math.abs(lengthMm) < 0.095 ? 2 : 1));
+  return signed(rounded(lengthMm, Math.abs(lengthMm) < 0.095 ? 2 : 1));
 }
 
 /** A length with its unit. @example formatLengthWithUnit(128, 'mm') // '128.0 mm' */

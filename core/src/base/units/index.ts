@@ -7,6 +7,7 @@ export {
   formatForce,
   formatGramForce,
   formatInchFraction,
+  formatEntered,
   formatLength,
   formatLengthWithUnit,
   formatNewton,

@@ -1,4 +1,4 @@
-import { formatSpread, MM_PER_INCH, type LengthUnit } from '../../base/units';
+import { formatEntered, formatSpread, type LengthUnit } from '../../base/units';
 import type { Measurand } from './schema';
 import { isForce } from './types';
 
@@ -10,8 +10,7 @@ import { isForce } from './types';
  */
 export function figure(measurand: Measurand, amount: number, unit: LengthUnit): string {
   if (isForce(measurand)) return String(Number(amount.toFixed(2)));
-  if (unit === 'in') return (amount / MM_PER_INCH).toFixed(3);
-  return amount.toFixed(2).replace(/0$/, '');
+  return formatEntered(amount, unit);
 }
 
 /**

@@ -1,4 +1,4 @@
-import { formatLength } from '../../base/units';
+import { formatEntered, formatLength } from '../../base/units';
 import type { Combined } from '../../base/statistics';
 import type { DriveFacts } from './facts';
 import type { Measurand } from './schema';
@@ -21,7 +21,7 @@ export function suspectPulley(diameterMm: number, beltMm: number): string | unde
   const roundMm = Math.PI * diameterMm;
   if (roundMm <= MAX_STRETCH_RATIO * beltMm) return undefined;
   return (
-    `Read Ø ${formatLength(diameterMm, 'mm')} mm: that is ${formatLength(roundMm, 'mm')} mm round, and the old belt is ` +
+    `Read Ø ${formatEntered(diameterMm, 'mm')} mm: that is ${formatLength(roundMm, 'mm')} mm round, and the old belt is ` +
     `${formatLength(beltMm, 'mm')} mm. Check the decimal point and the old belt.`
   );
 }
@@ -38,7 +38,7 @@ export function suspectPulley(diameterMm: number, beltMm: number): string | unde
 export function suspectLength(method: Method, amount: number, valueMm: number, expectedMm: number): string | undefined {
   const ratio = valueMm / expectedMm;
   if (ratio > 0.67 && ratio < 1.5) return undefined;
-  const read = `Read ${formatLength(amount, 'mm')} mm as ${method.numberIs.split(':')[0]}: a belt ${formatLength(valueMm, 'mm')} mm round, where about ${formatLength(expectedMm, 'mm')} mm is expected.`;
+  const read = `Read ${formatEntered(amount, 'mm')} mm as ${method.numberIs.split(':')[0]}: a belt ${formatLength(valueMm, 'mm')} mm round, where about ${formatLength(expectedMm, 'mm')} mm is expected.`;
   if (method.across && amount / expectedMm > 0.6 && amount / expectedMm < 1.5) {
     return `${read} It looks like an inner length; choose a way that takes a length.`;
   }
@@ -70,7 +70,7 @@ export function unlikelySize(measurand: Measurand, valueMm: number): string | un
   const [least, most] = USUAL_MM[measurand] ?? [0, Infinity];
   const usual = (mm: number): boolean => mm >= least && mm <= most;
   if (usual(valueMm)) return undefined;
-  const read = `Read ${formatLength(valueMm, 'mm')} mm`;
+  const read = `Read ${formatEntered(valueMm, 'mm')} mm`;
   if (usual(valueMm / 10))
     return `${read}: ten times what such drives have. Is it ${formatLength(valueMm / 10, 'mm')} mm?`;
   if (usual(valueMm * 10))
