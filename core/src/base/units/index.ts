@@ -16,3 +16,4 @@ export {
   signedPercent,
 } from './format';
 export { capital, counted, formatDay, listed, plural } from './words';
+export { lazily } from './lazily';

@@ -1,3 +1,5 @@
+import { lazily } from './lazily';
+
 /*
  * Words made by the platform's own rules: plurals, lists, days. English on every machine, so that a sheet printed here
  * reads the same elsewhere.
@@ -5,11 +7,6 @@
 
 const LOCALE = 'en-GB';
 
-/** Made when first wanted: each takes milliseconds, which a page that opens need not pay. */
-const lazily = <T>(make: () => T): (() => T) => {
-  let made: T | undefined;
-  return () => (made ??= make());
-};
 const listsOf = {
   and: lazily(() => new Intl.ListFormat(LOCALE)),
   or: lazily(() => new Intl.ListFormat(LOCALE, { type: 'disjunction' })),

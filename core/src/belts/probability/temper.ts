@@ -1,4 +1,5 @@
 import { bellCurve, seeded } from '../../base/statistics';
+import { lazily } from '../../base/units';
 
 /** What hangs on each particle's coordinates, and how well it explains what is known: the logarithm of a likelihood. */
 export interface Explained<T> {
@@ -18,11 +19,7 @@ export interface Believed<T> {
 
 /** So many standard normal numbers are made once, and read off from changing places: making them takes far longer. */
 const TABLE = 1 << 17;
-let table: Float64Array | undefined;
-function normals(): Float64Array {
-  table ??= Float64Array.from({ length: TABLE }, bellCurve(seeded(1)));
-  return table;
-}
+const normals = lazily(() => Float64Array.from({ length: TABLE }, bellCurve(seeded(1))));
 
 /** Rounds after which the rest of the likelihood is counted at once, whatever is left. */
 const ROUNDS_MAX = 24;

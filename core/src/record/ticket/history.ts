@@ -31,11 +31,13 @@ interface Walk {
   readonly undone: ReadonlySet<string>;
   readonly stops: ReadonlyArray<{ readonly before: number; readonly ticket: Ticket }>;
 }
-let last: Walk | undefined;
+/** By the event that opened the ticket: a walk is of one ticket, and goes with it. */
+const walks = new WeakMap<TicketEvent, Walk>();
 
 /** The stops of the last walk up to where a list of events, or what of it stands undone, begins to differ. */
 function sharedStops(events: readonly TicketEvent[], undone: ReadonlySet<string>): Walk['stops'] {
-  if (!last || events[0] !== last.events[0]) return [];
+  const last = events[0] && walks.get(events[0]);
+  if (!last) return [];
   const { events: walked, undone: wasUndone, stops } = last;
   const same = (event: TicketEvent, index: number): boolean =>
     event === walked[index] && undone.has(event.id) === wasUndone.has(event.id);
@@ -65,7 +67,7 @@ export function replay(events: readonly TicketEvent[]): Result<Ticket> {
     ticket = ticket ? Object.assign(ticket, next.value) : (next.value as Ticket);
   }
   if (!ticket) return refuse('There is no event that opens the ticket.');
-  last = { events, undone, stops };
+  if (events[0]) walks.set(events[0], { events, undone, stops });
   return ok(ticket);
 }
 
