@@ -4,6 +4,7 @@ import { parseHours } from './hours';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Field } from '../../parts/ui/Field';
 import { Input } from '../../parts/ui/Input';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -31,23 +32,23 @@ function HoursLine({
     }
   };
   return (
-    <label className="grid gap-1 text-sm text-soft">
-      {day}
-      <Input
-        className="text-ink"
-        placeholder="closed"
-        value={text ?? shiftsWords(shifts)}
-        aria-invalid={read === null}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={leave}
-        onKeyDown={(event) => event.key === 'Enter' && leave()}
-      />
-      {read === null && (
-        <span className="text-live">
-          Read “{text}”. Write the hours as 9-12:30, 13-17:30; nothing where it is closed.
-        </span>
+    <Field
+      label={day}
+      refusal={
+        read === null ? `Read “${text}”. Write the hours as 9-12:30, 13-17:30; nothing where it is closed.` : null
+      }
+    >
+      {(given) => (
+        <Input
+          {...given}
+          placeholder="closed"
+          value={text ?? shiftsWords(shifts)}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={leave}
+          onEnter={leave}
+        />
       )}
-    </label>
+    </Field>
   );
 }
 

@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid';
-import { useId, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
+import { Field } from './Field';
 import { useUnsaved } from './useUnsaved';
 import { parseNumber, type Result } from '@loose-pulley/core/base/units';
 
@@ -18,7 +19,6 @@ interface Props {
 
 /** A number that keeps itself while it is typed. What cannot be taken stays in the field and is refused in words. */
 export function NumberLine({ label, value, unit, min = 0, max, disabled, parse = parseNumber, onNumber }: Props) {
-  const id = useId();
   const gesture = useRef('');
   const [text, setText] = useState<string | null>(null);
   const read = (typed: string): Result<number | null> => {
@@ -31,36 +31,28 @@ export function NumberLine({ label, value, unit, min = 0, max, disabled, parse =
   const refusal = result && !result.ok ? result.problem : null;
   useUnsaved('enter', refusal !== null);
   return (
-    <div className="grid content-start gap-1">
-      <label htmlFor={id} className="text-sm text-soft">
-        {label}, {unit}
-      </label>
-      <input
-        id={id}
-        inputMode="decimal"
-        autoComplete="off"
-        disabled={disabled}
-        value={text ?? (value === null ? '' : String(value))}
-        aria-invalid={refusal !== null}
-        aria-describedby={refusal ? `${id}-refusal` : undefined}
-        className="field w-36 text-lg"
-        onFocus={() => {
-          gesture.current = nanoid(10);
-        }}
-        onChange={(event) => {
-          setText(event.target.value);
-          const typed = read(event.target.value);
-          if (typed.ok && typed.value !== value) onNumber(typed.value, gesture.current);
-        }}
-        onBlur={() => {
-          if (!refusal) setText(null);
-        }}
-      />
-      {refusal && (
-        <p id={`${id}-refusal`} role="alert" className="text-sm text-live">
-          {refusal}
-        </p>
+    <Field label={`${label}, ${unit}`} refusal={refusal}>
+      {(given) => (
+        <input
+          {...given}
+          inputMode="decimal"
+          autoComplete="off"
+          disabled={disabled}
+          value={text ?? (value === null ? '' : String(value))}
+          className="field w-36 text-lg"
+          onFocus={() => {
+            gesture.current = nanoid(10);
+          }}
+          onChange={(event) => {
+            setText(event.target.value);
+            const typed = read(event.target.value);
+            if (typed.ok && typed.value !== value) onNumber(typed.value, gesture.current);
+          }}
+          onBlur={() => {
+            if (!refusal) setText(null);
+          }}
+        />
       )}
-    </div>
+    </Field>
   );
 }
