@@ -18,6 +18,7 @@ import {
   type EventType,
   type TicketRecord,
   writeTicketFile,
+  TICKET_VERSION,
 } from '../../record/ticket';
 import {
   differences,
@@ -122,7 +123,10 @@ describe('a ticket as a file', () => {
     ['{"format": "loose', 'broken or cut short'],
     ['[]', 'not a Loose Pulley ticket'],
     ['{"format":"other/thing","version":1}', 'not a Loose Pulley ticket'],
-    [JSON.stringify(changed('version', 9)), 'newer Loose Pulley (format 9; this one reads up to 8)'],
+    [
+      JSON.stringify(changed('version', TICKET_VERSION + 1)),
+      `newer Loose Pulley (format ${TICKET_VERSION + 1}; this one reads up to ${TICKET_VERSION})`,
+    ],
     [JSON.stringify(changed('version', 0)), 'format 0 is not known'],
     [
       JSON.stringify(changed('ticket.drives.0.readings.0.amount', 'wide')),

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { opening, recordOf, treated, place, tried } from '../../../fixtures/sample';
+import { STATIONS, type StationId } from '../stations';
 import { judgedOf, remediesOf, workOf } from './outcome';
 import type { EventBody, Ticket, TicketEvent } from './schema';
 
@@ -29,7 +30,8 @@ describe('where the time went', () => {
         ['10:50', note('prove')],
       ),
     );
-    expect(work).toEqual([0, 15, 0, 0, 0, 0, 0, 50, 0]);
+    const minutes: Partial<Record<StationId, number>> = { find: 15, prove: 50 };
+    expect(work).toEqual(STATIONS.map((station) => minutes[station] ?? 0));
   });
   test('what belongs to no station is that of the one before', () => {
     const waiting: EventBody = { type: 'waitingChanged', waiting: { for: 'owner', what: '' } };
