@@ -72,16 +72,17 @@ for (const row of ROWS) {
 }
 rmSync(copy, { recursive: true, force: true });
 
-if (process.argv.includes('--write') && only.length === 0) {
+if (process.argv.includes('--write')) {
   const page = join(root, 'docs/ARCHITECTURE.md');
-  const table = [
-    '| change | files | at most | which |',
-    '| --- | --- | --- | --- |',
-    ...counted.map(
-      ({ change, files, most }) =>
-        `| ${change} | ${files.length} | ${most} | ${files.map((file) => `\`${file.replace(/^(core|app|lab)\/src\//, '$1/')}\``).join(', ')} |`,
-    ),
-  ].join('\n');
+  const before = readFileSync(page, 'utf8').split('\n');
+  const lines = ROWS.map(({ change }) => {
+    const played = counted.find((one) => one.change === change);
+    // What was not played now stays as it was.
+    if (!played) return before.find((line) => line.startsWith(`| ${change} `)) ?? `| ${change} | not played | | |`;
+    const which = played.files.map((file) => `\`${file.replace(/^(core|app|lab)\/src\//, '$1/')}\``).join(', ');
+    return `| ${change} | ${played.held ? played.files.length : 'not held'} | ${played.most} | ${which} |`;
+  });
+  const table = ['| change | files | at most | which |', '| --- | --- | --- | --- |', ...lines].join('\n');
   const text = readFileSync(page, 'utf8');
   writeFileSync(page, text.replace(/(<!-- changes -->\n)[\s\S]*?(<!-- \/changes -->)/, `$1\n${table}\n\n$2`));
   spawnSync('npx', ['--no-install', 'prettier', '--write', '--log-level', 'warn', page], {

@@ -6,7 +6,6 @@ import { shapeOf, type SectionShape } from './all';
  * is for the eye; the words say all of it, each figure with what it is and its unit.
  *
  * @example beltLabel({ shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 }, 'mm').words // 'square 1.2 mm, 116.0 mm inner length'
- * // { sign: '□', size: '1.2 × 116.0', words: 'square 1.2 mm, 116.0 mm inner length' }
  */
 export function beltLabel(
   belt: {
