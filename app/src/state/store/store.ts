@@ -32,12 +32,12 @@ type Follower = (action: UnknownAction, now: RootState, before: RootState, dispa
 
 const following =
   (followers: readonly Follower[]): Middleware<object, RootState, AppDispatch> =>
-  ({ getState, dispatch }) =>
+  (api) =>
   (next) =>
   (action) => {
-    const before = getState();
+    const before = api.getState();
     const result = next(action);
-    for (const follow of followers) follow(action as UnknownAction, getState(), before, dispatch);
+    for (const follow of followers) follow(action as UnknownAction, api.getState(), before, api.dispatch);
     return result;
   };
 
@@ -55,7 +55,7 @@ const followers = ({ keeper }: Services): readonly Follower[] => [
   },
   ({ type }, now, before) => {
     const set = now.settings !== before.settings && type !== 'settings/settingsLoaded';
-    if (set) keepSettings(now.settings);
+    if (set) void keepSettings(now.settings);
     // The first look at the bench and at the settings changes nothing: whoever did has dropped it then.
     if (set || (now.bench !== before.bench && before.bench.status !== 'loading')) forgetFront();
   },
