@@ -8,7 +8,10 @@ vi.mock('../boot', () => ({ isDemo: false }));
 vi.mock('./summarise', async () => {
   const { summarise } = await import('@loose-pulley/core/record/ticket');
   // As the fetch that fails: nothing comes of it.
-  return { summarise: async (record: never) => (served.answers ? summarise(record) : null), summing: vi.fn() };
+  return {
+    summarise: (record: never) => Promise.resolve(served.answers ? summarise(record) : null),
+    summing: vi.fn(),
+  };
 });
 const { loadSummaries, loadTicket, saveTicket } = await import('./tickets');
 
