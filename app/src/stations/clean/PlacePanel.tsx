@@ -46,15 +46,6 @@ export function PlacePanel({
   const material = (of: Material): void => {
     cleaner.say([{ type: 'place', place: named }], '', { materials: { [place.id]: of } });
   };
-  const dirts: readonly Dirt[] = [
-    ...known.dirts,
-    ...DIRTS.filter((one) => !known.dirts.includes(one) && (one !== 'dry' || known.lubrication)),
-  ];
-  const toggle = (dirt: Dirt): void => {
-    if (state.standing.includes(dirt) && place.seen.some((one) => one.dirt === dirt))
-      put({ seen: place.seen.filter((one) => one.dirt !== dirt) });
-    else cleaner.say([{ type: 'seen', place: named, dirt }]);
-  };
   return (
     <section aria-label={`Place: ${place.name}`} className="grid content-start gap-3">
       <div className="flex items-baseline justify-between gap-3">
@@ -83,65 +74,9 @@ export function PlacePanel({
           ]}
         />
       </div>
-      <fieldset className="grid gap-1.5">
-        <legend className="text-soft">Found</legend>
-        <div className="flex flex-wrap gap-2">
-          {dirts.slice(0, Math.max(4, known.dirts.length)).map((dirt) => (
-            <Chip key={dirt} on={state.standing.includes(dirt)} disabled={!canWrite} onClick={() => toggle(dirt)}>
-              {DIRT_NAMES[dirt]}
-            </Chip>
-          ))}
-        </div>
-        {dirts.length > 4 && (
-          <Fold title="Something else">
-            <div className="flex flex-wrap gap-2">
-              {dirts.slice(Math.max(4, known.dirts.length)).map((dirt) => (
-                <Chip key={dirt} on={state.standing.includes(dirt)} disabled={!canWrite} onClick={() => toggle(dirt)}>
-                  {DIRT_NAMES[dirt]}
-                </Chip>
-              ))}
-            </div>
-          </Fold>
-        )}
-      </fieldset>
+      <Found view={view} cleaner={cleaner} onSeen={(seen) => put({ seen })} />
       <Agents view={view} cleaner={cleaner} />
-      <div className="grid gap-1.5">
-        <p>
-          <span className="text-soft">Swab came away</span>{' '}
-          {state.clean === 'twice' ? (
-            <strong>clean, {CLEAN_SWABS} swabs running</strong>
-          ) : state.clean === 'said' ? (
-            <strong>clean, by your word</strong>
-          ) : state.cleanSwabs > 0 ? (
-            <strong>
-              {state.cleanSwabs} of {CLEAN_SWABS} clean
-            </strong>
-          ) : null}
-        </p>
-        <div className="flex flex-wrap gap-2">
-          {SWABS.map((swab) => (
-            <Button key={swab} disabled={!canWrite} onClick={() => cleaner.say([{ type: 'swab', place: named, swab }])}>
-              {swab}
-            </Button>
-          ))}
-          {place.kind === 'roller' && (
-            <Button
-              disabled={!canWrite}
-              onClick={() =>
-                cleaner.say([
-                  {
-                    type: 'treat',
-                    place: named,
-                    told: { deed: 'wipe', agent: null, way: '', strokes: 0, amount: '', swabs: [], outcome: 'tacky' },
-                  },
-                ])
-              }
-            >
-              tacky
-            </Button>
-          )}
-        </div>
-      </div>
+      <SwabCameAway view={view} cleaner={cleaner} />
       {place.kind === 'switch' && <Levers cleaner={cleaner} />}
       <Lubrication view={view} cleaner={cleaner} />
       {timer && <Dries view={view} cleaner={cleaner} />}
@@ -166,26 +101,7 @@ export function PlacePanel({
           onText={(left, gesture) => put({ left }, gesture)}
         />
       </div>
-      {state.treatments.length > 0 && (
-        <div>
-          <h4 className="text-soft">Done here</h4>
-          <ol>
-            {state.treatments.map((one) => (
-              <li key={one.id} className="flex items-center justify-between gap-2 border-b border-hair">
-                <span className="first-letter:uppercase">{treatmentWords(one, '')}</span>
-                <Button
-                  look="quiet"
-                  disabled={!canWrite}
-                  aria-label={`Remove: ${treatmentWords(one, '')}`}
-                  onClick={() => dispatch(recordEvent({ type: 'treatmentRemoved', treatmentId: one.id }))}
-                >
-                  Remove
-                </Button>
-              </li>
-            ))}
-          </ol>
-        </div>
-      )}
+      <DoneHere view={view} />
       {!suggested && (
         <div className="grid gap-2 border-t border-hair pt-2">
           <TextLine
@@ -276,5 +192,123 @@ function Dries({ view, cleaner }: { readonly view: PlaceView; readonly cleaner: 
         It is dry
       </Button>
     </p>
+  );
+}
+
+/** What stands on it: said and taken back by a press. */
+function Found({
+  view: { place, state },
+  cleaner,
+  onSeen,
+}: {
+  readonly view: PlaceView;
+  readonly cleaner: Cleaner;
+  readonly onSeen: (seen: Place['seen']) => void;
+}) {
+  const { canWrite } = useTicket();
+  const known = PLACE_KNOWN[place.kind];
+  const dirts: readonly Dirt[] = [
+    ...known.dirts,
+    ...DIRTS.filter((one) => !known.dirts.includes(one) && (one !== 'dry' || known.lubrication)),
+  ];
+  const toggle = (dirt: Dirt): void => {
+    if (state.standing.includes(dirt) && place.seen.some((one) => one.dirt === dirt))
+      onSeen(place.seen.filter((one) => one.dirt !== dirt));
+    else cleaner.say([{ type: 'seen', place: { id: place.id, kind: place.kind, name: place.name }, dirt }]);
+  };
+  return (
+    <fieldset className="grid gap-1.5">
+      <legend className="text-soft">Found</legend>
+      <div className="flex flex-wrap gap-2">
+        {dirts.slice(0, Math.max(4, known.dirts.length)).map((dirt) => (
+          <Chip key={dirt} on={state.standing.includes(dirt)} disabled={!canWrite} onClick={() => toggle(dirt)}>
+            {DIRT_NAMES[dirt]}
+          </Chip>
+        ))}
+      </div>
+      {dirts.length > 4 && (
+        <Fold title="Something else">
+          <div className="flex flex-wrap gap-2">
+            {dirts.slice(Math.max(4, known.dirts.length)).map((dirt) => (
+              <Chip key={dirt} on={state.standing.includes(dirt)} disabled={!canWrite} onClick={() => toggle(dirt)}>
+                {DIRT_NAMES[dirt]}
+              </Chip>
+            ))}
+          </div>
+        </Fold>
+      )}
+    </fieldset>
+  );
+}
+
+/** Swab by swab, until it is clean. */
+function SwabCameAway({ view: { place, state }, cleaner }: { readonly view: PlaceView; readonly cleaner: Cleaner }) {
+  const { canWrite } = useTicket();
+  const named = { id: place.id, kind: place.kind, name: place.name };
+  return (
+    <div className="grid gap-1.5">
+      <p>
+        <span className="text-soft">Swab came away</span>{' '}
+        {state.clean === 'twice' ? (
+          <strong>clean, {CLEAN_SWABS} swabs running</strong>
+        ) : state.clean === 'said' ? (
+          <strong>clean, by your word</strong>
+        ) : state.cleanSwabs > 0 ? (
+          <strong>
+            {state.cleanSwabs} of {CLEAN_SWABS} clean
+          </strong>
+        ) : null}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {SWABS.map((swab) => (
+          <Button key={swab} disabled={!canWrite} onClick={() => cleaner.say([{ type: 'swab', place: named, swab }])}>
+            {swab}
+          </Button>
+        ))}
+        {place.kind === 'roller' && (
+          <Button
+            disabled={!canWrite}
+            onClick={() =>
+              cleaner.say([
+                {
+                  type: 'treat',
+                  place: named,
+                  told: { deed: 'wipe', agent: null, way: '', strokes: 0, amount: '', swabs: [], outcome: 'tacky' },
+                },
+              ])
+            }
+          >
+            tacky
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** What was done here, the last at the end. */
+function DoneHere({ view: { state } }: { readonly view: PlaceView }) {
+  const { canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  if (state.treatments.length === 0) return null;
+  return (
+    <div>
+      <h4 className="text-soft">Done here</h4>
+      <ol>
+        {state.treatments.map((one) => (
+          <li key={one.id} className="flex items-center justify-between gap-2 border-b border-hair">
+            <span className="first-letter:uppercase">{treatmentWords(one, '')}</span>
+            <Button
+              look="quiet"
+              disabled={!canWrite}
+              aria-label={`Remove: ${treatmentWords(one, '')}`}
+              onClick={() => dispatch(recordEvent({ type: 'treatmentRemoved', treatmentId: one.id }))}
+            >
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </div>
   );
 }
