@@ -93,6 +93,12 @@ export default defineConfig(({ command }) => ({
             },
             // What many pages share goes together: few files compress better and are fetched in one go.
             { name: 'shared', test: (id) => !AFTER_THE_FIRST_PAINT.test(id), minShareCount: 12 },
+            // Small parts of every station, which would each be a request.
+            {
+              name: 'small',
+              test: /ui\/(ButtonLink|Caution|Later)\.|clock\/PluggedCaution/,
+              includeDependenciesRecursively: false,
+            },
             // Small parts of every drawing, which would each be a request.
             {
               name: 'drawing',

@@ -5,7 +5,7 @@ export function download(name: string, content: BlobPart, type: string): void {
   link.href = url;
   link.download = name;
   link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
 /** A name that every file system takes. @example fileName('0147 Pennerley T9') // '0147-pennerley-t9' */
