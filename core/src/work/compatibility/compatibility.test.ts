@@ -87,6 +87,15 @@ const PUBLISHED: ReadonlyArray<readonly [Agent, KnownMaterial, first: string, se
   ['isopropanol', 'aluminium', 'A', 'B'],
   ['ammoniaCleaner', 'copperAlloy', 'D', 'D'],
   ['ammoniaCleaner', 'aluminium', 'C', 'D'],
+  ['turpentine', 'nitrile', 'B', 'C'],
+  ['turpentine', 'naturalRubber', 'D', 'D'],
+  ['turpentine', 'ethylenePropylene', 'D', 'D'],
+  ['turpentine', 'siliconeRubber', 'D', 'D'],
+  ['turpentine', 'chloroprene', 'D', 'D'],
+  ['petroleumJelly', 'nitrile', 'A', 'A'],
+  ['petroleumJelly', 'chloroprene', 'B', 'B'],
+  ['petroleumJelly', 'naturalRubber', 'D', 'D'],
+  ['petroleumJelly', 'ethylenePropylene', 'D', 'D'],
 ];
 
 describe('what may touch what', () => {
@@ -166,9 +175,28 @@ describe('hazards by their statements', () => {
   test('each agent that GHS calls flammable says so, and none that it does not', () => {
     // H225 and H222 carry GHS02: Regulation (EC) No 1272/2008, Annex I and VI, from memory.
     const flames = (agent: Agent) => pictogramsOf(agent).includes('GHS02');
-    for (const agent of ['isopropanol', 'ethanol', 'contactCleaner', 'petroleumSpirit', 'acetone'] as const)
+    for (const agent of [
+      'isopropanol',
+      'ethanol',
+      'contactCleaner',
+      'petroleumSpirit',
+      'acetone',
+      'turpentine',
+      'brakeCleaner',
+      'rubberRestorer',
+      'penetratingOil',
+    ] as const)
       expect(flames(agent), agent).toBe(true);
-    for (const agent of ['dry', 'water', 'soapyWater', 'glassCleaner', 'ammoniaCleaner', 'abrasive'] as const)
+    for (const agent of [
+      'dry',
+      'water',
+      'soapyWater',
+      'glassCleaner',
+      'ammoniaCleaner',
+      'abrasive',
+      'graphite',
+      'talc',
+    ] as const)
       expect(flames(agent), agent).toBe(false);
     for (const agent of AGENTS) expect(agentCaution(agent).startsWith('Flame:')).toBe(flames(agent));
   });

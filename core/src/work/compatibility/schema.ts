@@ -36,6 +36,9 @@ const CLEANER_NAMES = {
   contactCleaner: 'contact cleaner',
   petroleumSpirit: 'light petroleum spirit',
   acetone: 'acetone',
+  turpentine: 'turpentine',
+  brakeCleaner: 'brake cleaner',
+  rubberRestorer: 'rubber restorer',
   ammoniaCleaner: 'cleaner with ammonia',
   abrasive: 'glass-fibre pen or eraser',
 } as const;
@@ -44,6 +47,11 @@ const LUBRICANT_NAMES = {
   fineOil: 'fine oil',
   lithiumGrease: 'lithium grease',
   siliconeGrease: 'silicone grease',
+  ptfeGrease: 'grease with PTFE',
+  petroleumJelly: 'petroleum jelly',
+  penetratingOil: 'penetrating oil',
+  graphite: 'graphite',
+  talc: 'talc',
 } as const;
 export type LubricantName = keyof typeof LUBRICANT_NAMES;
 export type Agent = keyof typeof CLEANER_NAMES | LubricantName;
