@@ -121,7 +121,7 @@ export function useStripLine() {
     if (first?.type === 'moment') {
       if (first.moment === 'handBack') void navigate(`/t/${ticket.id}/handBack`);
       else dispatch(sayMoment(first.moment));
-      return true;
+      if (does.length === 1) return true;
     }
     const bodies = bodiesOf(does, [], beforeId);
     return typeof bodies === 'string' ? refuse(bodies) : dispatch(recordEvents(bodies));

@@ -29,6 +29,14 @@ const asked = (asks: string, ways: readonly Way[]): ReadLine => ({
   unread: false,
 });
 
+/** What brings the power: a plug in the wall, its lead, a brick on it, a battery. A board or a cartridge is none of them. */
+const SOURCE = String.raw`(?:(?:the|its) )?(?:(?:mains|power|wall)(?: (?:plug|lead|cable|cord|flex|brick|adapter|adaptor))?|plug top|batter(?:y|ies))`;
+const MAINS_OUT = new RegExp(
+  String.raw`^${SOURCE}(?: (?:is|are|was|were))? (?:unplugged|disconnected|pulled(?: out)?|out|off|taken out|removed)(?: (?:now|first|of the wall|from the wall|at the wall))?$|^(?:unplugged|disconnected|pulled(?: out)?|took out|taken out|removed) ${SOURCE}(?: out)?$|^unplugged (?:from|at) the (?:mains|wall)$`,
+  'i',
+);
+const UNPLUGGED: Deed = { type: 'moment', moment: 'unplugged' };
+
 const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<Deed, { type: 'moment' }>['moment'], string]> = [
   [
     /^(?:power(?:ed)?(?: it)?(?: on| up)?|plug(?:ged)?(?: it)?(?: back)? in|mains on|switched on)$/i,
@@ -108,6 +116,18 @@ export function readLine(typed: string): ReadLine | undefined {
   const text = asRead(line).replace(/[.!]+$/, '');
   const moment = MOMENTS.find(([pattern]) => pattern.test(text));
   if (moment) return sure(moment[2], { type: 'moment', moment: moment[1] });
+  // “Mains unplugged, lid off”: said in one breath, and the one is no part of the other.
+  const parts = line.split(/[,;]\s*/);
+  const pulled = parts.findIndex((part) => MAINS_OUT.test(asRead(part).replace(/[.!]+$/, '')));
+  if (pulled >= 0) {
+    const rest = readLine(parts.filter((_, at) => at !== pulled).join(', '));
+    const said = 'It is unplugged now.';
+    if (!rest) return sure(said, UNPLUGGED);
+    return {
+      ...rest,
+      ways: rest.ways.map(({ echo, does }) => ({ echo: `${said} ${echo}`, does: [UNPLUGGED, ...does] })),
+    };
+  }
   const again = AGAIN.exec(text);
   if (again) {
     const deed: Deed = { type: 'again', number: Number(again[1] ?? again[2]) };
