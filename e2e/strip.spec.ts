@@ -101,6 +101,16 @@ test('a carousel stripped to its third belt in typed lines, left for a week, reb
   await expect(later.getByText('No screw is out')).toBeVisible();
 });
 
+test('mains out, said in one breath with what came off, is both; a board unplugged is none of it', async ({ page }) => {
+  await toStrip(page, 'Pennerley T9 booth deck');
+  const mains = page.getByLabel('Mains', { exact: true });
+  await type(page, 'unplugged the display board');
+  await expect(mains).toHaveAttribute('data-chosen', 'unknown');
+  await type(page, 'mains plug pulled, 4 ph1 underside');
+  await expect(mains).toHaveAttribute('data-chosen', 'unplugged');
+  await expect(page.getByText('4 screws, cross-head 1').first()).toBeVisible();
+});
+
 test('a bridged laser and power asked for: it asks first, everywhere', async ({ page }) => {
   await toStrip(page, 'Pennerley T9 booth deck');
   await type(page, 'lid', 'laser pads bridged');

@@ -14,7 +14,7 @@ import { openTicket } from './state/persistence/opening';
 import { loadBook, ofBook } from './state/persistence/book';
 import { plantDemo } from './state/persistence/demo';
 import { showsFront } from './state/persistence/front';
-import { summing } from './state/persistence/summarise';
+import { summariser } from './state/persistence/summarise';
 import { loadSettings } from './state/persistence/settings';
 import { askBeforeLeaving } from './state/persistence/leaving';
 import { askToPersist } from './state/persistence/persist';
@@ -76,7 +76,7 @@ async function start(): Promise<void> {
     </Broken>,
   );
   // Here before anything can be said.
-  void summing().catch(() => undefined);
+  void summariser();
   if (path !== '/') await store.dispatch(loadBench());
   // Every other page can do without it until whoever opened it is at work.
   if (!book) setTimeout(() => void store.dispatch(loadBook()), BOOK_AFTER_MS);

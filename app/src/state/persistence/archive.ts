@@ -1,6 +1,6 @@
 import type { TicketRecord, TicketSummary } from '@loose-pulley/core/record/ticket';
 import { commit, type Change, type StoredSummary, type StoredTicket } from './commit';
-import { summarise } from './summarise';
+import { summariser } from './summarise';
 import { recordsOf, summaryTable, ticketTable } from './storage';
 import { current, whyNot, type SetAside } from './tickets';
 
@@ -27,13 +27,14 @@ export async function loadAllTickets([share, of]: readonly [share: number, of: n
     for (const [id, { revision }] of some) summed.set(id, revision);
   const stored: Array<readonly [string, StoredTicket]> = [];
   for await (const some of recordsOf<StoredTicket>(ticketTable, [from, to])) stored.push(...some);
+  const summarise = await summariser();
   const records: TicketRecord[] = [];
   const setAside: SetAside[] = [];
   for (const [id, one] of stored) {
     try {
       const { record } = await current(one);
       // What cannot be summed up is not a ticket; what was, when it was written, need not be again.
-      if (one.revision === undefined || summed.get(id) !== one.revision) await summarise(record);
+      if (one.revision === undefined || summed.get(id) !== one.revision) summarise?.(record);
       records.push(record);
     } catch (error) {
       setAside.push({ id, why: whyNot(error) });

@@ -1,6 +1,6 @@
 import type { TicketRecord, TicketSummary } from '@loose-pulley/core/record/ticket';
 import { summaryTable, ticketTable, transactionOver } from './storage';
-import { summarise } from './summarise';
+import { summariser } from './summarise';
 
 /** A ticket as the store holds it, with how often it was written there. One from before that was counted has 0. */
 export interface StoredTicket extends TicketRecord {
@@ -48,12 +48,11 @@ const asError = (thrown: unknown): Error =>
  * @throws Stale where a ticket lies under another revision than the one read; else what the browser threw
  */
 export async function commit(changes: readonly Change[]): Promise<readonly Written[]> {
-  const written = await Promise.all(
-    changes.map(async ({ record, over }) => ({
-      summary: record && (await summarise(record)),
-      revision: (over ?? 0) + 1,
-    })),
-  );
+  const summarise = await summariser();
+  const written = changes.map(({ record, over }) => ({
+    summary: record && summarise && summarise(record),
+    revision: (over ?? 0) + 1,
+  }));
   const transaction = await transactionOver([ticketTable, summaryTable], 'readwrite');
   const tickets = transaction.objectStore('tickets');
   const summaries = transaction.objectStore('summaries');

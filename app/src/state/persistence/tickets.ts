@@ -5,7 +5,7 @@ import {
   type TicketSummary,
 } from '@loose-pulley/core/record/ticket';
 import { commit, type StoredSummary, type StoredTicket, type Written } from './commit';
-import { summarise } from './summarise';
+import { summariser } from './summarise';
 import { answerOf, recordsOf, summaryTable, ticketTable, transactionOver } from './storage';
 
 /*
@@ -94,8 +94,9 @@ export async function loadSummaries(): Promise<{
 async function remade(id: string): Promise<TicketSummary | undefined> {
   const read = await loadTicket(id);
   if (!read) return undefined;
-  const summary = await summarise(read.record);
-  if (!summary) throw new Unreadable('what sums it up could not be fetched. Load the page anew.');
+  const summarise = await summariser();
+  if (!summarise) throw new Unreadable('what sums it up could not be fetched. Load the page anew.');
+  const summary = summarise(read.record);
   // A cache that cannot be written is no harm: it is made anew next time.
   await summaryTable
     .setItem(id, { ...summary, revision: read.revision } satisfies StoredSummary)

@@ -8,10 +8,7 @@ vi.mock('../boot', () => ({ isDemo: false }));
 vi.mock('./summarise', async () => {
   const { summarise } = await import('@loose-pulley/core/record/ticket');
   // As the fetch that fails: nothing comes of it.
-  return {
-    summarise: (record: never) => Promise.resolve(served.answers ? summarise(record) : null),
-    summing: vi.fn(),
-  };
+  return { summariser: () => Promise.resolve(served.answers ? summarise : null) };
 });
 const { loadSummaries, loadTicket, saveTicket } = await import('./tickets');
 
