@@ -10,18 +10,28 @@ import { openStage } from './stage';
 import { benchTrain } from './train';
 import { benchWorking } from './working';
 
-/** Measures all of it and prints the table. */
-export async function bench(): Promise<void> {
+const PARTS = {
+  loading: benchLoading,
+  working: benchWorking,
+  cleaning: benchCleaning,
+  train: benchTrain,
+  planning: benchPlanning,
+  calculating: benchCalculating,
+  full: benchFull,
+  jobs: benchJobs,
+} as const;
+
+/** Measures all of it, or the parts that are named, and prints the table. */
+export async function bench(named: readonly string[] = []): Promise<void> {
   const { row, print } = openReport();
   const stage = await openStage();
-  await benchLoading(row, stage);
-  await benchWorking(row, stage);
-  await benchCleaning(row, stage);
-  await benchTrain(row, stage);
-  await benchPlanning(row, stage);
-  await benchCalculating(row, stage);
-  await benchFull(row, stage);
-  await benchJobs(row, stage);
+  for (const [name, part] of Object.entries(PARTS))
+    if (named.length === 0 || named.includes(name)) await part(row, stage);
+  if (named.length > 0) {
+    print(stage.browser.version());
+    await stage.close();
+    return;
+  }
   // How the adviser does by either policy, and whether it is as sure as it says.
   const { asking, trust } = await playAdviser(60);
   for (const [loader, policy, player, first, by5, , tests, minutes, , ofCeiling] of asking.slice(1)) {
