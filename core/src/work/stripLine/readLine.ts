@@ -35,6 +35,8 @@ const MAINS_OUT = new RegExp(
   String.raw`^${SOURCE}(?: (?:is|are|was|were))? (?:unplugged|disconnected|pulled(?: out)?|out|off|taken out|removed)(?: (?:now|first|of the wall|from the wall|at the wall))?$|^(?:unplugged|disconnected|pulled(?: out)?|took out|taken out|removed) ${SOURCE}(?: out)?$|^unplugged (?:from|at) the (?:mains|wall)$`,
   'i',
 );
+/** Words by which a bench takes back or denies what it has just said. */
+const TAKEN_BACK = /\b(?:no|not|never|wait|sorry|scratch|still|actually|instead|wrong|rather|again|back in)\b|n[’']t\b/;
 const UNPLUGGED: Deed = { type: 'moment', moment: 'unplugged' };
 
 const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<Deed, { type: 'moment' }>['moment'], string]> = [
@@ -123,6 +125,9 @@ export function readLine(typed: string): ReadLine | undefined {
     const rest = readLine(parts.filter((_, at) => at !== pulled).join(', '));
     const said = 'It is unplugged now.';
     if (!rest) return sure(said, UNPLUGGED);
+    // A hand goes in by this: what is taken back or denied in the same breath is asked about.
+    if (TAKEN_BACK.test(line.toLowerCase()))
+      return asked('Is it unplugged?', [{ echo: said, does: [UNPLUGGED] }, keptWay(line)]);
     return {
       ...rest,
       ways: rest.ways.map(({ echo, does }) => ({ echo: `${said} ${echo}`, does: [UNPLUGGED, ...does] })),
