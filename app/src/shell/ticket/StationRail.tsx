@@ -44,7 +44,9 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
     const { path } = driveFactsOf(drive);
     return path
       ? `path ${formatLength(path.value, unit)} ± ${formatSpread(2 * path.std, unit)}`
-      : `${drive.readings.length || 'no'} readings`;
+      : drive.readings.length > 0
+        ? counted(drive.readings.length, 'reading')
+        : 'no readings';
   }
   if (station === 'size' && drive) {
     const last = drive.tries[drive.tries.length - 1];

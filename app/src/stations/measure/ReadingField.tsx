@@ -191,7 +191,7 @@ export function ReadingField({
           title={
             <>
               {method.numberIs}
-              {echo && <span className="text-ink"> · understood {echo}</span>}·{' '}
+              {echo && <span className="text-ink"> · understood {echo}</span>} ·{' '}
               <span className="underline decoration-hair underline-offset-4">how</span>
             </>
           }

@@ -1,5 +1,5 @@
 import { findMethod, isForce } from '../../../belts/measuring';
-import { formatLength, formatNewton } from '../../../base/units';
+import { formatEntered, formatNewton } from '../../../base/units';
 import { namedFields, type Descriptions, type EventPlace } from '../module';
 import type { measureEvents } from './schema';
 import { MEASURAND_NAMES } from './words';
@@ -32,7 +32,7 @@ export const measureDescriptions: Descriptions<typeof measureEvents> = {
   driveRemoved: { says: () => 'a drive removed', place },
   readingTaken: {
     says: ({ reading: { measurand, method, amount } }, { unit }) => {
-      const figure = isForce(measurand) ? formatNewton(amount) : `${formatLength(amount, unit)} ${unit}`;
+      const figure = isForce(measurand) ? formatNewton(amount) : `${formatEntered(amount, unit)} ${unit}`;
       const how = findMethod(method)?.label ?? method;
       return how === 'section' ? `belt section ${figure}` : `${MEASURAND_NAMES[measurand]}, ${how} ${figure}`;
     },
