@@ -84,7 +84,7 @@ function Whole({
       <p className="text-sm text-soft">{GRADES.map((grade) => `${SIGNS[grade]} ${GRADE_NAMES[grade]}`).join(' · ')}</p>
       {/* Scrolled sideways on a phone, so the keyboard must be able to reach it. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Agents by materials">
+      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Agents by materials">
         <table className="border-collapse text-[15px]">
           <thead>
             <tr className="border-b border-ink align-bottom">
