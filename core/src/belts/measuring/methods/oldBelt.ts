@@ -161,7 +161,7 @@ export const lyingFree: Method = {
   measurand: 'oldBelt',
   label: 'lying free',
   numberIs: 'inside diameter, the longer way',
-  words: ['lying free', 'free', 'oval', 'inside diameter', 'inner diameter', 'ø'],
+  words: ['lying free', 'free', 'oval', 'inside diameter', 'ø'],
   aux: ['secondDiameterMm'],
   readingStd: 0.6,
   min: 3,
