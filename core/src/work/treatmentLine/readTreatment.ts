@@ -152,6 +152,9 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     if (fresh && rest === '' && does.length === before && !sure.says)
       for (const place of places) does.push({ type: 'place', place });
   }
+  // A place that something was done at is on the map by that.
+  const doneAt = new Set(does.flatMap((deed) => (deed.type !== 'place' && 'place' in deed ? [deed.place?.name] : [])));
+  const telling = does.filter((deed) => deed.type !== 'place' || !doneAt.has(deed.place.name));
   // Words about nothing that is named, with no place chosen, are no treatment.
-  return { does: namedHere || chosenId !== null || does.length > 0 ? does : [], unread };
+  return { does: namedHere || chosenId !== null || telling.length > 0 ? telling : [], unread };
 }
