@@ -45,7 +45,7 @@ const kind = fc.constantFrom(...PLACE_KINDS);
 const dirt = fc.constantFrom(...DIRTS);
 
 /** A treatment that may stand anywhere, about one of three places. */
-const treatment = (minute: number, id: string) =>
+const treatment = (minute: number, id: string): fc.Arbitrary<PlaceTreatment> =>
   fc.record({
     id: fc.constant(id),
     at: fc.constant(at(minute)),
@@ -58,8 +58,7 @@ const treatment = (minute: number, id: string) =>
     swabs: fc.array(fc.constantFrom(...SWABS), { maxLength: 4 }),
     outcome: fc.constantFrom(...OUTCOMES),
     line: fc.constant(''),
-    minutes: fc.constant(null),
-  }) as fc.Arbitrary<PlaceTreatment>;
+  });
 const treatments = fc
   .integer({ min: 0, max: 7 })
   .chain((many) => fc.tuple(...Array.from({ length: many }, (_, n) => treatment(n * 10, `t${n}`))));
