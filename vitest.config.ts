@@ -1,11 +1,11 @@
 import { defineConfig } from 'vitest/config';
 
 const shared = {
-  environment: 'node',
+  environment: 'node' as const,
   // A law over many cases may take its time on a busy machine; speed is measured by the bench.
   testTimeout: 60_000,
   setupFiles: ['./vitest.setup.ts'],
-} as const;
+};
 
 export default defineConfig({
   test: {

@@ -59,7 +59,8 @@ module.exports = [
     holds: 'the ticket',
     rooms: {
       stations: { holds: 'a folder a station: schema, events, words' },
-      ticket: { holds: 'the document: replay, undo, summaries', uses: ['stations'] },
+      findings: { holds: 'what was found: a row a kind, one ledger, read by all', uses: ['stations'] },
+      ticket: { holds: 'the document: replay, undo, summaries', uses: ['findings', 'stations'] },
     },
   },
   {

@@ -1,3 +1,4 @@
+import { asFound } from '@loose-pulley/core/record/findings';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { ago, clockBehindS } from '@loose-pulley/core/base/timers';
@@ -47,7 +48,10 @@ export function TicketPage() {
   const record = isOpen ? open.record : null;
   const canWrite = isOpen && open.access === 'writer';
   const past = useReadPast(record?.ticket);
-  const view = useMemo(() => record && { record, ticket: record.ticket, canWrite, past }, [record, canWrite, past]);
+  const view = useMemo(
+    () => record && { record, ticket: asFound(record.ticket), canWrite, past },
+    [record, canWrite, past],
+  );
   useStart(view !== null && canWrite);
   const name = isStation(place) ? STATION_NAMES[place] : ticketPlace(place)?.name;
   useTitle(view ? [`${view.ticket.number} ${view.ticket.machine}`, ...(name ? [name] : [])].join(', ') : 'Ticket');

@@ -10,6 +10,7 @@ import { sizeReducers } from './size/reduce';
 import { rebuildReducers } from './rebuild/reduce';
 import { proveReducers } from './prove/reduce';
 import { handBackReducers } from './handBack/reduce';
+import type { ShapeValue } from '../../base/schema';
 import type { StationId } from './module';
 import { cleanEvents, cleanState } from './clean/schema';
 import { trainEvents, trainState } from './train/schema';
@@ -36,6 +37,8 @@ export const stationsState = {
   ...proveState,
   ...handBackState,
 };
+/** What all stations together keep of a ticket. */
+export interface StationsState extends ShapeValue<typeof stationsState> {}
 /** What can happen at the stations. */
 export const stationEvents = {
   ...deskEvents,

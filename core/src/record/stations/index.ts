@@ -12,7 +12,7 @@ export {
   type StateOf,
   type StationId,
 } from './module';
-export { stationEvents, stationOfEvent, stationReducers, stationsState } from './all';
+export { stationEvents, stationOfEvent, stationReducers, stationsState, type StationsState } from './all';
 export { stationDescriptions } from './descriptions';
 export * from './desk/schema';
 export { LID_NAMES, MAINS_NAMES, MARK_NAMES, WAITING_NAMES } from './desk/words';

@@ -3,7 +3,6 @@ import {
   heldBelt,
   heldPower,
   nextLubrication,
-  placesOf,
   placeState,
   surfaceAt,
   type Held,
@@ -13,6 +12,7 @@ import {
   type PlaceState,
 } from '../../work/cleaning';
 import type { Surface } from '../../physics/drive';
+import { asFound, mapAsFound } from '../../record/findings';
 import type { Ticket } from '../../record/ticket';
 import type { Timer } from '../../base/timers';
 
@@ -49,12 +49,13 @@ const views = new WeakMap<Ticket, CleanView>();
 export function cleanView(ticket: Ticket): CleanView {
   const known = views.get(ticket);
   if (known) return known;
-  const map = placesOf(ticket);
+  const map = mapAsFound(ticket);
+  const { drives } = asFound(ticket);
   const off = new Set(
     ticket.strip.steps.filter(({ removals }) => removals.some(({ back }) => back === null)).map(({ id }) => id),
   );
   const places = map.map(({ place, suggested }): PlaceView => {
-    const surface = surfaceAt(place, ticket.drives);
+    const surface = surfaceAt(place, drives);
     const state = placeState(place, ticket.cleaning.treatments, surface);
     return {
       place,

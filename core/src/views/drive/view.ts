@@ -63,14 +63,9 @@ function lastAnswer({ observations = [] }: OfTicket, testId: string, drive: Driv
     ?.outcome;
 }
 
-/** What Find says of a drive: whether it goes stiffly, and whether its belt felt oily. */
-function foundOf(ticket: OfTicket, drive: DriveRecord) {
-  const stiff = Object.entries(GOES_BY_HAND).some(([testId, answers]) =>
-    answers.includes(lastAnswer(ticket, testId, drive) ?? ''),
-  );
-  const oily = lastAnswer(ticket, 'beltFeel', drive) === 'oily';
-  return { stiff, oldState: oily && drive.oldState === 'unknown' ? ('swollen' as const) : drive.oldState };
-}
+/** Whether a drive goes stiffly by hand, as Find has it. */
+const goesStiffly = (ticket: OfTicket, drive: DriveRecord): boolean =>
+  Object.entries(GOES_BY_HAND).some(([testId, answers]) => answers.includes(lastAnswer(ticket, testId, drive) ?? ''));
 
 function viewOf(
   ticket: OfTicket,
@@ -86,10 +81,9 @@ function viewOf(
   const facts = travel ? { ...read, trayTravel: travel } : read;
   const sisters = sistersOf(past, drive);
   const known = mechanismKnown(sisters, priors.betweenMachines);
-  const found = foundOf(ticket, drive);
   const situation = situationOf(facts, {
     ...drive,
-    ...found,
+    stiff: goesStiffly(ticket, drive),
     driven,
     priors,
     requirements,

@@ -1,9 +1,10 @@
 import type { Observation } from '../../work/diagnosis';
 import { countedBefore, cycleTable, tally } from '../../work/proving';
 import { fisherTwoSided } from '../../base/statistics';
-import { sayings, STRIPS_WORDS } from './words';
+import { isBeltTest, isGoodBelt } from './sameTest';
 import { oldBeltFinding } from '../../belts/sizing';
-import { linkOff, memberWords, squareWords } from '../../physics/train';
+import { linkOff, squareWords } from '../../physics/train';
+import { findingsOf, rowOf } from '../../record/findings';
 import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { EvidenceKind, Sound } from '../../record/stations';
 
@@ -92,138 +93,69 @@ function counted(ticket: Ticket): Taken[] {
   ];
 }
 
-/** How the old belt was found, as it answers a test. Its length is measured, so that hanging slack is told by that alone. */
-const OLD_STATE: Readonly<
-  Partial<Record<Ticket['drives'][number]['oldState'], readonly [testId: string, outcome: string]>>
-> = {
-  broken: ['beltLook', 'broken'],
-  crumbs: ['beltLook', 'dissolved'],
-  swollen: ['beltFeel', 'oily'],
-  stopgap: ['beltFeel', 'strange'],
-};
 /** A pull with the belt off from which a tray is stiff, and up to which it runs free. Common practice, no source. */
 const STIFF_N = 3;
 const FREE_N = 1.5;
 
-/** What the pulleys, the old belt and the pull of the first drive say. */
+/** What the lengths and the pull of the first drive say. */
 function measured(ticket: Ticket): Taken[] {
   const [drive] = ticket.drives;
   if (!drive) return [];
-  const surfaces = [drive.motorSurface, drive.drivenSurface];
-  const felt = surfaces.includes('oily') ? 'oily' : surfaces.includes('glazed') ? 'shiny' : undefined;
   const facts = driveFactsOf(drive);
   const finding = oldBeltFinding(facts);
   // As it came: what a treatment made of it is no evidence of the fault.
   const pullN = (facts.trayPullBefore ?? facts.trayPull)?.value;
-  const found = OLD_STATE[drive.oldState];
   const at = `drive ${drive.name} at Measure`;
   return [
-    ...(felt
-      ? [{ testId: 'beltFeel', outcome: felt, cured: 0, from: `drive ${drive.name}’s pulleys at Measure` }]
-      : []),
-    ...(found ? [{ testId: found[0], outcome: found[1], cured: 0, from: at }] : []),
     ...(finding ? [{ testId: 'beltMeasured', outcome: finding.slack ? 'slack' : 'right', cured: 0, from: at }] : []),
-    // One belt that hangs is one observation: its measured length where there is one, else what the hand felt.
-    ...(!finding && drive.oldState === 'hanging' ? [{ testId: 'beltFeel', outcome: 'slack', cured: 0, from: at }] : []),
     ...(pullN !== undefined && (pullN >= STIFF_N || pullN <= FREE_N)
       ? [{ testId: 'beltOffStiff', outcome: pullN >= STIFF_N ? 'stiff' : 'free', cured: 0, from: at }]
       : []),
   ];
 }
 
-/** What was seen at a place of Clean, and what was felt before anything was done, as it answers a test. */
-function seenAtClean(ticket: Ticket): Taken[] {
-  const { places, feelTests, jam } = ticket.cleaning;
-  const [drive] = ticket.drives;
-  const answer = (testId: string, outcome: string, from: string): Taken => ({ testId, outcome, cured: 0, from });
-  const felt = feelTests.find(({ stage, driveId }) => stage === 'before' && driveId === drive?.id);
-  return [
-    ...places.flatMap(({ kind, driveId, seen, left, name, number }): Taken[] => {
-      const from = `number ${number}, ${name}, at Clean`;
-      const was = (...dirts: readonly string[]): boolean => seen.some(({ dirt }) => dirts.includes(dirt));
-      const first = driveId === drive?.id;
-      if (kind === 'belt' || kind === 'motorPulley' || kind === 'drivenPulley') {
-        if (!first) return [];
-        return was('oily')
-          ? [answer('beltFeel', 'oily', from)]
-          : was('glazed')
-            ? [answer('beltFeel', 'shiny', from)]
-            : [];
-      }
-      if (kind === 'roller')
-        return /\b(?:nick|worn|torn|crack)/.test(left)
-          ? [answer('rollers', 'worn', from)]
-          : was('glazed', 'fluff', 'sticky', 'oily')
-            ? [answer('rollers', 'shiny', from)]
-            : [];
-      if (kind === 'switch')
-        return /\b(?:bent|torn|broken)/.test(left)
-          ? [answer('switch', 'torn', from)]
-          : was('corroded', 'fluff', 'oily')
-            ? [answer('switch', 'dirty', from)]
-            : [];
-      return [];
-    }),
-    ...(felt && felt.feel !== 'middling' ? [answer('beltOffStiff', felt.feel, 'felt by hand at Clean')] : []),
-    ...(jam && jam.what.trim() !== ''
-      ? [answer('path', /\bdis[ck]s?\b/i.test(jam.what) ? 'disc' : 'part', `in the way: ${jam.what}`)]
-      : []),
-  ];
+/** What was felt at Clean before anything was done. */
+function feltAtClean({ cleaning, drives: [drive] }: Ticket): Taken[] {
+  const felt = cleaning.feelTests.find(({ stage, driveId }) => stage === 'before' && driveId === drive?.id);
+  return felt && felt.feel !== 'middling'
+    ? [{ testId: 'beltOffStiff', outcome: felt.feel, cured: 0, from: 'felt by hand at Clean' }]
+    : [];
 }
 
-/** What was seen of the train: links, rollers, gears, the mode gear, how a tray sits. */
-function seenOnTrain({ train }: Ticket): Taken[] {
-  const answer = (testId: string, outcome: string, from: string): Taken => ({ testId, outcome, cured: 0, from });
-  const { rollers, members, mode, square, trials } = train;
-  const at = 'on the train';
-  const off = linkOff(rollers);
-  const faults = members.flatMap((one) => one.faults.map((fault) => ({ fault, from: `${memberWords(one)} ${at}` })));
-  const cracked = faults.find(({ fault }) => fault === 'cracked' || fault === 'slipsOnShaft');
-  const stripped = faults.find(({ fault }) => fault === 'toothMissing' || fault === 'worn');
-  const out = trials.find(({ teeth, right }) => right && teeth !== 0);
-  const worn = rollers.list.find(({ surface }) => surface === 'nicked' || surface === 'hard');
-  const shiny = rollers.list.find(({ surface }) => surface === 'glazed');
+/** What the train shows to be as it should, and where its mode gear and its tray stand. */
+function seenOnTrain({ train: { rollers, mode, square } }: Ticket): Taken[] {
+  const answer = (testId: string, outcome: string, from: string): Taken => ({
+    testId,
+    outcome,
+    cured: 0,
+    from: `${from} on the train`,
+  });
   const sits = squareWords(square);
   return [
-    ...(off === null || rollers.link === 'none' ? [] : [answer('link', off ? 'off' : 'home', `the roller link ${at}`)]),
-    ...(cracked
-      ? [answer('gears', 'cracked', cracked.from)]
-      : stripped
-        ? [answer('gears', 'stripped', stripped.from)]
-        : out
-          ? [answer('gears', 'toothOut', `a trial ${at}`)]
-          : []),
-    ...(worn
-      ? [answer('rollers', 'worn', `${worn.name} ${at}`)]
-      : shiny
-        ? [answer('rollers', 'shiny', `${shiny.name} ${at}`)]
-        : []),
+    ...(linkOff(rollers) === false && rollers.link !== 'none' ? [answer('link', 'home', 'the roller link')] : []),
     ...(mode.at !== null && mode.home !== null
-      ? [answer('mode', mode.at === mode.home ? 'home' : 'wrong', `the mode gear ${at}`)]
+      ? [answer('mode', mode.at === mode.home ? 'home' : 'wrong', 'the mode gear')]
       : []),
-    ...(sits === ''
-      ? []
-      : [answer('track', sits === 'It sits square.' ? 'straight' : 'drifts', `its clearances ${at}`)]),
+    ...(sits === '' ? [] : [answer('track', sits === 'It sits square.' ? 'straight' : 'drifts', 'its clearances')]),
   ];
 }
 
-/** What the strip saw: in its typed lines, in what lay loose, in a disc that came out. Dirt is dirt, and no lost part. */
-function stripped(ticket: Ticket): Taken[] {
-  const { steps, found } = ticket.strip;
-  const lines = [
-    ...steps.map(({ line, number }) => [line, `number ${number} at Strip`] as const),
-    ...found.map(({ what }) => [what, 'found at Strip'] as const),
-  ];
-  const object = found.find(({ kind }) => kind === 'object');
-  return [
-    ...lines.flatMap(([line, from]) =>
-      sayings(line, STRIPS_WORDS).map(({ testId, outcome }): Taken => ({ testId, outcome, cured: 0, from })),
-    ),
-    ...(ticket.discs.some(({ out }) => out === 'at Strip')
-      ? [{ testId: 'path', outcome: 'disc', cured: 0, from: 'a disc that came out at Strip' }]
-      : []),
-    ...(object ? [{ testId: 'path', outcome: 'part', cured: 0, from: `found at Strip: ${object.what}` }] : []),
-  ];
+/**
+ * What was found, as it answers tests. Find's own answers are not among them; a belt of another drive answers for the
+ * others, and one that hangs and is measured is told by its length alone.
+ */
+function found(ticket: Ticket): Taken[] {
+  const [first] = ticket.drives;
+  const measured = first && oldBeltFinding(driveFactsOf(first));
+  return findingsOf(ticket).flatMap(({ kind, thing, driveId, station, from }): Taken[] => {
+    const answer = rowOf(kind).answers[thing];
+    if (!answer || station === 'find' || (kind === 'beltSlack' && station === 'measure' && measured)) return [];
+    const [testId, outcome] = answer;
+    if (driveId === null || driveId === first?.id) return [{ testId, outcome, cured: 0, from }];
+    return thing === 'belt' && isBeltTest(testId)
+      ? [{ testId: 'otherBelts', outcome: isGoodBelt(testId, outcome) ? 'firm' : 'bad', cured: 0, from }]
+      : [];
+  });
 }
 
 /**
@@ -249,8 +181,8 @@ export function takenFrom(ticket: Ticket): Taken[] {
       const answer = EVIDENCE_ANSWERS[kind];
       return answer ? [{ testId: answer[0], outcome: answer[1], cured: 0, from: 'how it arrived' }] : [];
     }),
-    ...stripped(ticket),
-    ...seenAtClean(ticket),
+    ...found(ticket),
+    ...feltAtClean(ticket),
     ...seenOnTrain(ticket),
     ...counted(ticket),
     ...emptyAgainstLoaded(ticket),

@@ -1,4 +1,4 @@
-/** Words that answer a test: what they say, and whether they are an owner’s or of what was seen at the strip. */
+/** Words that answer a test: what they say. */
 interface Saying {
   readonly pattern: RegExp;
   readonly testId: string;
@@ -50,32 +50,6 @@ export const OWNERS_WORDS: readonly Saying[] = [
   ),
   said(/\b(?:only empty|when empty|without a disc)\b/i, 'emptyLoaded', 'failsEmpty'),
   said(/\b(?:only (?:loaded|with a disc)|with a disc in)\b/i, 'emptyLoaded', 'failsLoaded'),
-];
-
-/** What a typed line of the strip saw of the machine: that is evidence at once, since a hand was there. */
-export const STRIPS_WORDS: readonly Saying[] = [
-  said(
-    /\bbelt\b.*\b(?:crumbs?|crumbled|dissolved|melted|tar|goo|gone soft)\b|\b(?:crumbs?|tar|goo)\b.*\b(?:belt|rubber)\b/i,
-    'beltLook',
-    'dissolved',
-  ),
-  said(
-    /\bbelt\b.*\b(?:broken|snapped|torn|in (?:two|pieces)|missing)\b|\bno belt (?:in it|there|inside)\b/i,
-    'beltLook',
-    'broken',
-  ),
-  said(/\bbelt\b.*\b(?:was off|found off|jumped|had (?:slipped|come) off)\b/i, 'beltLook', 'off'),
-  said(/\bbelt\b.*\b(?:slack|hangs|loose|stretched)\b/i, 'beltFeel', 'slack'),
-  said(/\bbelt\b.*\b(?:oily|swollen|greasy)\b/i, 'beltFeel', 'oily'),
-  said(/\bbelt\b.*\b(?:shiny|glazed|hard)\b/i, 'beltFeel', 'shiny'),
-  said(/\blink\b.*\b(?:was off|found off|loose|had come off|off its pin)\b/i, 'link', 'off'),
-  said(/\b(?:gear|wheel|pinion)\b.*\bcracked\b/i, 'gears', 'cracked'),
-  said(/\b(?:gear|wheel|tooth|teeth|pinion)\b.*\b(?:stripped|gone|missing|broken)\b/i, 'gears', 'stripped'),
-  said(/\bswitch\b.*\b(?:torn|bent|broken)\b/i, 'switch', 'torn'),
-  said(/\broller\w*\b.*\b(?:worn|nicked|cracked)\b/i, 'rollers', 'worn'),
-  said(/\broller\w*\b.*\b(?:shiny|dusty|dirty|slippery)\b/i, 'rollers', 'shiny'),
-  said(/\b(?:tray|drawer)\b.*\b(?:off its track|off track|crooked|beside its)\b/i, 'track', 'drifts'),
-  said(/\bplug\b.*\b(?:was loose|half off|not seated)\b/i, 'plugs', 'loose'),
 ];
 
 /** What words say, the first saying for each test. @example sayings('clicks and stops half way', OWNERS_WORDS).map(({ outcome }) => outcome) // ['part', 'click'] */

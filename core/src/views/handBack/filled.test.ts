@@ -45,7 +45,7 @@ test('found, done and left come from what the ticket knows', () => {
   expect(text('found').split('\n')).toEqual([
     'Belt slack.',
     'The loading belt had gone to crumbs.',
-    'Sludge in both grooves.',
+    'Sludge on motor pulley and drive pulley.',
     'Loose in it: spring, under the tray.',
     '1 of the screws was missing when it came, rear corners.',
   ]);

@@ -1,5 +1,6 @@
-import { AGENT_NAMES, DIRT_NAMES, type Dirt } from '../../work/compatibility';
+import { AGENT_NAMES } from '../../work/compatibility';
 import { isCure, placeState, type Place } from '../../work/cleaning';
+import { FINDING_KINDS, findingsOf, findingsTold, mapAsFound, rowOf, type ThingKind } from '../../record/findings';
 import type { FilledField } from '../../record/stations';
 import { leftOverOf } from '../../work/strip';
 import { capital, counted, listed } from '../../base/units';
@@ -10,14 +11,6 @@ const sentence = (words: string): string => {
   return text === '' ? '' : `${capital(text)}${/[.!?…]$/.test(text) ? '' : '.'}`;
 };
 const at = (where: string): string => (where === '' ? '' : `, ${where}`);
-const OLD_BELT: Readonly<Partial<Record<Ticket['drives'][number]['oldState'], string>>> = {
-  hanging: 'hung slack',
-  broken: 'was broken',
-  crumbs: 'had gone to crumbs',
-  swollen: 'was swollen',
-  stopgap: 'was a stopgap',
-};
-
 /** A place as an owner reads it: the lift belt, and no letter of a drive. */
 function ownersName({ name }: Place): string {
   const [, what = name, role = ''] = /^(.+?) [A-Z](?:, (.+))?$/.exec(name) ?? [];
@@ -25,21 +18,39 @@ function ownersName({ name }: Place): string {
 }
 const named = (places: readonly Place[]): string => listed([...new Set(places.map(ownersName))]);
 
-/** Dirt as an owner reads it. */
-const DIRT_SAID: Readonly<Record<Dirt, string>> = {
-  ...DIRT_NAMES,
-  oily: 'oil',
-  glazed: 'glazed',
-  corroded: 'corrosion',
-  sticky: 'something sticky',
-  dry: 'no lubricant left',
+/** What is no place of the map, as an owner reads it. */
+const THING_SAID: Readonly<Partial<Record<ThingKind, string>>> = {
+  link: 'the link between the rollers',
+  roller: 'a roller',
+  gear: 'a gear',
+  rack: 'the rack',
+  switch: 'a switch',
+  tray: 'the tray',
+  plug: 'a plug',
+  clamp: 'the clamp',
 };
-function dirtFound({ cleaning: { places } }: Ticket): string[] {
-  const dirts = [...new Set(places.flatMap(({ seen }) => seen.map(({ dirt }) => dirt)))];
-  return dirts.map((dirt) => {
-    const of = named(places.filter(({ seen }) => seen.some((one) => one.dirt === dirt)));
-    return sentence(dirt === 'glazed' ? `${of} glazed` : `${DIRT_SAID[dirt]} on ${of}`);
+
+/** Everything that was found, wherever it was said, each once. */
+function findingsSaid(ticket: Ticket): string[] {
+  const findings = findingsOf(ticket);
+  const role = (id: string | null): string => ticket.drives.find((one) => one.id === id)?.role ?? '';
+  const things = findings.flatMap(({ kind, thing, driveId, station }): string[] => {
+    const { owner, dirt } = rowOf(kind);
+    // What Clean left as it is stands among what was left.
+    if (owner === null || dirt !== null || station === 'clean') return [];
+    return [
+      thing === 'belt'
+        ? sentence(`the ${role(driveId) === '' ? '' : `${role(driveId)} `}belt ${owner}`)
+        : sentence(`${THING_SAID[thing] ?? `the ${thing}`} ${owner}`),
+    ];
   });
+  const map = mapAsFound(ticket).map(({ place }) => place);
+  const dirts = [...new Set(map.flatMap(({ seen }) => seen.map(({ dirt }) => dirt)))].map((dirt) => {
+    const of = named(map.filter(({ seen }) => seen.some((one) => one.dirt === dirt)));
+    const owner = FINDING_KINDS.map(rowOf).find((row) => row.dirt === dirt)?.owner ?? dirt;
+    return sentence(dirt === 'glazed' ? `${of} glazed` : `${owner} on ${of}`);
+  });
+  return [...new Set([...things, ...dirts])];
 }
 
 /** What was cleaned and lubricated, each said once however many swabs it took. */
@@ -59,21 +70,18 @@ function cleanedSaid({ cleaning: { places, treatments } }: Ticket): string[] {
   ];
 }
 
-/** What was found: verdicts, the old belts, what lay in it. */
+/** What was found: verdicts, how things were, what lay in it. */
 function found(ticket: Ticket): string[] {
   return [
     ...ticket.verdicts.filter(({ state }) => state !== 'ruledOut').map(({ words }) => sentence(words)),
-    ...ticket.drives.flatMap(({ role, oldState }) => {
-      const how = OLD_BELT[oldState];
-      return how ? [sentence(`the ${role === '' ? '' : `${role} `}belt ${how}`)] : [];
-    }),
-    ...dirtFound(ticket),
+    ...findingsSaid(ticket),
     ...(ticket.cleaning.jam && ticket.cleaning.jam.what !== ''
       ? [sentence(`in the way: ${ticket.cleaning.jam.what}${at(ticket.cleaning.jam.lay)}`)]
       : []),
-    ...ticket.strip.found.map(({ kind, what, where }) =>
-      sentence(kind === 'dirt' ? what : `loose in it: ${what}${at(where)}`),
-    ),
+    // Dirt whose place is known is said with the other dirt.
+    ...ticket.strip.found
+      .filter(({ kind, what, where }) => kind !== 'dirt' || findingsTold(`${what} ${where}`).length === 0)
+      .map(({ kind, what, where }) => sentence(kind === 'dirt' ? what : `loose in it: ${what}${at(where)}`)),
     ...ticket.strip.steps
       .filter(({ missing }) => missing > 0)
       .map(({ missing, what, where }) =>

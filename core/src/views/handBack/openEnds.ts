@@ -1,5 +1,5 @@
 import { loaderOf } from '../../base/loaders';
-import { stillDirty } from '../../work/cleaning';
+import { dirtyAsFound } from '../../record/findings';
 import { DIRT_NAMES } from '../../work/compatibility';
 import {
   besideCount,
@@ -81,7 +81,7 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   const { jam, crumbs } = ticket.cleaning;
   if (jam && !jam.out && jam.what.trim() !== '') end(`Still in the way: ${jam.what}.`, 'clean');
   for (const { allOut } of crumbs) if (!allOut) tell('Not every crumb of the old belt is accounted for.', 'clean');
-  for (const { place, standing } of stillDirty(ticket))
+  for (const { place, standing } of dirtyAsFound(ticket))
     tell(`Still as it was found: ${place.name}, ${listed(standing.map((dirt) => DIRT_NAMES[dirt]))}.`, 'clean');
   const { mode } = ticket.train;
   if (mode.at !== null && mode.home !== null && mode.at !== mode.home) end('The mode gear is not home.', 'rebuild');

@@ -4,6 +4,7 @@ export { STARTING_MAP } from './startingMap';
 export { newPlace, nextPlaceNumber, numbered, placesOf, type MapOf, type MapPlace } from './places';
 export { surfaceAt, type MappedDrive } from './surfaceAt';
 export { kindNamed, PLACE_WORDS } from './placeWords';
+export { DIRT_WORDS } from './dirtWords';
 export { CLEAN_SWABS, placeState, stillDirty, SURFACE_OF, surfaceOf, type DirtyPlace, type PlaceState } from './state';
 export { agentsFor, mayTreat, type Leave } from './mayTreat';
 export {

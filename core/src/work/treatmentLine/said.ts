@@ -1,4 +1,4 @@
-import type { CleanDeed, Outcome, Swab } from '../cleaning';
+import { DIRT_WORDS, type CleanDeed, type Outcome, type Swab } from '../cleaning';
 import type { Agent, Dirt } from '../compatibility';
 import type { Choose } from './choices';
 import { oneLetterOff } from './spelling';
@@ -6,7 +6,6 @@ import {
   AGENT_WORDS,
   AMOUNT_WORDS,
   DEED_WORDS,
-  DIRT_WORDS,
   DRIED,
   DRIES,
   DRY,

@@ -1,5 +1,5 @@
 import type { CleanDeed, Outcome, Swab } from '../cleaning';
-import { AGENT_RECORDS, AGENTS, isLubricant, type Agent, type Dirt } from '../compatibility';
+import { AGENT_RECORDS, AGENTS, isLubricant, type Agent } from '../compatibility';
 
 /* The words of cleaning, in lower case. The more telling pattern first; each takes its words out of the line. */
 
@@ -23,26 +23,6 @@ export const AGENT_WORDS: readonly Named[] = [
 export const SPELT: Readonly<Record<string, Agent>> = Object.fromEntries(
   AGENTS.flatMap((agent) => AGENT_RECORDS[agent].spelt.map((name) => [name, agent] as const)),
 );
-
-export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
-  [
-    /\b(?:dried(?:[- ]up)?|hard(?:ened)?|old|caked|gummy|gummed|waxy|stiff|thick)(?:,? \w+)? (?:grease|lubricant)\b|\bgrease (?:is |has )?(?:dried|hard|hardened|caked|gone hard|gummed|gone)\b|\bgummed(?: up)?\b/,
-    'hardenedGrease',
-  ],
-  [
-    /\b(?:melted|dissolved) (?:old )?(?:belt|rubber)(?= (?:on|in|around|over)\b)|\b(?:sludge|tar|tarry|goo|gooey|gunk|melted|dissolved(?: rubber| belt)?)\b/,
-    'sludge',
-  ],
-  [
-    /\b(?:belt |rubber )?residue\b(?: of (?:the )?(?:old )?belt\b)?|\b(?:belt )?crumbs?\b(?: of (?:the )?(?:old )?belt\b)?|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it|bits|pieces)\b|\bbits of (?:rubber|belt)\b/,
-    'residue',
-  ],
-  [/\b(?:oily|greasy|oil[- ]soaked|soaked in oil)\b/, 'oily'],
-  [/\b(?:glazed|shiny|polished|slick)\b/, 'glazed'],
-  [/\b(?:corroded|corrosion|verdigris|rust(?:y|ed)?|oxidi[sz]ed|oxide|tarnished|green)\b/, 'corroded'],
-  [/\b(?:sticky|syrup\w*|spilt?|spilled|sugar\w*)\b/, 'sticky'],
-  [/\b(?:fluff\w*|dust\w*|hairs?|lint(?!-)|nicotine|dirty|filthy)\b/, 'fluff'],
-];
 
 export const OUTCOME_WORDS: ReadonlyArray<readonly [RegExp, Outcome]> = [
   [

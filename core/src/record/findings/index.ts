@@ -1,0 +1,4 @@
+export { asFound, dirtyAsFound, mapAsFound } from './asFound';
+export { findingsOf, type Finding, type Found } from './ledger';
+export { FINDING_KINDS, rowOf, type FindingKind, type FindingRow, type TestAnswer, type ThingKind } from './rows';
+export { findingsTold, type Told } from './telling';

@@ -1,0 +1,314 @@
+import type { OldState } from '../../physics/drive';
+import type { PlaceKind } from '../../work/cleaning';
+import type { Dirt } from '../../work/compatibility';
+import { said, type Saying } from './saying';
+
+/** An answer to a test of Find. */
+export type TestAnswer = readonly [testId: string, outcome: string];
+
+/** Where a finding may be told of: kinds of place on the map, or what has no place there. */
+export type ThingKind = PlaceKind | 'tray' | 'link' | 'path' | 'plug' | 'machine';
+
+/** All that is known of a kind of finding, in one place. What is not so for a kind is said to be null, never left out. */
+export interface FindingRow {
+  readonly name: string;
+  /** What it may be found of. */
+  readonly of: readonly ThingKind[];
+  /** Words by which a line tells it. */
+  readonly said: Saying | null;
+  /** What it makes of the old belt of its drive. */
+  readonly belt: OldState | null;
+  /** What stands on its place by it. */
+  readonly dirt: Dirt | null;
+  /** Which test of Find it answers, by the thing that it was found of. */
+  readonly answers: Readonly<Partial<Record<ThingKind, TestAnswer>>>;
+  /** What it ends by: the thing renewed or taken off, cleaned, or put back by hand. */
+  readonly endedBy: 'renewed' | 'cleaned' | 'putBack';
+  /** Kinds that cannot be so beside it, of the same thing at the same time. */
+  readonly against: readonly string[];
+  /** For the owner, of what it was found of: “the loading belt …”, of dirt what lay on it; null where it is no fault. */
+  readonly owner: string | null;
+}
+
+const BELT = ['belt'] as const;
+const ROLLER = ['roller'] as const;
+const GEARS = ['gear', 'rack'] as const;
+const PULLEYS = ['motorPulley', 'drivenPulley', 'idler'] as const;
+/** Everything that can be dirty. */
+const ANY_PLACE = [
+  ...PULLEYS,
+  'belt',
+  'bushing',
+  'shaft',
+  'rod',
+  'guide',
+  ...GEARS,
+  'roller',
+  'clamp',
+  'switch',
+  'lens',
+  'head',
+  'pot',
+  'key',
+  'contact',
+  'spindle',
+  'floor',
+  'part',
+] as const satisfies readonly PlaceKind[];
+
+const none = { said: null, belt: null, dirt: null, answers: {}, endedBy: 'renewed', against: [] } as const;
+const OILY: TestAnswer = ['beltFeel', 'oily'];
+const SHINY: TestAnswer = ['beltFeel', 'shiny'];
+const ROLLERS_DIRTY: TestAnswer = ['rollers', 'shiny'];
+const SWITCH_DIRTY: TestAnswer = ['switch', 'dirty'];
+/** A dirt of a place: what it answers is the same for every dirt but for belt and pulleys. */
+const dirty = (dirt: Dirt, name: string, owner: string, answers: FindingRow['answers'] = {}): FindingRow => ({
+  ...none,
+  name,
+  of: ANY_PLACE,
+  dirt,
+  answers,
+  endedBy: 'cleaned',
+  owner,
+});
+
+/**
+ * The kinds of finding. A new kind is a row here and nothing anywhere else: every line that may tell it, every station and
+ * every paper reads this table.
+ */
+export const FINDINGS = {
+  beltSlack: {
+    ...none,
+    name: 'belt slack',
+    of: BELT,
+    said: said(/\bbelts?\b/, /\b(?:slack|hangs?|hanging|loose on|stretched|limp|baggy)\b/),
+    belt: 'hanging',
+    answers: { belt: ['beltFeel', 'slack'] },
+    against: ['beltBroken', 'beltDissolved', 'beltFirm'],
+    owner: 'hung slack',
+  },
+  beltFirm: {
+    ...none,
+    name: 'belt firm',
+    of: BELT,
+    said: said(/\bbelts?\b/, /\b(?:firm|taut|snug|good and tight)\b/),
+    belt: null,
+    answers: { belt: ['beltFeel', 'firm'] },
+    against: ['beltSlack', 'beltBroken', 'beltDissolved', 'beltOff'],
+    owner: null,
+  },
+  beltBroken: {
+    ...none,
+    name: 'belt broken',
+    of: BELT,
+    said: said(/\bbelts?\b/, /\b(?:broken|broke|snapped|torn|parted|in (?:two|pieces|bits|half))\b/),
+    belt: 'broken',
+    answers: { belt: ['beltLook', 'broken'] },
+    against: ['beltSlack', 'beltFirm', 'beltDissolved'],
+    owner: 'was broken',
+  },
+  beltMissing: {
+    ...none,
+    name: 'belt missing',
+    of: BELT,
+    said: said(/\bbelts?\b/, /\bmissing\b|\bno belt (?:in it|there|inside|at all)\b|\b(?:was|is) gone\b/),
+    belt: 'broken',
+    answers: { belt: ['beltLook', 'broken'] },
+    against: ['beltSlack', 'beltFirm', 'beltDissolved'],
+    owner: 'was missing',
+  },
+  beltDissolved: {
+    ...none,
+    name: 'belt dissolved',
+    of: BELT,
+    said: said(
+      /\b(?:belts?|rubber)\b/,
+      /\b(?:crumbs?|crumbled|crumbling|dissolved|melted|tar|goo|gooey|gone soft|turned to (?:tar|goo|mush)|disintegrated)\b/,
+    ),
+    belt: 'crumbs',
+    answers: { belt: ['beltLook', 'dissolved'] },
+    against: ['beltSlack', 'beltFirm', 'beltBroken'],
+    owner: 'had gone to crumbs',
+  },
+  beltOff: {
+    ...none,
+    name: 'belt off its pulleys',
+    of: BELT,
+    said: said(
+      /\bbelts?\b/,
+      /\b(?:was off|found off|jumped(?: off)?|had (?:slipped|come) off|off (?:its|the|a|one) pulleys?)\b/,
+    ),
+    answers: { belt: ['beltLook', 'off'] },
+    endedBy: 'putBack',
+    against: ['beltFirm'],
+    owner: 'was off its pulleys',
+  },
+  beltSwollen: {
+    ...none,
+    name: 'belt swollen by oil',
+    of: BELT,
+    said: said(/\bbelts?\b/, /\bswollen\b/),
+    belt: 'swollen',
+    answers: { belt: OILY },
+    owner: 'was swollen with oil',
+  },
+  beltForeign: {
+    ...none,
+    name: 'a stopgap for a belt',
+    of: BELT,
+    said: said(
+      /\bbelts?\b|\brubber band\b|\bhair ?band\b|\bo[- ]?ring\b/,
+      /\b(?:stopgap|stop-gap|makeshift|foreign|wrong (?:kind|belt|one|size)|not the original|rubber band|hair ?band|household band)\b/,
+    ),
+    belt: 'stopgap',
+    answers: { belt: ['beltFeel', 'strange'] },
+    owner: 'was a stopgap',
+  },
+  beltSlips: {
+    ...none,
+    name: 'belt slips',
+    of: BELT,
+    said: said(/\bbelts?\b/, /\bslips?\b|\bslipping\b/),
+    answers: { belt: ['holdEject', 'slips'] },
+    endedBy: 'cleaned',
+    against: ['beltGrips'],
+    owner: 'slipped',
+  },
+  beltGrips: {
+    ...none,
+    name: 'belt does not slip',
+    of: BELT,
+    answers: { belt: ['holdEject', 'pushes'] },
+    endedBy: 'cleaned',
+    against: ['beltSlips'],
+    owner: null,
+  },
+  oily: dirty('oily', 'oily', 'oil', {
+    belt: OILY,
+    motorPulley: OILY,
+    drivenPulley: OILY,
+    roller: ROLLERS_DIRTY,
+    switch: SWITCH_DIRTY,
+  }),
+  glazed: dirty('glazed', 'glazed', 'glazed', {
+    belt: SHINY,
+    motorPulley: SHINY,
+    drivenPulley: SHINY,
+    roller: ROLLERS_DIRTY,
+  }),
+  sludge: dirty('sludge', 'sludge', 'sludge'),
+  residue: dirty('residue', 'belt residue', 'belt residue'),
+  fluff: dirty('fluff', 'dirt', 'dirt', { roller: ROLLERS_DIRTY, switch: SWITCH_DIRTY }),
+  sticky: dirty('sticky', 'sticky', 'something sticky', { roller: ROLLERS_DIRTY }),
+  corroded: dirty('corroded', 'corroded', 'corrosion', { switch: SWITCH_DIRTY }),
+  hardenedGrease: dirty('hardenedGrease', 'hardened grease', 'hardened grease'),
+  dry: dirty('dry', 'dry', 'no lubricant left'),
+  linkOff: {
+    ...none,
+    name: 'roller link off',
+    of: ['link'],
+    said: said(/\blinks?\b/, /\b(?:off|loose|(?:had )?come (?:off|loose)|dropped|fallen|jumped|unhooked)\b/),
+    answers: { link: ['link', 'off'] },
+    endedBy: 'putBack',
+    owner: 'had come off',
+  },
+  rollerWorn: {
+    ...none,
+    name: 'rollers worn',
+    of: ROLLER,
+    said: said(/\brollers?\b/, /\b(?:worn|nicked|cracked|torn|nicks?)\b/),
+    answers: { roller: ['rollers', 'worn'] },
+    owner: 'was worn',
+  },
+  gearCracked: {
+    ...none,
+    name: 'gear cracked',
+    of: GEARS,
+    said: said(/\b(?:gears?|gear_?wheels?|wheels?|pinions?|cogs?|racks?)\b/, /\b(?:cracked|split|crack)\b/),
+    answers: { gear: ['gears', 'cracked'], rack: ['gears', 'cracked'] },
+    owner: 'was cracked',
+  },
+  gearStripped: {
+    ...none,
+    name: 'teeth gone',
+    of: GEARS,
+    said: said(
+      /\b(?:gears?|wheels?|tooth|teeth|pinions?|cogs?|racks?)\b/,
+      /\b(?:stripped|gone|missing|broken|chewed|sheared)\b/,
+    ),
+    answers: { gear: ['gears', 'stripped'], rack: ['gears', 'stripped'] },
+    owner: 'had lost teeth',
+  },
+  gearToothOut: {
+    ...none,
+    name: 'a tooth out',
+    of: GEARS,
+    said: said(
+      /\b(?:gears?|wheels?|timing|racks?)\b/,
+      /\b(?:a|one|1|two|2) (?:tooth|teeth) out\b|\bout of (?:time|mesh|step)\b/,
+    ),
+    answers: { gear: ['gears', 'toothOut'], rack: ['gears', 'toothOut'] },
+    endedBy: 'putBack',
+    owner: 'was a tooth out',
+  },
+  switchTorn: {
+    ...none,
+    name: 'switch torn or bent',
+    of: ['switch'],
+    said: said(/\bswitch(?:es)?\b/, /\b(?:torn|bent|broken|snapped)\b/),
+    answers: { switch: ['switch', 'torn'] },
+    owner: 'was bent or torn',
+  },
+  trayOffTrack: {
+    ...none,
+    name: 'off its track',
+    of: ['tray'],
+    said: said(
+      /\b(?:tray|drawer)\b/,
+      /\b(?:off (?:its|the) (?:track|rails?|guides?)|off track|crooked|askew|skewed|beside its (?:track|guides?))\b/,
+    ),
+    answers: { tray: ['track', 'drifts'] },
+    endedBy: 'putBack',
+    owner: 'was off its track',
+  },
+  plugLoose: {
+    ...none,
+    name: 'a plug was loose',
+    of: ['plug'],
+    said: said(
+      /\b(?:plugs?|connectors?|flat[_ ]cables?|ribbons?)\b/,
+      /\b(?:(?:was|were|found) (?:loose|off|out)|half (?:off|out)|halfway (?:off|out)|not (?:fully )?(?:seated|home))\b/,
+    ),
+    answers: { plug: ['plugs', 'loose'] },
+    endedBy: 'putBack',
+    owner: 'was loose',
+  },
+  discInPath: {
+    ...none,
+    name: 'a disc in the way',
+    of: ['path'],
+    answers: { path: ['path', 'disc'] },
+    endedBy: 'putBack',
+    owner: null,
+  },
+  partInPath: {
+    ...none,
+    name: 'something in the way',
+    of: ['path'],
+    answers: { path: ['path', 'part'] },
+    endedBy: 'putBack',
+    owner: null,
+  },
+  clampWeak: {
+    ...none,
+    name: 'clamp weak or crooked',
+    of: ['clamp'],
+    said: said(/\b(?:clamp|puck|clamper)\b/, /\b(?:weak|crooked|off centre|wobbles|loose|broken|cracked)\b/),
+    answers: { clamp: ['clamp', 'weak'] },
+    owner: 'did not hold',
+  },
+} as const satisfies Readonly<Record<string, FindingRow>>;
+export type FindingKind = keyof typeof FINDINGS;
+export const FINDING_KINDS = Object.keys(FINDINGS) as readonly FindingKind[];
+/** The row of a kind. @example rowOf('beltSlack').belt // 'hanging' */
+export const rowOf = (kind: FindingKind): FindingRow => FINDINGS[kind];

@@ -1,0 +1,197 @@
+import { describe, expect, test } from 'vitest';
+import { opening, recordOf, step } from '../../../fixtures/sample';
+import { LOADERS, type Loader } from '../../base/loaders';
+import { KNOWLEDGE, type BenchTest } from '../../work/diagnosis';
+import { newPlace } from '../../work/cleaning';
+import { asFound, FINDING_KINDS, findingsOf, rowOf, type FindingKind, type ThingKind } from '../../record/findings';
+import type { EventBody, Ticket } from '../../record/ticket';
+import { answersOf } from '../evidence';
+import { COMPATIBILITY } from '../../work/compatibility';
+import { cleanEventsOf, cleanView } from '../clean';
+import { handBackText } from '.';
+
+/*
+ * Every kind of finding, said in every way in which it can be said, and read by every reader that has to know it. A new
+ * kind is held to it by being in the table: how to say it is asked for by the compiler.
+ */
+
+/** One line of Strip that tells each kind; null where a line cannot. */
+const LINE: Readonly<Record<FindingKind, string | null>> = {
+  beltSlack: 'belt hangs slack',
+  beltFirm: 'belt firm',
+  beltBroken: 'belt snapped',
+  beltMissing: 'belt missing',
+  beltDissolved: 'belt in crumbs',
+  beltOff: 'belt was off',
+  beltSwollen: 'belt swollen',
+  beltForeign: 'belt is a stopgap, a rubber band',
+  beltSlips: 'belt slips',
+  beltGrips: null,
+  oily: 'drive pulley oily',
+  glazed: 'drive pulley glazed',
+  sludge: 'sludge on the drive pulley',
+  residue: 'belt residue in the drive pulley',
+  fluff: 'drive pulley full of fluff',
+  sticky: 'guides sticky',
+  corroded: 'limit switch corroded',
+  hardenedGrease: 'hardened grease on the guides',
+  dry: null,
+  linkOff: 'link had come off its pin',
+  rollerWorn: 'driven roller worn',
+  gearCracked: 'gear cracked',
+  gearStripped: 'two teeth gone on the gear',
+  gearToothOut: 'gear a tooth out',
+  switchTorn: 'limit switch bent',
+  trayOffTrack: 'tray off its track',
+  plugLoose: 'grey plug half out',
+  discInPath: null,
+  partInPath: null,
+  clampWeak: 'clamp crooked',
+};
+
+const AT = '2026-01-12T09:23:00Z';
+const loaderOf = (kind: FindingKind): Loader => (/link|roller/i.test(kind) ? 'slot' : 'tray');
+const withLoader = (loader: Loader): EventBody =>
+  opening.type === 'ticketOpened' ? { ...opening, details: { ...opening.details, loader } } : opening;
+const ticketOf = (kind: FindingKind, list: readonly EventBody[]): Ticket =>
+  recordOf([withLoader(loaderOf(kind)), ...list]).ticket;
+
+/** The ways in which a kind can be said, each with the events that it comes to. */
+function waysToSay(kind: FindingKind): ReadonlyArray<readonly [where: string, bodies: readonly EventBody[]]> {
+  const row = rowOf(kind);
+  const line = LINE[kind];
+  const ways: Array<readonly [string, readonly EventBody[]]> = [];
+  if (line) ways.push(['Strip', [{ type: 'stepPut', step: { ...step('s1', 1, 'note', line), fate: 'noted' } }]]);
+  if (line)
+    ways.push([
+      'found at Strip',
+      [
+        {
+          type: 'foundPut',
+          found: { id: 'f', kind: 'dirt', what: line, where: '', guess: '', homed: false, pictureIds: [] },
+        },
+      ],
+    ]);
+  if (row.belt) ways.push(['Measure', [{ type: 'driveChanged', driveId: 'drive-a', changes: { oldState: row.belt } }]]);
+  const [thing] = row.of;
+  const told = row.answers[row.of.includes('belt' as never) ? 'belt' : (thing as ThingKind)];
+  if (told && row.dirt === null)
+    ways.push([
+      'Find',
+      [{ type: 'observed', observation: { id: 'o', testId: told[0], outcome: told[1], at: AT, driveId: 'drive-a' } }],
+    ]);
+  if (row.dirt !== null)
+    for (const { place } of cleanView(ticketOf(kind, [])).places.filter((one) => row.of.includes(one.place.kind))) {
+      // As the page of Clean says it.
+      const told = cleanEventsOf(
+        ticketOf(kind, []),
+        [{ type: 'seen', place: { id: place.id, kind: place.kind, name: place.name }, dirt: row.dirt }],
+        { table: COMPATIBILITY, newId: () => 'n', at: AT, line: '' },
+      );
+      if (told.kind === 'bodies') ways.push([`Clean, ${place.name}`, told.bodies]);
+    }
+  return ways;
+}
+const cases = FINDING_KINDS.flatMap((kind) => waysToSay(kind).map(([where, bodies]) => [kind, where, bodies] as const));
+
+describe('said once, known everywhere', () => {
+  test('every kind can be said somewhere, and the table has all of them', () => {
+    for (const kind of FINDING_KINDS.filter((one) => one !== 'discInPath' && one !== 'partInPath'))
+      expect(waysToSay(kind).length, kind).toBeGreaterThan(0);
+    expect(cases.length).toBeGreaterThan(80);
+  });
+  test.each(cases)('%s, said at %s', (kind, where, bodies) => {
+    const ticket = ticketOf(kind, bodies);
+    const row = rowOf(kind);
+    const mine = findingsOf(ticket).filter((one) => one.kind === kind);
+    // The ledger has it, and says where it was said.
+    if (where !== 'Measure') expect(mine.length, 'the ledger').toBeGreaterThan(0);
+    const found = mine[0] ?? findingsOf(ticket)[0];
+    expect(found?.from).not.toBe('');
+    // Find's adviser hears of it.
+    const answer = found && rowOf(found.kind).answers[found.thing];
+    if (answer) {
+      const heard = answersOf(ticket).find(({ testId }) => testId === answer[0]);
+      expect(heard?.outcome, 'Find').toBe(answer[1]);
+    }
+    // Measure and Size have the old belt so.
+    if (row.belt) expect(asFound(ticket).drives[0]?.oldState, 'the old belt').toBe(row.belt);
+    // Dirt on a pulley is its surface at Size; dirt anywhere stands on Clean's map.
+    if (row.dirt && found?.placeId) {
+      const place = cleanView(ticket).places.find((one) => one.place.id === found.placeId);
+      expect(place?.state.standing, 'Clean').toContain(row.dirt);
+      if (found.thing === 'drivenPulley' && row.dirt !== 'dry')
+        expect(asFound(ticket).drives[0]?.drivenSurface, 'Size').not.toBe('clean');
+    }
+    if (kind === 'linkOff') expect(asFound(ticket).train.rollers.link, 'the train').toBe('off');
+    // The owner reads of it.
+    if (row.owner !== null && (row.dirt === null || found?.placeId))
+      expect(handBackText(ticket, 'found').toLowerCase(), 'the letter').toContain(
+        row.dirt === 'glazed' ? 'glazed' : (rowOf(found?.kind ?? kind).owner ?? '').toLowerCase(),
+      );
+  });
+});
+
+describe('what nobody has said is known nowhere', () => {
+  test.each([
+    'belt not broken',
+    'belt is not slack',
+    'belt no longer slips',
+    'no crumbs of the belt',
+    'check whether the gear is cracked',
+    'is the belt slack?',
+    'belt off',
+    'switch cleaned',
+    'oil off the drive pulley',
+    'link left on',
+  ])('“%s” tells of no fault', (line) => {
+    const ticket = ticketOf('beltSlack', [{ type: 'stepPut', step: step('s1', 1, 'note', line) }]);
+    expect(findingsOf(ticket).map(({ kind }) => kind)).toEqual([]);
+  });
+  test('on a machine of any kind, before anything is said', () => {
+    for (const loader of LOADERS) expect(findingsOf({ ...recordOf([opening]).ticket, loader }), loader).toEqual([]);
+  });
+});
+
+describe('what stands in the table', () => {
+  const tests = new Map<string, BenchTest>(KNOWLEDGE.tests.map((one) => [one.id, one]));
+  test('answers only tests that there are, with outcomes that they have', () => {
+    for (const kind of FINDING_KINDS)
+      for (const [testId, outcome] of Object.values(rowOf(kind).answers))
+        expect(
+          tests.get(testId)?.outcomes.map(({ id }) => id),
+          `${kind} ${testId}`,
+        ).toContain(outcome);
+  });
+  test('is against kinds that there are, and they against it', () => {
+    for (const kind of FINDING_KINDS)
+      for (const other of rowOf(kind).against) expect(FINDING_KINDS, kind).toContain(other);
+  });
+});
+
+test('cleaned later, it stands no more; renewed, the belt’s state is the old one’s still', () => {
+  const said: EventBody = { type: 'stepPut', step: { ...step('s1', 1, 'note', 'sludge on the drive pulley'), at: AT } };
+  const dirty = recordOf([opening, said]).ticket;
+  expect(asFound(dirty).drives[0]?.drivenSurface).toBe('oily');
+  const put: EventBody = {
+    type: 'placePut',
+    place: { ...newPlace('drive-a-driven', 'drivenPulley'), number: 3, driveId: 'drive-a' },
+  };
+  const cleaned: EventBody = {
+    type: 'treated',
+    treatment: {
+      id: 't',
+      at: '2026-01-12T10:00:00Z',
+      placeId: 'drive-a-driven',
+      deed: 'wipe',
+      agent: 'isopropanol',
+      way: 'swab',
+      strokes: 0,
+      amount: '',
+      swabs: ['clean', 'clean'],
+      outcome: 'unknown',
+      line: '',
+    },
+  };
+  expect(asFound(recordOf([opening, said, put, cleaned]).ticket).drives[0]?.drivenSurface).toBe('clean');
+});
