@@ -30,7 +30,9 @@ export function clauseFate(
 ): Fate | undefined {
   let { fate } = away;
   const taken = sorted.verbs.some((verb) => verb === 'off');
-  if (leave && !/\bleft out\b/.test(text)) fate = 'leftAlone';
+  // Slackened and left in is not left alone: a turn brings it back.
+  if (leave && sorted.verbs.some((verb) => verb === 'loosened')) fate = 'loosened';
+  else if (leave && !/\bleft out\b/.test(text)) fate = 'leftAlone';
   else if (looked) fate = 'noted';
   else if (MARKED.test(text) && !taken) fate = 'marked';
   else if (UNABLE.test(text)) doubts.push({ about: 'fate', fates: ['leftAlone', 'off', 'noted'] });

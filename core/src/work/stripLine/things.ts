@@ -128,6 +128,11 @@ export function thingsOf(line: string): Thing[] {
       last.missing += clause.missing;
       continue;
     }
+    // Slackened and left in is no less slackened.
+    if (isOnlyLeave(clause) && last.clause.fate === 'loosened') {
+      last.tells.push(text);
+      continue;
+    }
     if (isOnlyLeave(clause)) {
       last.leaveAlone = text;
       last.doubts = last.doubts.filter(({ about }) => about !== 'fate');
