@@ -22,6 +22,6 @@ export { changedBy, type Changed } from './changed';
 export { describeEvent, eventPlace } from './describe';
 export { driveFactsOf, grooveOf } from './driveFacts';
 export { picturesNamed, summarise, type TicketSummary } from './summary';
-export { REMEDY_KIND_NAMES, REMEDY_KINDS, type Judged, type Remedied, type RemedyKind } from './outcome';
+export { REMEDY_KIND_NAMES, REMEDY_KINDS, remedyOf, type Judged, type Remedied, type RemedyKind } from './outcome';
 export { writeTicketFile } from './writeTicketFile';
 export { recheckTargets, type RecheckTarget } from './rechecks';

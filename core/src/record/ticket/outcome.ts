@@ -64,6 +64,14 @@ const KIND_OF_SOURCE: ReadonlyArray<readonly [RegExp, RemedyKind]> = [
 ];
 
 /**
+ * Where a belt on the pulleys comes from: a new one, a ring, the old one kept or warmed, a smaller one stretched, a band.
+ *
+ * @example remedyOf({ ...tried('t', 116), source: 'keep and clean' }) // 'cleaned'
+ */
+export const remedyOf = ({ source, shape }: Pick<Try, 'source' | 'shape'>): RemedyKind =>
+  KIND_OF_SOURCE.find(([words]) => words.test(source))?.[1] ?? (shapeOf(shape).soldAs === 'rings' ? 'ring' : 'newBelt');
+
+/**
  * What put each drive right: the last belt judged right, by where it came from; else, where the drive’s belt stayed and
  * something was cleaned, that. Nothing is said of a drive that was not put right.
  */
@@ -74,9 +82,7 @@ export function remediesOf(ticket: Ticket): readonly Remedied[] {
     const right = tries.findLast(({ verdict }) => verdict === 'right');
     if (right) {
       const { shape, thicknessMm, widthMm, innerLengthMm } = right;
-      const said = KIND_OF_SOURCE.find(([words]) => words.test(right.source))?.[1];
-      const kind = said ?? (shapeOf(shape).soldAs === 'rings' ? 'ring' : 'newBelt');
-      return [{ driveId: id, mechanism, kind, belt: { shape, thicknessMm, widthMm, innerLengthMm } }];
+      return [{ driveId: id, mechanism, kind: remedyOf(right), belt: { shape, thicknessMm, widthMm, innerLengthMm } }];
     }
     if (new RegExp(`drive ${name}: an office band`, 'i').test(ticket.handBack.provisional))
       return [{ driveId: id, mechanism, kind: 'band' }];

@@ -1,10 +1,10 @@
 import { AGENT_NAMES } from '../../work/compatibility';
 import { isCure, placeState, type Place } from '../../work/cleaning';
 import { FINDING_KINDS, findingsOf, findingsTold, mapAsFound, rowOf, type ThingKind } from '../../record/findings';
-import type { FilledField } from '../../record/stations';
+import type { DriveRecord, FilledField, Try } from '../../record/stations';
 import { leftOverOf } from '../../work/strip';
-import { capital, counted, listed } from '../../base/units';
-import type { Ticket } from '../../record/ticket';
+import { capital, counted, formatLength, listed } from '../../base/units';
+import { remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
 
 const sentence = (words: string): string => {
   const text = words.trim();
@@ -91,18 +91,39 @@ function found(ticket: Ticket): string[] {
   ];
 }
 
+/** The belt that runs now, by where it comes from: what was only kept is not new, and says so. */
+const FITTED_SAID: Readonly<Record<RemedyKind, (belt: string) => string>> = {
+  newBelt: (belt) => `new ${belt} fitted`,
+  ring: (belt) => `O-ring fitted as the ${belt}`,
+  cleaned: (belt) => `the old ${belt} kept`,
+  shrunk: (belt) => `the old ${belt} put on again, warmed to shrink`,
+  stretched: (belt) => `a smaller ${belt} fitted, stretched`,
+  band: (belt) => `a household band fitted as the ${belt}, for a while only`,
+};
+const beltOf = ({ role }: Pick<DriveRecord, 'role'>): string => (role === '' ? 'belt' : `${role} belt`);
+
+/** The belt that was judged right on a drive, the last of them. */
+const rightOf = ({ tries }: Pick<DriveRecord, 'tries'>): Try | undefined =>
+  tries.findLast(({ verdict }) => verdict === 'right');
+
 /** What was done: treatments, belts that run, parts that found their place. */
 function done(ticket: Ticket): string[] {
   return [
-    ...ticket.drives.flatMap(({ role, tries }) =>
-      tries.some(({ verdict }) => verdict === 'right')
-        ? [sentence(`new ${role === '' ? '' : `${role} `}belt fitted`)]
-        : [],
-    ),
+    ...ticket.drives.flatMap((drive) => {
+      const right = rightOf(drive);
+      return right ? [sentence(FITTED_SAID[remedyOf(right)](beltOf(drive)))] : [];
+    }),
     ...cleanedSaid(ticket),
-    ...ticket.cleaning.shrinks.flatMap(({ afterMm }) =>
-      afterMm === null ? [] : [sentence('old belt warmed to shrink')],
-    ),
+    ...ticket.cleaning.shrinks.flatMap(({ driveId, beforeMm, afterMm }) => {
+      const drive = ticket.drives.find(({ id }) => id === driveId);
+      return afterMm === null || !drive
+        ? []
+        : [
+            sentence(
+              `old ${beltOf(drive)} warmed: ${formatLength(beforeMm, 'mm')} mm long before, ${formatLength(afterMm, 'mm')} mm after`,
+            ),
+          ];
+    }),
     ...(ticket.cleaning.jam?.out ? [sentence(`taken out: ${ticket.cleaning.jam.what}`)] : []),
     // What Clean did is said above, together.
     ...ticket.treatments

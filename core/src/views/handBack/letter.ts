@@ -9,9 +9,9 @@ import {
 } from '../../work/proving';
 import { counted, formatDay, type LengthUnit } from '../../base/units';
 import { beltLabel } from '../../base/shapes';
-import { type Ticket } from '../../record/ticket';
+import { remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
 import { handBackText } from './filled';
-import { OFFER_NAMES, type ComplaintState } from '../../record/stations';
+import { OFFER_NAMES, type ComplaintState, type Try } from '../../record/stations';
 
 /** A part of the letter: a heading, and its sentences. */
 export interface LetterPart {
@@ -79,6 +79,18 @@ function shown(ticket: Ticket): string[] {
   ];
 }
 
+/** Where a belt comes from, as an owner reads it; empty where it is new and nobody wrote from where. */
+const ORIGIN_SAID: Readonly<Partial<Record<RemedyKind, string>>> = {
+  cleaned: 'your old one',
+  shrunk: 'your old one, warmed to shrink',
+  stretched: 'a smaller one, stretched',
+  band: 'a household band, for a while only',
+};
+function originSaid(one: Try): string {
+  const said = ORIGIN_SAID[remedyOf(one)] ?? one.source.trim();
+  return said === '' ? '' : `, ${said}`;
+}
+
 /**
  * The letter to the owner, in plain words: each complaint answered, what was found, done and fitted, what was shown
  * and what was not. Parts with nothing to say are left out.
@@ -93,8 +105,7 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
       .slice(-1)
       .map((one) => {
         const label = beltLabel(one, unit);
-        const source = one.source.trim() === '' ? '' : `, ${one.source.trim()}`;
-        return `${role === '' ? 'The' : `The ${role}`} belt: ${label.words}${source}.`;
+        return `${role === '' ? 'The' : `The ${role}`} belt: ${label.words}${originSaid(one)}.`;
       }),
   );
   const parts: LetterPart[] = [
