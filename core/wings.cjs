@@ -70,6 +70,7 @@ module.exports = [
       machine: { holds: 'mains, lid, what is off, custody, failures' },
       train: { holds: 'the train of a ticket with its belts' },
       drive: { holds: 'facts, sisters, recommendation, what is fitted', uses: ['train'] },
+      strip: { holds: 'what a line of Strip makes happen' },
       clean: { holds: 'places, what holds back belt and power' },
       evidence: { holds: 'what a ticket tells the adviser', uses: ['machine'] },
       handBack: { holds: 'what is open; the letter' },

@@ -1,20 +1,8 @@
 import { nanoid } from 'nanoid';
 import { useNavigate } from 'react-router';
-import {
-  applyStrip,
-  cannotEnd,
-  goneBack,
-  isOpen,
-  newChange,
-  newStep,
-  offAgain,
-  openRemoval,
-  TEMPORARY_CHANGES,
-  type StepDraft,
-  type TemporaryChangeKind,
-} from '@loose-pulley/core/work/strip';
+import { cannotEnd, newChange, type StepDraft, type TemporaryChangeKind } from '@loose-pulley/core/work/strip';
 import { readLine, type Deed, type Way } from '@loose-pulley/core/work/stripLine';
-import type { EventBody } from '@loose-pulley/core/record/ticket';
+import { stripEventsOf } from '@loose-pulley/core/views/strip';
 import { recordEvents } from '../../state/persistence/recording';
 import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';
@@ -31,89 +19,11 @@ export function useStripLine() {
     return false;
   };
 
-  /** The events of deeds, each on the strip that those before it leave; or a sentence. */
-  const bodiesOf = (
-    deeds: readonly Deed[],
-    pictureIds: readonly string[],
-    beforeId: string | undefined,
-  ): readonly EventBody[] | string => {
+  const happen = (deeds: readonly Deed[], pictureIds: readonly string[] = [], beforeId?: string): boolean => {
     const at = new Date().toISOString();
-    const bodies: EventBody[] = [];
-    let { strip } = ticket;
-    const put = (body: Extract<EventBody, { type: 'stepPut' | 'temporaryChangePut' }>): void => {
-      bodies.push(body);
-      const next = applyStrip(strip, body);
-      if (next.ok) strip = next.value;
-    };
-    for (const deed of deeds) {
-      switch (deed.type) {
-        case 'step': {
-          const step = { ...newStep(strip, deed.step, nanoid(10), at), pictureIds };
-          put({ type: 'stepPut', step, ...(beforeId && { beforeId }) });
-          // Pads bridged before a plug comes off are freed only once that plug is back.
-          const pads = strip.temporaryChanges.find(
-            (change) => change.kind === 'laserBridged' && isOpen(change) && change.afterStepId === null,
-          );
-          if (pads && step.kind === 'connector' && openRemoval(step))
-            put({ type: 'temporaryChangePut', change: { ...pads, afterStepId: step.id } });
-          break;
-        }
-        case 'change':
-          put({ type: 'temporaryChangePut', change: newChange(deed.kind, deed.words, strip, nanoid(10), at) });
-          break;
-        case 'changeEnds': {
-          const change = strip.temporaryChanges.findLast((one) => one.kind === deed.kind && isOpen(one));
-          if (!change) return `${TEMPORARY_CHANGES[deed.kind].name}: no such change is open here.`;
-          put({ type: 'temporaryChangePut', change: { ...change, closedAt: at } });
-          break;
-        }
-        case 'again':
-        case 'back': {
-          const step = strip.steps.find(({ number }) => number === deed.number);
-          if (!step) return `There is no number ${deed.number} on this strip.`;
-          if (deed.type === 'back') {
-            const off = openRemoval(step);
-            if (!off) return `Number ${deed.number} is not off.`;
-            put({ type: 'stepPut', step: goneBack(step, off.off, at) });
-            break;
-          }
-          const off = offAgain(strip, step, at);
-          if (!off.ok) return off.problem;
-          put({ type: 'stepPut', step: off.value });
-          break;
-        }
-        case 'found':
-          bodies.push({
-            type: 'foundPut',
-            found: {
-              id: nanoid(10),
-              kind: deed.kind,
-              what: deed.what,
-              where: deed.where,
-              guess: '',
-              homed: false,
-              pictureIds: [],
-            },
-          });
-          break;
-        case 'disc':
-          bodies.push({
-            type: 'discPut',
-            disc: {
-              id: nanoid(10),
-              whose: '',
-              where: deed.where.slice(0, 200),
-              condition: deed.condition,
-              out: 'at Strip',
-              returned: false,
-            },
-          });
-          break;
-        case 'moment':
-          break;
-      }
-    }
-    return bodies;
+    const bodies = stripEventsOf(ticket, deeds, { newId: () => nanoid(10), at, pictureIds, beforeId });
+    if (!bodies.ok) return refuse(bodies.problem);
+    return bodies.value.length === 0 || dispatch(recordEvents(bodies.value));
   };
 
   const doWay = ({ does }: Way, beforeId?: string): boolean => {
@@ -123,13 +33,10 @@ export function useStripLine() {
       else dispatch(sayMoment(first.moment));
       if (does.length === 1) return true;
     }
-    const bodies = bodiesOf(does, [], beforeId);
-    return typeof bodies === 'string' ? refuse(bodies) : dispatch(recordEvents(bodies));
+    return happen(does, [], beforeId);
   };
-  const addStep = (step: StepDraft, pictureIds: readonly string[] = []): boolean => {
-    const bodies = bodiesOf([{ type: 'step', step }], pictureIds, undefined);
-    return typeof bodies === 'string' ? refuse(bodies) : dispatch(recordEvents(bodies));
-  };
+  const addStep = (step: StepDraft, pictureIds: readonly string[] = []): boolean =>
+    happen([{ type: 'step', step }], pictureIds);
   const putChange = (kind: TemporaryChangeKind, words: string): boolean => {
     const change = newChange(kind, words, ticket.strip, nanoid(10), new Date().toISOString());
     const done = dispatch(recordEvents([{ type: 'temporaryChangePut', change }]));

@@ -1,0 +1,1 @@
+export { stripEventsOf, type StripBy } from './events';
