@@ -60,7 +60,7 @@ module.exports = [
     rooms: {
       stations: { holds: 'a folder a station: schema, events, words' },
       findings: { holds: 'what was found: a row a kind, one ledger, read by all', uses: ['stations'] },
-      ticket: { holds: 'the document: replay, undo, summaries', uses: ['findings', 'stations'] },
+      ticket: { holds: 'the document: replay, undo, summaries', uses: ['stations'] },
     },
   },
   {

@@ -34,6 +34,8 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   answerUnclear: 'On Find: unclear',
   answerNotTried: 'On Find: not tried, ask another',
   answerOther: 'On Find: another test, by typing',
+  firstFinding: 'Where two findings contradict: the first is so',
+  otherFinding: 'Where two findings contradict: the other is so',
 };
 const FIXED = [
   ['Alt+1 … Alt+9', 'stations, in working order'],

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { NavLink, useLocation, useSearchParams } from 'react-router';
-import { dirtyAsFound } from '@loose-pulley/core/record/findings';
+import { stillDirty } from '@loose-pulley/core/work/cleaning';
 import { openRemoval } from '@loose-pulley/core/work/strip';
 import { counted } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -36,7 +36,7 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
   if (station === 'clean') {
     const { places, treatments, jam } = ticket.cleaning;
     if (jam && !jam.out) return 'something in the way';
-    const dirty = dirtyAsFound(ticket).length;
+    const dirty = stillDirty(ticket).length;
     if (dirty > 0) return `${counted(dirty, 'place')} still dirty`;
     if (treatments.length > 0) return `${counted(places.length, 'place')}, ${counted(treatments.length, 'treatment')}`;
   }

@@ -1,5 +1,4 @@
-import { asFound } from '@loose-pulley/core/record/findings';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { ago, clockBehindS } from '@loose-pulley/core/base/timers';
 import { headline } from '@loose-pulley/core/record/ticket';
@@ -14,10 +13,13 @@ import { Words } from '../../parts/ui/Words';
 import { DriveTabs } from '../../parts/ticket/DriveTabs';
 import { PageBroken } from '../PageBroken';
 import { StationRail } from './StationRail';
+import { useAsFound } from '../../parts/ticket/useAsFound';
 import { useReadPast } from '../../parts/ticket/usePastTickets';
 import { TicketContext } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { isStation } from './stationPages';
+
+const Conflicts = lazy(() => import('../../parts/findings/Conflicts'));
 
 /** A clock that was set back: what is timed and dated from here on is off. Looked at when the ticket is opened. */
 function ClockBehind({ at }: { readonly at: string }) {
@@ -48,11 +50,12 @@ export function TicketPage() {
   const record = isOpen ? open.record : null;
   const canWrite = isOpen && open.access === 'writer';
   const past = useReadPast(record?.ticket);
+  const found = useAsFound(record?.ticket);
   const view = useMemo(
-    () => record && { record, ticket: asFound(record.ticket), canWrite, past },
-    [record, canWrite, past],
+    () => record && found && { record, ticket: found, canWrite, past },
+    [record, found, canWrite, past],
   );
-  useStart(view !== null && canWrite);
+  useStart(Boolean(view) && canWrite);
   const name = isStation(place) ? STATION_NAMES[place] : ticketPlace(place)?.name;
   useTitle(view ? [`${view.ticket.number} ${view.ticket.machine}`, ...(name ? [name] : [])].join(', ') : 'Ticket');
 
@@ -91,6 +94,9 @@ export function TicketPage() {
         </h1>
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>
+      <Suspense fallback={null}>
+        <Conflicts />
+      </Suspense>
       <ClockBehind key={id} at={open.record.events.at(-1)?.at ?? ''} />
       {!tabsSeeEachOther && (
         <p className="border-b border-hair bg-sheet px-5 py-1 text-sm text-soft print:hidden">

@@ -2,7 +2,7 @@ import { placesOf, placeState, surfaceOf, type DirtyPlace, stillDirty, type Plac
 import type { Surface } from '../../physics/drive';
 import type { DriveRecord } from '../stations';
 import { findingsOf, showsThoseOf, type Finding, type Found } from './ledger';
-import { rowOf } from './rows';
+import { FINDING_KINDS, rowOf } from './rows';
 
 /** What was seen at places of the map elsewhere than at Clean, by the id of the place. */
 function seenElsewhere(found: Found): ReadonlyMap<string, Place['seen']> {
@@ -22,7 +22,13 @@ const ofBelt = ({ thing, driveId }: Finding, drive: DriveRecord): boolean => thi
 
 /** How the old belt of a drive was found, where Measure does not say it; nothing where what was found cannot all be so. */
 function oldStateOf(found: Found, drive: DriveRecord): DriveRecord['oldState'] {
-  if (drive.oldState !== 'unknown') return drive.oldState;
+  const dropped = (found.settled ?? []).some(
+    ({ thing, driveId, dropped: kind }) =>
+      thing === 'belt' &&
+      driveId === drive.id &&
+      FINDING_KINDS.some((one) => one === kind && rowOf(one).belt === drive.oldState),
+  );
+  if (drive.oldState !== 'unknown' && !dropped) return drive.oldState;
   const states = findingsOf(found).flatMap((one) => {
     const { belt } = rowOf(one.kind);
     return belt !== null && ofBelt(one, drive) ? [belt] : [];
@@ -90,13 +96,7 @@ export function asFound<T extends Found>(found: T): T {
     ...found,
     ...link,
     drives: changed.every((drive, at) => drive === found.drives[at]) ? found.drives : changed,
-    cleaning:
-      seen.size === 0
-        ? found.cleaning
-        : {
-            ...found.cleaning,
-            places: found.cleaning.places.map((place) => withSeen(place, seen)),
-          },
+    cleaning: seen.size === 0 ? found.cleaning : { ...found.cleaning, places: placesAsFound(found, seen) },
   };
   showsThoseOf(made, found);
   tickets.set(found, made);
@@ -108,6 +108,17 @@ const withSeen = (place: Place, seen: ReadonlyMap<string, Place['seen']>): Place
   const more = (seen.get(place.id) ?? []).filter(({ dirt }) => !place.seen.some((one) => one.dirt === dirt));
   return more.length === 0 ? place : { ...place, seen: [...more, ...place.seen] };
 };
+
+/**
+ * The places of Clean with what was seen of them anywhere. One that Clean did not speak of yet has no number: it gets one
+ * when something is done there.
+ */
+const placesAsFound = (found: Found, seen: ReadonlyMap<string, Place['seen']>): readonly Place[] => [
+  ...found.cleaning.places.map((place) => withSeen(place, seen)),
+  ...placesOf(found).flatMap(({ place, suggested }) =>
+    suggested && seen.has(place.id) ? [withSeen(place, seen)] : [],
+  ),
+];
 
 /**
  * The map with what was seen of it anywhere; places that Clean did not speak of yet are still only suggested.
@@ -125,8 +136,5 @@ export function mapAsFound(found: Found): ReturnType<typeof placesOf> {
  * @example dirtyAsFound(ticket).map(({ place }) => place.name) // []
  */
 export function dirtyAsFound(found: Found): readonly DirtyPlace[] {
-  const map = mapAsFound(found)
-    .map(({ place }) => place)
-    .filter(({ seen, id }) => seen.length > 0 || found.cleaning.places.some((one) => one.id === id));
-  return stillDirty({ cleaning: { ...found.cleaning, places: map }, drives: asFound(found).drives });
+  return stillDirty(asFound(found));
 }

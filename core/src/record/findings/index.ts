@@ -1,4 +1,5 @@
+export { conflictsOf, settlementOf, type Conflict } from './conflicts';
 export { asFound, dirtyAsFound, mapAsFound } from './asFound';
-export { findingsOf, type Finding, type Found } from './ledger';
+export { answerDropped, findingsOf, type Finding, type Found } from './ledger';
 export { FINDING_KINDS, rowOf, type FindingKind, type FindingRow, type TestAnswer, type ThingKind } from './rows';
 export { findingsTold, type Told } from './telling';

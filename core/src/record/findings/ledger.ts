@@ -7,7 +7,7 @@ import { findingsTold } from './telling';
 /** What is read for findings: a ticket has it. */
 export type Found = Pick<
   StationsState,
-  'loader' | 'drives' | 'strip' | 'cleaning' | 'train' | 'observations' | 'discs' | 'evidence'
+  'loader' | 'drives' | 'strip' | 'cleaning' | 'train' | 'observations' | 'discs' | 'evidence' | 'settled'
 >;
 
 /** Something that was found, said once: of what, how it is known, when and where it was said. */
@@ -225,6 +225,28 @@ function ofArrival(found: Found): Finding[] {
     }));
 }
 
+/** Whether it was settled that something is not so. */
+const isDropped = (
+  { settled = [] }: Found,
+  { kind, thing, driveId }: Omit<Finding, 'at' | 'from' | 'how' | 'station' | 'placeId'>,
+): boolean => settled.some((one) => one.dropped === kind && one.thing === thing && one.driveId === driveId);
+
+/**
+ * Whether an answer of Find says what was settled to be otherwise.
+ *
+ * @example answerDropped(ticket, 'beltFeel', 'firm', null) // true
+ */
+export const answerDropped = (found: Found, testId: string, outcome: string, driveId: string | null): boolean =>
+  (found.settled ?? []).some(
+    (one) =>
+      FINDING_KINDS.some(
+        (kind) =>
+          kind === one.dropped &&
+          Object.values(rowOf(kind).answers).some(([test, said]) => test === testId && said === outcome),
+      ) &&
+      (one.driveId === null || driveId === null || one.driveId === driveId),
+  );
+
 const ledgers = new WeakMap<object, readonly Finding[]>();
 
 /** A ticket that only shows what was found of another has no findings of its own. */
@@ -248,7 +270,7 @@ export function findingsOf(found: Found): readonly Finding[] {
     ...ofArrival(found),
     ...ofMeasure(found),
     ...ofFind(found, map),
-  ];
+  ].filter((one) => !isDropped(found, one));
   ledgers.set(found, all);
   return all;
 }

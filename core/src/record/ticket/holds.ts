@@ -1,4 +1,4 @@
-import { dirtyAsFound } from '../findings';
+import { stillDirty } from '../../work/cleaning';
 import { countedBefore } from '../../work/proving';
 import { STATIONS, type StationId, type StationMark } from '../stations';
 import { openRemoval } from '../../work/strip';
@@ -14,7 +14,7 @@ const HOLDS: Readonly<Record<StationId, (ticket: Ticket) => boolean>> = {
   clean: (ticket) =>
     (ticket.cleaning.treatments.length > 0 || ticket.cleaning.places.length > 0 || ticket.cleaning.jam !== null) &&
     ticket.cleaning.jam?.out !== false &&
-    dirtyAsFound(ticket).length === 0,
+    stillDirty(ticket).length === 0,
   rebuild: ({ strip }) => strip.steps.length > 0 && !strip.steps.some((step) => openRemoval(step)),
   prove: ({ cycles, checks }) =>
     checks.some(({ state }) => state !== 'notDone') || cycles.some(({ cleanRunId }) => cleanRunId !== null),
@@ -54,7 +54,7 @@ export function nextStation(ticket: Ticket): StationId {
   // What was never taken apart is not rebuilt, and a belt is measured without a wash where nothing asks for one.
   return (
     later.find(
-      (station) => (station !== 'clean' || off || dirtyAsFound(ticket).length > 0) && (station !== 'rebuild' || off),
+      (station) => (station !== 'clean' || off || stillDirty(ticket).length > 0) && (station !== 'rebuild' || off),
     ) ?? 'handBack'
   );
 }

@@ -78,7 +78,10 @@ export function tellUpon(ticket: Ticket, by: ToldBy): Telling {
       const fresh = known?.place ?? newPlace(by.newId(), named.kind, named.name);
       const place = { ...numbered(fresh, nextPlaceNumber(now)), material: by.materials?.[fresh.id] ?? fresh.material };
       if (named.id === null) added.set(key, place.id);
-      if (!known || known.suggested || place.material !== known.place.material) put({ type: 'placePut', place });
+      // What another station saw of it is not on the map yet: it has no number.
+      const fromElsewhere = known?.place.number === 0;
+      if (!known || known.suggested || fromElsewhere || place.material !== known.place.material)
+        put({ type: 'placePut', place });
       return place;
     },
     change: (place, changes) => put({ type: 'placePut', place: { ...place, ...changes } }),

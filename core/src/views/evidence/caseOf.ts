@@ -2,6 +2,7 @@ import { deeper, type Case, type Depth, type Knowledge, type Observation } from 
 import { isFailure, isTrial } from '../../work/proving';
 import { isAway, lidNow } from '../../work/strip';
 import { machineView } from '../machine';
+import { answerDropped } from '../../record/findings';
 import type { Ticket } from '../../record/ticket';
 import { takenFrom, type Taken } from './fromTicket';
 import { isBeltTest, isGoodBelt } from './sameTest';
@@ -27,7 +28,9 @@ function heard(ticket: Ticket, record: ObservationRecord, cured: number): Answer
 /** Everything that was answered, oldest first; a test answered twice since the last cure counts by its last answer. */
 export function answersOf(ticket: Ticket): Answer[] {
   const cures = ticket.verdicts.filter(({ state }) => state === 'cured').map(({ at }) => at);
-  const own = ticket.observations.map((record) => heard(ticket, record, cures.filter((at) => at <= record.at).length));
+  const own = ticket.observations
+    .filter(({ testId, outcome, driveId }) => !answerDropped(ticket, testId, outcome, driveId))
+    .map((record) => heard(ticket, record, cures.filter((at) => at <= record.at).length));
   const taken: readonly Taken[] = takenFrom(ticket);
   const all: Answer[] = [
     ...taken.filter(({ testId }) => !own.some((one) => one.testId === testId && one.cured === 0)),

@@ -14,4 +14,8 @@ export const findDescriptions: Descriptions<typeof findEvents> = {
   observationRemoved: { says: () => 'an answer withdrawn', place },
   verdictGiven: { says: ({ verdict }) => `${verdict.words}: ${VERDICT_STATE_NAMES[verdict.state]}`, place },
   verdictRemoved: { says: () => 'a verdict withdrawn', place },
+  findingSettled: {
+    says: ({ settlement }) => `settled: ${plain(settlement.kept)}, not ${plain(settlement.dropped)}`,
+    place,
+  },
 };

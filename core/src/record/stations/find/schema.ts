@@ -1,4 +1,4 @@
-import { id, list, nullable, one, shape, text, time, type ValueOf } from '../../../base/schema';
+import { id, list, nullable, one, optional, shape, text, time, type ValueOf } from '../../../base/schema';
 
 /** An answer to one of the adviser's tests, as kept. The words are the knowledge's own ids: a bench may have its own. */
 const observation = shape({
@@ -23,9 +23,15 @@ const causeVerdict = shape({
 });
 export interface CauseVerdict extends ValueOf<typeof causeVerdict> {}
 
+/** Of two findings that cannot both be so, which one is: the other counts no more, anywhere. */
+const settlement = shape({ thing: text(40), driveId: nullable(id()), kept: text(40), dropped: text(40), at: time() });
+export interface Settlement extends ValueOf<typeof settlement> {}
+
 export const findState = {
   observations: list(observation, 1000),
   verdicts: list(causeVerdict, 200),
+  /** Not there until something was settled. */
+  settled: optional(list(settlement, 200)),
 };
 
 export const findEvents = {
@@ -33,4 +39,5 @@ export const findEvents = {
   observationRemoved: { observationId: id() },
   verdictGiven: { verdict: causeVerdict },
   verdictRemoved: { causeId: id() },
+  findingSettled: { settlement },
 };
