@@ -1,0 +1,111 @@
+import type { Page } from '@playwright/test';
+import { expect, kept, measureBoothDeck, openTicket, test } from './bench';
+
+/* What was found is said once, at whatever station, and is known at the others and on paper. */
+
+const strip = (page: Page) => page.getByLabel('What came off, or what was done with it');
+/** Says lines at Strip, one after the other; each is done before the next. */
+async function say(page: Page, ...lines: readonly string[]): Promise<void> {
+  await page.keyboard.press('Alt+3');
+  for (const said of lines) {
+    // “line | key”: what is asked about is answered by that key.
+    const [line = '', key] = said.split(' | ');
+    await strip(page).fill(line);
+    await strip(page).press('Enter');
+    if (key) {
+      await expect(page.getByRole('group', { name: 'What was done?' })).toBeVisible();
+      await page.keyboard.press(key);
+    }
+    await expect(strip(page), line).toHaveValue('');
+  }
+  await strip(page).blur();
+}
+const oldBelt = (page: Page) => page.getByLabel('Old belt was');
+const found = (page: Page) => page.getByRole('textbox', { name: 'What was found' });
+const done = (page: Page) => page.getByRole('textbox', { name: 'What was done' });
+const letterOf = async (page: Page): Promise<string> => {
+  await page
+    .getByRole('link', { name: /Letter to the owner/ })
+    .first()
+    .click();
+  const letter = page.getByRole('article', { name: /Letter/ });
+  await expect(letter).toBeVisible();
+  return letter.innerText();
+};
+
+test('crumbs and sludge said at Strip: Find has heard, Measure and Clean show them, the letter says them once', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await say(page, '4 ph1 underside', 'lid', 'belt in crumbs | 2', 'sludge on the drive pulley');
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByRole('main')).toContainText('number 3 at Strip');
+  await page.keyboard.press('Alt+5');
+  await expect(oldBelt(page)).toContainText('in crumbs');
+  await page.keyboard.press('Alt+4');
+  await expect(
+    page.getByRole('group', { name: /^Map of the machine/ }).getByRole('button', { name: /drive pulley.*sludge/ }),
+  ).toBeVisible();
+  // Cleaned there, it is no longer dirty at Size or for Hand back; that it was found so stays said.
+  const field = page.getByLabel(/^What was found or done, and where/);
+  await field.fill('drive pulley alcohol, clean twice');
+  await field.press('Enter');
+  await expect(field).toHaveValue('');
+  await expect(
+    page.getByRole('group', { name: /^Map of the machine/ }).getByRole('button', { name: /drive pulley.*sludge/ }),
+  ).toHaveCount(0);
+  await kept(page);
+  await page.keyboard.press('Alt+9');
+  await expect(found(page)).toHaveValue(/belt had gone to crumbs\./);
+  await expect(found(page)).toHaveValue(/Sludge on drive pulley\./);
+  await expect(done(page)).toHaveValue(/Drive pulley cleaned\./);
+  const letter = await letterOf(page);
+  expect(letter.match(/crumbs/g)).toHaveLength(1);
+  expect(letter).not.toContain('undefined');
+});
+
+test('two findings that cannot both be so stand side by side, and one key says which it is', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await say(page, 'belt in crumbs | 2', 'belt snapped | 2');
+  const both = page.getByRole('status', { name: 'What was found does not fit together' });
+  await expect(both).toContainText('belt dissolved (number 1 at Strip), and belt broken (number 2 at Strip)');
+  await page.keyboard.press('Alt+5');
+  await expect(both).toBeVisible();
+  // Neither is believed until it is said.
+  await expect(oldBelt(page)).toContainText('unknown');
+  await page.keyboard.press('j');
+  await expect(both).toHaveCount(0);
+  await expect(oldBelt(page)).toContainText('broken');
+  await page.keyboard.press('Control+z');
+  await expect(both).toBeVisible();
+  await expect(oldBelt(page)).toContainText('unknown');
+});
+
+test('a disc said to be inside is the disc that comes out; the bench’s own is nobody’s', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('button', { name: 'A disc was found' }).click();
+  await page.getByRole('textbox', { name: 'Whose', exact: true }).fill('Ms Tregear');
+  await kept(page);
+  await say(page, 'lid', 'test disc out', 'disc out, set aside');
+  await page.keyboard.press('Alt+1');
+  await expect(page.getByRole('textbox', { name: 'Whose', exact: true })).toHaveCount(1);
+  await expect(page.getByRole('textbox', { name: 'Whose', exact: true })).toHaveValue('Ms Tregear');
+});
+
+test('a belt that was only kept is not called new, on screen or on paper', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 58.2, section 1.2');
+  await page.keyboard.press('Alt+5');
+  await measureBoothDeck(page);
+  await page.keyboard.press('Alt+6');
+  await expect(page.getByText('None yet.')).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByText('the old belt, cleaned')).toBeVisible();
+  await page.keyboard.press('r');
+  await kept(page);
+  await page.keyboard.press('Alt+9');
+  await expect(done(page)).toHaveValue(/The old belt kept\./);
+  const letter = await letterOf(page);
+  expect(letter).toContain('your old one');
+  expect(letter).not.toMatch(/new belt/i);
+});
