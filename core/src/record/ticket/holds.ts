@@ -15,7 +15,9 @@ const HOLDS: Readonly<Record<StationId, (ticket: Ticket) => boolean>> = {
     (ticket.cleaning.treatments.length > 0 || ticket.cleaning.places.length > 0 || ticket.cleaning.jam !== null) &&
     ticket.cleaning.jam?.out !== false &&
     stillDirty(ticket).length === 0,
-  rebuild: ({ strip }) => strip.steps.length > 0 && !strip.steps.some((step) => openRemoval(step)),
+  // What never came off is not brought back either.
+  rebuild: ({ strip }) =>
+    strip.steps.some(({ removals }) => removals.length > 0) && !strip.steps.some((step) => openRemoval(step)),
   prove: ({ cycles, checks }) =>
     checks.some(({ state }) => state !== 'notDone') || cycles.some(({ cleanRunId }) => cleanRunId !== null),
   handBack: ({ closedAt }) => closedAt !== null,

@@ -60,7 +60,10 @@ export function readLine(typed: string): ReadLine | undefined {
     (readPlain(saidPlainly(other))?.ways ?? []).map((way) => keptAs(line, saidPlainly(other), way));
 
   const taken = correctedIn(line);
-  if (taken) return askedOf('Which is it?', [...waysOf(corrected(taken)).slice(0, 2), ...own], line);
+  if (taken) {
+    const both = waysOf(`${taken.before}, ${taken.after}`);
+    return askedOf('Which is it?', [...waysOf(corrected(taken)).slice(0, 1), ...both], line);
+  }
   if (nearlyNumber(line)) return { ways: [keptWay(line)], asks: '', unread: true };
   const slip = slipRight(line);
   if (slip !== undefined) return askedOf('Is this it?', [...waysOf(slip).slice(0, 2), ...own], line);
