@@ -2,6 +2,7 @@ import { distinct, keptWay, wayOf, WAYS_MAX } from './deeds';
 import { saidPlainly } from './plainly';
 import { readPlain } from './readPlain';
 import type { Deed, ReadLine, Way } from './types';
+import { nounOf } from './vocabulary';
 import { correctedIn, nearlyNumber, slipRight, unsureOf, withFate, type Unsure } from './unsure';
 
 const ASKS: Readonly<Record<Unsure, string>> = {
@@ -31,11 +32,26 @@ const askedOf = (asks: string, ways: readonly Way[], typed: string): ReadLine =>
   return { ways: [...others, kept], asks, unread: false };
 };
 
-/** A number alone puts right the count that was said before it. */
+const nounIn = (clause: string): string | undefined =>
+  clause
+    .toLowerCase()
+    .split(/[^\p{L}_]+/u)
+    .flatMap((word) => nounOf(word)?.kind ?? [])
+    .at(-1);
+
+/**
+ * A line with what was corrected put right: a number alone puts right the count before it, words the clause about the same
+ * thing, else the last.
+ */
 function corrected({ before, after }: { readonly before: string; readonly after: string }): string {
-  if (!/^(?:only )?\d{1,3}$/.test(after)) return after;
-  const number = after.replace(/\D/g, '');
-  return /\d/.test(before) ? before.replace(/\d{1,3}(?!.*\d)/, number) : `${number} ${before}`;
+  if (/^(?:only )?\d{1,3}$/.test(after)) {
+    const number = after.replace(/\D/g, '');
+    return /\d/.test(before) ? before.replace(/\d{1,3}(?!.*\d)/, number) : `${number} ${before}`;
+  }
+  const clauses = before.split(/[,;] ?/);
+  const thing = nounIn(after);
+  const same = thing === undefined ? -1 : clauses.findLastIndex((clause) => nounIn(clause) === thing);
+  return clauses.map((clause, at) => (at === (same < 0 ? clauses.length - 1 : same) ? after : clause)).join(', ');
 }
 
 /**
