@@ -109,3 +109,26 @@ test('a belt that was only kept is not called new, on screen or on paper', async
   expect(letter).toContain('your old one');
   expect(letter).not.toMatch(/new belt/i);
 });
+
+test('while a line is typed each word says what it is taken for; what denies, corrects or slips is asked', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+3');
+  await strip(page).fill('4 ph1 screws frobnicator out');
+  const words = page.getByRole('list', { name: 'What each word is taken for' }).getByRole('listitem');
+  await expect(words).toHaveText(['4how many', 'ph1driver, size', 'screwswhat', 'frobnicator? not known', 'outdone']);
+  for (const [line, asks, right] of [
+    ['2 clips, no, 3 clips', 'Which is it?', '3 clips.'],
+    ['board not unscrewed', 'Was it done?', /left alone/i],
+    ['somebody glued the lid', 'Done here, or found so?', /noted/i],
+    ['mians lead out', 'Is this it?', 'It is unplugged now.'],
+  ] as const) {
+    await strip(page).fill(line);
+    const question = page.getByRole('group', { name: asks });
+    await expect(question, line).toBeVisible();
+    await expect(question.getByRole('button', { name: right }).first(), line).toBeVisible();
+    // As typed is always the last way out.
+    await expect(question.getByRole('button').last()).toContainText('kept as typed');
+  }
+});

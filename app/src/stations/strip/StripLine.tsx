@@ -6,6 +6,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { InDoubt } from '../../parts/ui/InDoubt';
 import { ByTouch } from './ByTouch';
+import { WordsTaken } from './WordsTaken';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { useStripLine } from '../../parts/strip/useStripLine';
 import { halfLineTyped } from '../../state/store/openTicket';
@@ -101,6 +102,7 @@ export function StripLine({
           <option key={line} value={line} />
         ))}
       </datalist>
+      <WordsTaken line={text} />
       <div id={`${list}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
         {read ? (
           <Understood read={read} asking={asking && doubtful} onWay={said} onNotYet={() => field.current?.focus()} />

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { readLine, type Deed } from '.';
+import { accountOf, readLine, WORD_ROLES, type Deed } from '.';
 
 const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'] as const;
 const things = fc.constantFrom('screws', 'clips', 'tabs', 'springs', 'nuts');
@@ -89,4 +89,40 @@ describe('one line of Strip', () => {
       { numRuns: 500 },
     );
   });
+});
+
+describe('what each word is taken for', () => {
+  test('no word is left out, in whatever line', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 80 }), (line) => {
+        const account = accountOf(line);
+        expect(account.map(({ word }) => word).join('')).toBe(line.replace(/\s+/g, ''));
+        for (const { role } of account) expect(WORD_ROLES).toContain(role);
+      }),
+    );
+  });
+  test('of a plain line every word is known, and a strange one is marked wherever it stands', () => {
+    fc.assert(
+      fc.property(many, things, places, fc.constantFrom('florbs', 'zwick', 'qqq'), (count, thing, place, strange) => {
+        const known = accountOf(`${count} ${thing} ${place}`);
+        expect(known.map(({ role }) => role)).not.toContain('notKnown');
+        const marked = accountOf(`${count} ${strange} ${thing} ${place}`).filter(({ role }) => role === 'notKnown');
+        expect(marked.map(({ word }) => word)).toEqual([strange]);
+      }),
+    );
+  });
+  test.each([
+    ['4 ph1 underside', 'count driver place'],
+    ['mains lead out', 'power thing done'],
+    ['okay so four screws out', 'idle idle count thing done'],
+    ['28 tooth gear, cracked', 'count notKnown thing how'],
+    ['J12 and J14 unplugged', 'thing idle thing power'],
+    ['M3x6 rear', 'driver place'],
+  ])('“%s”: %s', (line, roles) =>
+    expect(
+      accountOf(line)
+        .map(({ role }) => role)
+        .join(' '),
+    ).toBe(roles),
+  );
 });
