@@ -1,13 +1,20 @@
 import { lastRemoval, offSince } from './removals';
 import type { Step } from './schema';
 
-const LID = /^(?:the )?(?:top )?(?:lid|case|casing|hood|top cover|upper cover|top case|top)$/i;
+/** However it went: straight up, to the back. */
+const WENT = String.raw`(?: (?:off|up|straight|back|away|forwards?|backwards?|slid|lifted|out))*`;
+const LID = new RegExp(
+  String.raw`^(?:the )?(?:top )?(?:lid|case|casing|hood|top cover|upper cover|top case|top)${WENT}$`,
+  'i',
+);
+/** The top of something inside is no lid. */
+const OF_A_PART = /^of\b/i;
 
 /** The step that is the machine's own lid, where one came off: the first cover called so. */
 export const lidStep = (steps: readonly Step[]): Step | undefined =>
   steps.find(
-    ({ kind, what, fate }) =>
-      kind === 'cover' && fate !== 'noted' && fate !== 'marked' && LID.test(what.replace(/ off$/, '')),
+    ({ kind, what, where, fate }) =>
+      kind === 'cover' && fate !== 'noted' && fate !== 'marked' && LID.test(what) && !OF_A_PART.test(where),
   );
 
 /**

@@ -391,6 +391,10 @@ describe('what is said once', () => {
     });
     // A cover of something within is no lid.
     expect(lidNow(null, typed('lens cover').steps)).toBeNull();
+    for (const line of ['lid straight up', 'top cover lifted off', 'the hood slid back'])
+      expect(lidNow(null, typed(line).steps)?.state, line).toBe('off');
+    // The top of something inside is no lid.
+    expect(lidNow(null, typed('top of the drive slid off').steps)).toBeNull();
   });
   test('what is left over is carried until it is placed or explained', () => {
     let step = goneBack(typed('4 ph1 case').steps[0] as Step, 3, AT);

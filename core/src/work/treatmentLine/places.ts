@@ -15,6 +15,9 @@ const NUMBER = /^(?:no\.? ?|number |nr ?|#)(\d{1,4})\b[:,]?|^(\d{1,4}):/;
 /** Parts of a place that are cleaned with it. */
 const DETAILS = /\b(?:grooves?|flanks?|rims?|faces?|teeth|surfaces?|ends?|edges?)\b/g;
 
+const AXLE =
+  /\b(?:(?:motor|drive|driven|loading|lift|big|idler|guide) )?(?:pulley|roller|idler|wheel)s?(?:[’']s?)? (?:pivot|axle|shaft|spindle|bush|bushing|bearing)s?\b/;
+
 /** Whether words name a drive beside its kind: by its letter, or by what it drives. */
 const byDrive = (text: string, place: Place): boolean => {
   const extra = place.name.toLowerCase().replace(/^(?:motor pulley|drive pulley|belt|idler)\s*/, '');
@@ -62,6 +65,15 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     for (const one of found)
       if (!places.some(({ id, name }) => (id ?? name) === (one.id ?? one.name))) places.push(one);
   };
+  // What a pulley or a roller turns on is no pulley: oil belongs there.
+  const axle = AXLE.exec(rest);
+  if (axle) {
+    const name = axle[0].replace(/[’']s?\b/, '');
+    const kind: PlaceKind = /\b(?:bush|bushing|bearing)s?$/.test(name) ? 'bushing' : 'shaft';
+    const known = map.find(({ place }) => place.kind === kind && place.name.toLowerCase() === name)?.place;
+    add([known ? named(known) : { id: null, kind, name }]);
+    rest = rest.replace(axle[0], ' ');
+  }
   // A melted belt on something is what that is dirty with.
   rest = rest.replace(/\b(?:melted|dissolved) (?:old )?(?:belt|rubber)(?= (?:on|in|around|over)\b)/, 'sludge');
   // A belt by what it drives: the clamp belt is no clamp.
