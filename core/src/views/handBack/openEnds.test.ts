@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { complaint, cycle, opening, recordOf, tried } from '../../../fixtures/sample';
+import { complaint, cycle, opening, reading, recordOf, step, tried } from '../../../fixtures/sample';
 import { checksFor, newCheck } from '../../work/proving';
 import { summarise, type EventBody } from '../../record/ticket';
 import { openEnds } from '.';
@@ -107,5 +107,33 @@ describe('what speaks against handing back', () => {
       try: tried('t', 116),
     };
     expect(words([...base, logged])).toEqual(['Drive A: the last belt is not judged right.']);
+  });
+  test('two findings of which nobody said which is so; a deck that nobody spoke of while the other was worked on', () => {
+    const line = (id: string, words: string): EventBody => ({
+      type: 'stepPut',
+      step: { ...step(id, Number(id.slice(1)), 'note', words), fate: 'noted' },
+    });
+    expect(words([opening, line('s1', 'belt in crumbs'), line('s2', 'belt snapped')])).toContain(
+      'Both cannot be so: belt dissolved, and belt broken. Nobody said which.',
+    );
+    const twin: EventBody =
+      opening.type === 'ticketOpened' ? { ...opening, details: { ...opening.details, loader: 'twinTray' } } : opening;
+    const second: EventBody = { type: 'driveAdded', driveId: 'drive-b', name: 'B' };
+    const measured: EventBody = {
+      type: 'readingTaken',
+      driveId: 'drive-a',
+      reading: reading('r1', 'section', 'sectionJaws', 1.2),
+    };
+    const silent = 'Nothing was said of drive B: neither looked at nor tried.';
+    expect(words([twin, second, measured])).toContain(silent);
+    expect(words([twin, second])).not.toContain(silent);
+    expect(
+      words([
+        twin,
+        second,
+        measured,
+        { type: 'readingTaken', driveId: 'drive-b', reading: reading('r2', 'section', 'sectionJaws', 1.2) },
+      ]),
+    ).not.toContain(silent);
   });
 });

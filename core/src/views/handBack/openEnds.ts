@@ -1,5 +1,5 @@
 import { loaderOf } from '../../base/loaders';
-import { dirtyAsFound } from '../../record/findings';
+import { conflictsOf, dirtyAsFound, findingsOf, rowOf } from '../../record/findings';
 import { DIRT_NAMES } from '../../work/compatibility';
 import {
   besideCount,
@@ -61,6 +61,20 @@ function unproved(ticket: Ticket): string[] {
   ];
 }
 
+/** Of two decks that are alike, the one of which nobody spoke while the other was worked on. */
+function unspoken(ticket: Ticket): Ticket['drives'] {
+  if (!loaderOf(ticket.loader).has.mirroredDecks || ticket.drives.length < 2) return [];
+  const about = new Set([
+    ...ticket.observations.map(({ driveId }) => driveId),
+    ...findingsOf(ticket).map(({ driveId }) => driveId),
+    ...ticket.cleaning.places.map(({ driveId }) => driveId),
+  ]);
+  const silent = ticket.drives.filter(
+    ({ id, readings, tries }) => readings.length === 0 && tries.length === 0 && !about.has(id),
+  );
+  return silent.length === ticket.drives.length ? [] : silent;
+}
+
 /**
  * What speaks against handing a machine back, what matters most first. A gate to be passed by saying why, not a lock; a
  * station needs no signing off.
@@ -83,6 +97,14 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   for (const { allOut } of crumbs) if (!allOut) tell('Not every crumb of the old belt is accounted for.', 'clean');
   for (const { place, standing } of dirtyAsFound(ticket))
     tell(`Still as it was found: ${place.name}, ${listed(standing.map((dirt) => DIRT_NAMES[dirt]))}.`, 'clean');
+  for (const { one, other } of conflictsOf(ticket))
+    tell(`Both cannot be so: ${rowOf(one.kind).name}, and ${rowOf(other.kind).name}. Nobody said which.`, 'find');
+  for (const { name, role } of unspoken(ticket))
+    tell(
+      `Nothing was said of drive ${name}${role === '' ? '' : `, ${role}`}: neither looked at nor tried.`,
+      'measure',
+      name,
+    );
   const { mode } = ticket.train;
   if (mode.at !== null && mode.home !== null && mode.at !== mode.home) end('The mode gear is not home.', 'rebuild');
   for (const { whose, returned } of ticket.discs) {
