@@ -1,8 +1,7 @@
+import { withoutFillers } from '../spoken';
+
 /* A line as it would be said plainly: fillers gone, figures that count nothing told apart, lists of names counted. */
 
-/** Words that begin a spoken line and say nothing. */
-const FILLERS =
-  /^(?:(?:ok(?:ay)?|so|er+m?|um+|uh|right(?= (?:then|so|now))|right,|well|now|then|and|next|first|first of all|let'?s see|let’s see),? )+(?=\S)/i;
 /** Names of plugs on a board: J12, CN4, P3. */
 const NAME = String.raw`(?:j|cn|con|cp|jk|p)\d{1,3}`;
 const RANGE = new RegExp(String.raw`\b(${NAME}) ?(?:to|-|–|through) ?(${NAME})\b`, 'gi');
@@ -32,7 +31,7 @@ const WORD_NUMBERS: Readonly<Record<string, string>> = {
  * For instance saidPlainly('okay so J12 and J14 unplugged'): '2 plugs unplugged'
  */
 export function saidPlainly(line: string): string {
-  let text = line.replace(FILLERS, '');
+  let text = withoutFillers(line);
   text = text
     .replace(/\bhalf a dozen\b/gi, '6')
     .replace(/\ba dozen\b/gi, '12')

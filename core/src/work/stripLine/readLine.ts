@@ -1,9 +1,10 @@
+import { correctedIn } from '../spoken';
 import { distinct, keptWay, wayOf, WAYS_MAX } from './deeds';
 import { saidPlainly } from './plainly';
 import { readPlain } from './readPlain';
 import type { Deed, ReadLine, Way } from './types';
 import { nounOf } from './vocabulary';
-import { correctedIn, nearlyNumber, slipRight, unsureOf, withFate, type Unsure } from './unsure';
+import { nearlyNumber, slipRight, unsureOf, withFate, type Unsure } from './unsure';
 
 const ASKS: Readonly<Record<Unsure, string>> = {
   denied: 'Was it done?',

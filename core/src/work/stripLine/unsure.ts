@@ -1,3 +1,4 @@
+import { denies, ofOthers, oneSlipApart } from '../spoken';
 import type { Fate } from '../strip';
 import { countOf } from './sortWords';
 import { figuresOf } from './figures';
@@ -6,29 +7,6 @@ import type { Deed, Way } from './types';
 
 /* What a reading may have passed over: a denial, a correction, somebody else's deed, a number, a slip of the finger. */
 
-/** Where a bench takes back what it has just said, and says it anew. */
-const CORRECTS =
-  /[,.]? ?\b(?:scratch that|correction|make that|i mean|sorry(?=,| \w+ (?:pulley|screw|clip|gear|belt|plug))|no(?=,)|wait(?=,)|actually(?=,? \d)|no(?= \d+ \w))[,:]? /i;
-/** A number in words or figures. */
-const COUNTED = /\b(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b/i;
-
-/** What was said before a correction and after it; undefined where nothing was corrected. @example correctedIn('2 clips, no, 3 clips')?.after // '3 clips' */
-export function correctedIn(line: string): { readonly before: string; readonly after: string } | undefined {
-  const match = CORRECTS.exec(line);
-  if (!match || match.index === 0) return undefined;
-  const before = line.slice(0, match.index).replace(/[,. ]+$/, '');
-  const after = line.slice(match.index + match[0].length).trim();
-  if (before === '' || after === '') return undefined;
-  // “Gear no 3” names it: a number is put right only where one stands before it too.
-  const bare = /^\W*no\W*$/i.test(match[0]);
-  return bare && !line.includes(',') && !COUNTED.test(before) ? undefined : { before, after };
-}
-
-const DENIES =
-  /\b(?:not|never|without|could ?n[o’']t|couldn[’']?t|could not|can ?not|didn[’']?t|did not|doesn[’']?t|does not|won[’']?t|hasn[’']?t|haven[’']?t|isn[’']?t|wasn[’']?t)\b/i;
-/** Who has done it, where it was not this bench. */
-const OTHERS =
-  /\b(?:somebody|someone|previous|earlier|last (?:shop|hands|time|owner|repair)|the owner|owner|before me|they had|he had|she had|already|when i (?:opened|got)|when it (?:came|arrived)|factory|foreign)\b/i;
 const DID: ReadonlySet<Fate> = new Set([
   'off',
   'cut',
@@ -65,8 +43,8 @@ function numbersIn(line: string): readonly number[] {
 /** Why a way is not taken without a question. @param line as it was read */
 export function unsureOf(line: string, way: Way): Unsure | undefined {
   if (!acts(way)) return undefined;
-  if (DENIES.test(line) && !/\bnot (?:out|off|removed)\b/i.test(line)) return 'denied';
-  if (OTHERS.test(line) && !way.does.some((deed) => deed.type === 'step' && deed.step.missing > 0)) return 'others';
+  if (denies(line)) return 'denied';
+  if (ofOthers(line) && !way.does.some((deed) => deed.type === 'step' && deed.step.missing > 0)) return 'others';
   const counts = way.does.flatMap((deed) => (deed.type === 'step' ? [deed.step.count, deed.step.missing] : []));
   const sum = (list: readonly number[]): number => list.reduce((all, one) => all + one, 0);
   const said = numbersIn(line);
@@ -102,19 +80,6 @@ const known = (word: string): boolean =>
   PREPOSITIONS.has(word) ||
   VAGUE.has(word) ||
   SLIP_WORDS.includes(word);
-
-/** Whether two words differ by one letter added, lost or changed, or by two that changed places. */
-function oneSlipApart(a: string, b: string): boolean {
-  if (Math.abs(a.length - b.length) > 1 || a === b) return false;
-  let at = 0;
-  while (at < a.length && a[at] === b[at]) at += 1;
-  return (
-    a.slice(at + 1) === b.slice(at + 1) ||
-    a.slice(at + 1) === b.slice(at) ||
-    a.slice(at) === b.slice(at + 1) ||
-    `${a[at + 1] ?? ''}${a[at] ?? ''}${a.slice(at + 2)}` === b.slice(at)
-  );
-}
 
 /**
  * A line with the one word that seems a slip put right; undefined where none is, or where it may be two things. Number

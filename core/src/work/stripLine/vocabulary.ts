@@ -1,3 +1,4 @@
+import { oneSlipApart } from '../spoken';
 import type { Fate, StepKind } from '../strip';
 
 /* The words of a bench, by what they mean in a typed line. Common practice, no source. */
@@ -77,21 +78,7 @@ export function nounOf(
 export function slipOf(word: string): string | undefined {
   if (word.length < 4 || !/^\p{L}+$/u.test(word)) return undefined;
   const bare = word.replace(/s$/, '');
-  return [...NOUNS.keys()].find((known) => known.length >= 4 && oneApart(bare, known));
-}
-
-function oneApart(a: string, b: string): boolean {
-  if (a === b || Math.abs(a.length - b.length) > 1) return false;
-  let at = 0;
-  while (at < a.length && a[at] === b[at]) at += 1;
-  const rests = [
-    [a.slice(at + 1), b.slice(at + 1)],
-    [a.slice(at + 1), b.slice(at)],
-    [a.slice(at), b.slice(at + 1)],
-    // Two letters changed places.
-    [`${a[at + 1] ?? ''}${a[at] ?? ''}${a.slice(at + 2)}`, b.slice(at)],
-  ];
-  return rests.some(([one, other]) => one === other);
+  return [...NOUNS.keys()].find((known) => known.length >= 4 && oneSlipApart(bare, known));
 }
 
 /** Words that belong together, written as one before a line is read. */

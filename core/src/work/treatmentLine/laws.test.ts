@@ -140,6 +140,35 @@ describe('one line of Clean', () => {
   });
 });
 
+describe('what a bench says beside', () => {
+  test('a word put right is asked about, the right one first, and as typed last', () => {
+    const said = read('drive pulley acetone, no, alcohol');
+    expect(said?.asks).toBe('Which is it?');
+    expect(said?.ways.map(({ echo }) => echo)).toEqual([
+      'Drive pulley: wiped, isopropyl alcohol.',
+      'Kept as typed: nothing counts as done.',
+    ]);
+    expect(read('drive pulley acetone, sorry, scratch that')?.ways.length).toBeGreaterThan(0);
+  });
+  test('what others did is no treatment of ours until it is said to be', () => {
+    for (const line of ['somebody greased the guides with lithium grease', 'guides oiled by the owner with fine oil']) {
+      const said = read(line);
+      // The first is what stands where no key is pressed: a note.
+      expect(said?.ways[0]?.does, line).toEqual([expect.objectContaining({ type: 'treat', place: null })]);
+    }
+  });
+  test('words that only begin a line say nothing', () => {
+    fc.assert(
+      fc.property(
+        place,
+        agent,
+        fc.constantFrom('okay so ', 'er ', 'right then ', 'and now ', 'well '),
+        (where, by, begun) => void expect(sure(`${begun}${where} ${by}`), begun).toEqual(sure(`${where} ${by}`)),
+      ),
+    );
+  });
+});
+
 describe('words', () => {
   test('every agent is known by its own name', () => {
     for (const of of AGENTS.filter((one) => one !== 'dry')) {

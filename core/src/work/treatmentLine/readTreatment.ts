@@ -1,4 +1,5 @@
 import type { MapPlace } from '../cleaning';
+import { correctedIn, ofOthers, withoutFillers } from '../spoken';
 import { everyReading, type Choose } from './choices';
 import { deedsOf, NOTHING } from './deeds';
 import { echoOf } from './echo';
@@ -23,6 +24,11 @@ const kept = (line: string, echo: string, unread: boolean): TreatmentRead => ({
   unread,
 });
 
+const noted: TreatmentWay = {
+  echo: 'Kept as typed: nothing counts as done.',
+  does: [{ type: 'treat', place: null, told: NOTHING }],
+};
+
 /**
  * Reads one typed line of cleaning: place, agent, way, strokes, result, in any order; several clauses about one place or
  * several. Sure: one way. In doubt: two to four, answered by one key. Not read: kept as typed.
@@ -42,14 +48,19 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
       asks: `A line has ${TREATMENT_LINE_MAX} letters at most, and this has ${line.length}. Say it in several lines.`,
       unread: false,
     };
-  const text = line
-    .toLowerCase()
+  const text = withoutFillers(line.toLowerCase())
     .replace(/[.!]+$/, '')
     .replace(SWAB_RUN, (run) => run.replaceAll(',', ' '))
     // Two deeds that “and” joins are two clauses.
     .replace(/ and (?=(?:then )?(?:oiled|greased|lubricated|wiped|worked in|run in|rinsed|dried)\b)/g, ', ');
   if (NOT_DONE.test(text) && !HOLDS.test(text) && !LEFT.test(text))
     return kept(line, 'Kept as a note: nothing counts as done.', false);
+  const corrected = correctedIn(text);
+  if (corrected) {
+    const read = readTreatment(corrected.after, { ...against, chosenId: placeBefore(corrected.before, against) });
+    const ways = [...(read?.unread ? [] : (read?.ways ?? [])).slice(0, 2), noted];
+    return { ways, asks: ways.length > 1 ? 'Which is it?' : '', unread: ways.length === 1 };
+  }
   const all = everyReading((choose) => readOnce(text, against, choose));
   if (!all)
     return {
@@ -57,14 +68,10 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
       asks: 'This may be too many things. Say it in two lines, or name the place by its number.',
       unread: false,
     };
-  const nothing: TreatmentWay = {
-    echo: 'Kept as typed: nothing counts as done.',
-    does: [{ type: 'treat', place: null, told: NOTHING }],
-  };
   const isNote = ({ type, ...deed }: TreatmentDeed): boolean =>
     type === 'treat' && 'told' in deed && deed.told === NOTHING;
   const ways = all.readings.map(({ does, unread }): TreatmentWay => {
-    if (does.length === 0 || does.every(isNote)) return nothing;
+    if (does.length === 0 || does.every(isNote)) return noted;
     if (unread.length === 0) return { echo: echoOf(does), does };
     const left = `${unread.map((clause) => `“${clause}”`).join(', ')} kept as typed.`;
     // A treatment keeps its line; what was only seen keeps none.
@@ -75,9 +82,19 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
     };
   });
   const distinct = ways.filter(({ echo }, at) => ways.findIndex((one) => one.echo === echo) === at);
-  if (distinct.every((one) => one === nothing))
+  if (distinct.every((one) => one === noted))
     return kept(line, 'Not read: kept as typed, and on the papers as it stands.', true);
+  // What others did is no treatment of this bench: asked, and a note as likely.
+  const [only] = distinct;
+  if (only && distinct.length === 1 && ofOthers(text) && only.does.some(({ type }) => type === 'treat'))
+    return { ways: [noted, only], asks: 'Done here, or found so?', unread: false };
   return { ways: distinct, asks: distinct.length > 1 ? all.asks : '', unread: false };
+}
+
+/** The one place that was named before a correction: what is put right is about it. */
+function placeBefore(words: string, { map, chosenId }: ReadAgainst): string | null {
+  const { places } = placesIn(words, map, (_, options) => options[0] as (typeof options)[number]);
+  return places.length === 1 ? (places[0]?.id ?? chosenId) : chosenId;
 }
 
 /** What one reading of a line does, and the clauses of it that say nothing that is known here. */

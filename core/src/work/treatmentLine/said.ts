@@ -1,7 +1,7 @@
 import { DIRT_WORDS, type CleanDeed, type Outcome, type Swab } from '../cleaning';
 import type { Agent, Dirt } from '../compatibility';
+import { oneSlipApart } from '../spoken';
 import type { Choose } from './choices';
-import { oneLetterOff } from './spelling';
 import {
   AGENT_WORDS,
   AMOUNT_WORDS,
@@ -36,7 +36,7 @@ function agentIn(text: string, choose: Choose): readonly [Agent | null, string] 
   const [agents, rest] = taken(text, AGENT_WORDS);
   if (agents) return [agents.length === 1 ? (agents[0] ?? null) : choose('Which is it?', agents), rest];
   for (const word of text.match(/[a-z]{6,}/g) ?? []) {
-    const near = Object.keys(SPELT).find((one) => oneLetterOff(word, one));
+    const near = Object.keys(SPELT).find((one) => oneSlipApart(word, one));
     if (near) return [choose('Is this it?', [SPELT[near] as Agent, null]), text.replace(word, ' ')];
   }
   return [null, text];
