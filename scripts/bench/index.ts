@@ -3,6 +3,7 @@ import { benchCalculating } from './calculating';
 import { benchCleaning } from './cleaning';
 import { benchFull } from './full';
 import { benchJobs } from './jobs';
+import { benchLines } from './lines';
 import { benchLoading } from './loading';
 import { benchPlanning } from './planning';
 import { openReport } from './report';
@@ -17,6 +18,7 @@ const PARTS = {
   train: benchTrain,
   planning: benchPlanning,
   calculating: benchCalculating,
+  lines: benchLines,
   full: benchFull,
   jobs: benchJobs,
 } as const;

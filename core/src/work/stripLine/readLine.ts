@@ -1,5 +1,5 @@
 import { correctedIn } from '../spoken';
-import { distinct, keptWay, wayOf, WAYS_MAX } from './deeds';
+import { distinct, keptWay, LINE_MAX, wayOf, WAYS_MAX } from './deeds';
 import { saidPlainly } from './plainly';
 import { readPlain } from './readPlain';
 import type { Deed, ReadLine, Way } from './types';
@@ -69,6 +69,8 @@ export function readLine(typed: string): ReadLine | undefined {
     .replace(/[\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '')
     .replace(/\s+/g, ' ')
     .trim();
+  // What is too long is refused before anything of it is read.
+  if (line.length > LINE_MAX) return readPlain(line);
   const plain = saidPlainly(line);
   const read = readPlain(plain === '' ? line : plain);
   if (!read || read.ways.length === 0) return read;
