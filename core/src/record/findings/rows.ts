@@ -1,7 +1,7 @@
 import type { OldState } from '../../physics/drive';
 import type { PlaceKind } from '../../work/cleaning';
 import type { Dirt } from '../../work/compatibility';
-import { said, type Saying } from './saying';
+import { called, said, type Saying } from './saying';
 
 /** An answer to a test of Find. */
 export type TestAnswer = readonly [testId: string, outcome: string];
@@ -30,6 +30,7 @@ export interface FindingRow {
   readonly owner: string | null;
 }
 
+const BELT_SAID = called('belts?');
 const BELT = ['belt'] as const;
 const ROLLER = ['roller'] as const;
 const GEARS = ['gear', 'rack'] as const;
@@ -81,7 +82,7 @@ export const FINDINGS = {
     ...none,
     name: 'belt slack',
     of: BELT,
-    said: said(/\bbelts?\b/, /\b(?:slack|hangs?|hanging|loose on|stretched|limp|baggy)\b/),
+    said: said(BELT_SAID, /\b(?:slack|hangs?|hanging|loose on|stretched|limp|baggy)\b/),
     belt: 'hanging',
     answers: { belt: ['beltFeel', 'slack'] },
     against: ['beltBroken', 'beltDissolved', 'beltFirm'],
@@ -91,7 +92,7 @@ export const FINDINGS = {
     ...none,
     name: 'belt firm',
     of: BELT,
-    said: said(/\bbelts?\b/, /\b(?:firm|taut|snug|good and tight)\b/),
+    said: said(BELT_SAID, /\b(?:firm|taut|snug|good and tight)\b/),
     belt: null,
     answers: { belt: ['beltFeel', 'firm'] },
     against: ['beltSlack', 'beltBroken', 'beltDissolved', 'beltOff'],
@@ -101,7 +102,7 @@ export const FINDINGS = {
     ...none,
     name: 'belt broken',
     of: BELT,
-    said: said(/\bbelts?\b/, /\b(?:broken|broke|snapped|torn|parted|in (?:two|pieces|bits|half))\b/),
+    said: said(BELT_SAID, /\b(?:broken|broke|snapped|torn|parted|in (?:two|pieces|bits|half))\b/),
     belt: 'broken',
     answers: { belt: ['beltLook', 'broken'] },
     against: ['beltSlack', 'beltFirm', 'beltDissolved'],
@@ -111,7 +112,7 @@ export const FINDINGS = {
     ...none,
     name: 'belt missing',
     of: BELT,
-    said: said(/\bbelts?\b/, /\bmissing\b|\bno belt (?:in it|there|inside|at all)\b|\b(?:was|is) gone\b/),
+    said: said(BELT_SAID, /\bmissing\b|\bno belt (?:in it|there|inside|at all)\b|\b(?:was|is) gone\b/),
     belt: 'broken',
     answers: { belt: ['beltLook', 'broken'] },
     against: ['beltSlack', 'beltFirm', 'beltDissolved'],
@@ -122,7 +123,7 @@ export const FINDINGS = {
     name: 'belt dissolved',
     of: BELT,
     said: said(
-      /\b(?:belts?|rubber)\b/,
+      called('belts?|rubber'),
       /\b(?:crumbs?|crumbled|crumbling|dissolved|melted|tar|goo|gooey|gone soft|turned to (?:tar|goo|mush)|disintegrated)\b/,
     ),
     belt: 'crumbs',
@@ -135,7 +136,7 @@ export const FINDINGS = {
     name: 'belt off its pulleys',
     of: BELT,
     said: said(
-      /\bbelts?\b/,
+      BELT_SAID,
       /\b(?:was off|found off|jumped(?: off)?|had (?:slipped|come) off|off (?:its|the|a|one) pulleys?)\b/,
     ),
     answers: { belt: ['beltLook', 'off'] },
@@ -147,7 +148,7 @@ export const FINDINGS = {
     ...none,
     name: 'belt swollen by oil',
     of: BELT,
-    said: said(/\bbelts?\b/, /\bswollen\b/),
+    said: said(BELT_SAID, /\bswollen\b/),
     belt: 'swollen',
     answers: { belt: OILY },
     owner: 'was swollen with oil',
@@ -157,7 +158,7 @@ export const FINDINGS = {
     name: 'a stopgap for a belt',
     of: BELT,
     said: said(
-      /\bbelts?\b|\brubber band\b|\bhair ?band\b|\bo[- ]?ring\b/,
+      called('belts?|rubber band|hair ?band|o[- ]?ring'),
       /\b(?:stopgap|stop-gap|makeshift|foreign|wrong (?:kind|belt|one|size)|not the original|rubber band|hair ?band|household band)\b/,
     ),
     belt: 'stopgap',
@@ -168,7 +169,7 @@ export const FINDINGS = {
     ...none,
     name: 'belt slips',
     of: BELT,
-    said: said(/\bbelts?\b/, /\bslips?\b|\bslipping\b/),
+    said: said(BELT_SAID, /\bslips?\b|\bslipping\b/),
     answers: { belt: ['holdEject', 'slips'] },
     endedBy: 'cleaned',
     against: ['beltGrips'],
@@ -207,7 +208,7 @@ export const FINDINGS = {
     ...none,
     name: 'roller link off',
     of: ['link'],
-    said: said(/\blinks?\b/, /\b(?:off|loose|(?:had )?come (?:off|loose)|dropped|fallen|jumped|unhooked)\b/),
+    said: said(called('links?'), /\b(?:off|loose|(?:had )?come (?:off|loose)|dropped|fallen|jumped|unhooked)\b/),
     answers: { link: ['link', 'off'] },
     endedBy: 'putBack',
     owner: 'had come off',
@@ -216,7 +217,7 @@ export const FINDINGS = {
     ...none,
     name: 'rollers worn',
     of: ROLLER,
-    said: said(/\brollers?\b/, /\b(?:worn|nicked|cracked|torn|nicks?)\b/),
+    said: said(called('rollers?'), /\b(?:worn|nicked|cracked|torn|nicks?)\b/),
     answers: { roller: ['rollers', 'worn'] },
     owner: 'was worn',
   },
@@ -224,7 +225,7 @@ export const FINDINGS = {
     ...none,
     name: 'gear cracked',
     of: GEARS,
-    said: said(/\b(?:gears?|gear_?wheels?|wheels?|pinions?|cogs?|racks?)\b/, /\b(?:cracked|split|crack)\b/),
+    said: said(called('gears?|gear_?wheels?|wheels?|pinions?|cogs?|racks?'), /\b(?:cracked|split|crack)\b/),
     answers: { gear: ['gears', 'cracked'], rack: ['gears', 'cracked'] },
     owner: 'was cracked',
   },
@@ -233,7 +234,7 @@ export const FINDINGS = {
     name: 'teeth gone',
     of: GEARS,
     said: said(
-      /\b(?:gears?|wheels?|tooth|teeth|pinions?|cogs?|racks?)\b/,
+      called('gears?|wheels?|tooth|teeth|pinions?|cogs?|racks?'),
       /\b(?:stripped|gone|missing|broken|chewed|sheared)\b/,
     ),
     answers: { gear: ['gears', 'stripped'], rack: ['gears', 'stripped'] },
@@ -244,7 +245,7 @@ export const FINDINGS = {
     name: 'a tooth out',
     of: GEARS,
     said: said(
-      /\b(?:gears?|wheels?|timing|racks?)\b/,
+      called('gears?|wheels?|timing|racks?'),
       /\b(?:a|one|1|two|2) (?:tooth|teeth) out\b|\bout of (?:time|mesh|step)\b/,
     ),
     answers: { gear: ['gears', 'toothOut'], rack: ['gears', 'toothOut'] },
@@ -255,7 +256,7 @@ export const FINDINGS = {
     ...none,
     name: 'switch torn or bent',
     of: ['switch'],
-    said: said(/\bswitch(?:es)?\b/, /\b(?:torn|bent|broken|snapped)\b/),
+    said: said(called('switch(?:es)?'), /\b(?:torn|bent|broken|snapped)\b/),
     answers: { switch: ['switch', 'torn'] },
     owner: 'was bent or torn',
   },
@@ -264,7 +265,7 @@ export const FINDINGS = {
     name: 'off its track',
     of: ['tray'],
     said: said(
-      /\b(?:tray|drawer)\b/,
+      called('tray|drawer'),
       /\b(?:off (?:its|the) (?:track|rails?|guides?)|off track|crooked|askew|skewed|beside its (?:track|guides?))\b/,
     ),
     answers: { tray: ['track', 'drifts'] },
@@ -276,7 +277,7 @@ export const FINDINGS = {
     name: 'a plug was loose',
     of: ['plug'],
     said: said(
-      /\b(?:plugs?|connectors?|flat[_ ]cables?|ribbons?)\b/,
+      called('plugs?|connectors?|flat[_ ]cables?|ribbons?'),
       /\b(?:(?:was|were|found) (?:loose|off|out)|half (?:off|out)|halfway (?:off|out)|not (?:fully )?(?:seated|home))\b/,
     ),
     answers: { plug: ['plugs', 'loose'] },
@@ -303,7 +304,7 @@ export const FINDINGS = {
     ...none,
     name: 'clamp weak or crooked',
     of: ['clamp'],
-    said: said(/\b(?:clamp|puck|clamper)\b/, /\b(?:weak|crooked|off centre|wobbles|loose|broken|cracked)\b/),
+    said: said(called('clamp|puck|clamper'), /\b(?:weak|crooked|off centre|wobbles|loose|broken|cracked)\b/),
     answers: { clamp: ['clamp', 'weak'] },
     owner: 'did not hold',
   },

@@ -7,6 +7,17 @@ export interface Saying {
 /** For instance said(/belt/, /slack/) is told by “belt hangs slack” and by “slack belt”. */
 export const said = (thing: RegExp, state: RegExp): Saying => ({ thing, state });
 
+/* What holds, hides or carries a thing and is none itself. */
+const HOLDS = 'guards?|covers?|brackets?|housings?|boards?|plates?|screws?|mounts?|shields?|holders?';
+const BELONGS = `(?:${HOLDS}|bridges?|arms?|box|clips?|springs?|front|motors?|rails?|panels?|caps?|pulleys?|shafts?)`;
+
+/** A word for a thing, and not for what only belongs to it: a belt guard is no belt. @example called('belts?').test('belt guard') // false */
+export const called = (words: string): RegExp => new RegExp(String.raw`\b(?:${words})\b(?![- ]${BELONGS}\b)`);
+
+/** A clause without the names of what only belongs to a place: dirt on a pulley's bracket is none on the pulley. */
+export const withoutParts = (clause: string): string =>
+  clause.replace(new RegExp(String.raw`\b(?:\w+ )?\w+[- ](?:${HOLDS})\b`, 'g'), ' ');
+
 /** Words before a state by which it is denied. */
 const DENIED = /\b(?:not|no longer|never|isn[’']?t|wasn[’']?t|aren[’']?t|without|neither|nor|no)(?: \w+){0,2} ?$/;
 /** What is only asked, supposed or told to be looked for is no finding. */

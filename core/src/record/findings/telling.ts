@@ -1,6 +1,7 @@
 import { DIRT_WORDS, PLACE_WORDS, type PlaceKind } from '../../work/cleaning';
-import { FINDING_KINDS, FINDINGS, rowOf, type FindingKind, type ThingKind } from './rows';
-import { clausesOf, saysSo } from './saying';
+import { accountOf } from '../../work/stripLine';
+import { FINDING_KINDS, rowOf, type FindingKind, type ThingKind } from './rows';
+import { clausesOf, saysSo, withoutParts } from './saying';
 
 /** What a line tells: a finding, and what it was found of, by its kind and in its words. */
 export interface Told {
@@ -22,7 +23,8 @@ const BOTH_PULLEYS = /\bboth (?:pulleys|grooves)\b|\bpulleys\b|\bgrooves\b/;
 const DONE = /\b(?:put|added|applied|oiled|greased|cleaned|wiped|off|removed|washed|scraped|picked)\b/;
 
 /** The places that a clause names. Which of two pulleys is meant is not known by “pulley” alone: then it is neither. */
-function placesNamed(clause: string): readonly PlaceKind[] {
+function placesNamed(said: string): readonly PlaceKind[] {
+  const clause = withoutParts(said);
   if (BOTH_PULLEYS.test(clause) && !/\b(?:motor|drive|driven) pulleys?\b/.test(clause))
     return ['motorPulley', 'drivenPulley'];
   const [, kind] = PLACE_WORDS.find(([pattern]) => pattern.test(clause)) ?? [];
@@ -52,7 +54,8 @@ export function findingsTold(line: string): readonly Told[] {
     const kind = dirt && KIND_OF_DIRT.get(dirt);
     // A belt that has become dirt is no dirt on a belt.
     if (kind && !DONE.test(clause) && !own.some((one) => one.kind === 'beltDissolved'))
-      for (const place of placesNamed(clause)) own.push({ kind, thing: place, clause, about });
+      for (const place of placesNamed(namesNothing(clause) ? before : clause))
+        own.push({ kind, thing: place, clause, about });
     // The first that is said of a thing is what is meant: teeth that are gone are no cracked gear.
     const single = own.filter(
       (one, at) => at === own.findIndex((other) => other.thing === one.thing && sameTest(other.kind, one.kind)),
@@ -67,9 +70,6 @@ const testOf = (kind: FindingKind): string | undefined => Object.values(rowOf(ki
 const sameTest = (a: FindingKind, b: FindingKind): boolean =>
   a === b || (testOf(a) !== undefined && testOf(a) === testOf(b));
 
-/** Whether a clause names none of the things that findings are of. */
-const THINGS = [
-  ...PLACE_WORDS.map(([pattern]) => pattern),
-  ...Object.values(FINDINGS).flatMap(({ said }) => (said ? [said.thing] : [])),
-];
-const namesNothing = (clause: string): boolean => !THINGS.some((pattern) => pattern.test(clause));
+/** Whether a clause names no thing at all, known or not: only then it goes on about what was named before it. */
+const namesNothing = (clause: string): boolean =>
+  accountOf(clause).every(({ role }) => role !== 'thing' && role !== 'notKnown');

@@ -132,6 +132,14 @@ describe('said once, known everywhere', () => {
   });
 });
 
+test.each(['oily motor pulley', 'motor pulley oily', 'the motor pulley is wet, oily'])(
+  '“%s” is oil on the motor pulley',
+  (line) => {
+    const ticket = ticketOf('oily', [{ type: 'stepPut', step: step('s1', 1, 'note', line) }]);
+    expect(asFound(ticket).drives[0]?.motorSurface).toBe('oily');
+  },
+);
+
 describe('what nobody has said is known nowhere', () => {
   test.each([
     'belt not broken',
@@ -144,6 +152,14 @@ describe('what nobody has said is known nowhere', () => {
     'switch cleaned',
     'oil off the drive pulley',
     'link left on',
+    'belt off, 2 clips broken',
+    'belt guard cracked, broken too',
+    'switch bracket bent',
+    'drive pulley bracket oily',
+    'gear cover cracked',
+    'belt off, florb snapped',
+    'roller bracket torn off',
+    'clamp bridge, one clip broken',
   ])('“%s” tells of no fault', (line) => {
     const ticket = ticketOf('beltSlack', [{ type: 'stepPut', step: step('s1', 1, 'note', line) }]);
     expect(findingsOf(ticket).map(({ kind }) => kind)).toEqual([]);
