@@ -73,7 +73,7 @@ test('two findings that cannot both be so stand side by side, and one key says w
   await expect(both).toBeVisible();
   // Neither is believed until it is said.
   await expect(oldBelt(page)).toContainText('unknown');
-  await page.keyboard.press('j');
+  await page.keyboard.press('d');
   await expect(both).toHaveCount(0);
   await expect(oldBelt(page)).toContainText('broken');
   await page.keyboard.press('Control+z');

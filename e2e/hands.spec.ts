@@ -158,6 +158,9 @@ test('single keys can be bound anew and switched off', async ({ page }) => {
   await page.keyboard.press('z');
   await expect(sheet.getByLabel('Key for: Jump')).toHaveText('/');
   await sheet.getByLabel('Key for: Jump').click();
+  // A key that another has is not taken from it, and that is said.
+  await page.keyboard.press('b');
+  await expect(sheet.getByRole('status')).toHaveText('“b” is taken: Bench.');
   await page.keyboard.press('j');
   await expect(sheet.getByLabel('Key for: Jump')).toHaveText('j');
   await sheet.getByRole('button', { name: 'Close' }).click();

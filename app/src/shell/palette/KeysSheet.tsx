@@ -56,6 +56,7 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
     (Object.keys(keys) as KeyAction[]).find((other) => other !== action && keys[other] === key);
   /** The action whose key is being changed: only then does a press bind one. */
   const [listening, setListening] = useState<KeyAction | null>(null);
+  const [takenBy, setTakenBy] = useState('');
   const bind = (event: KeyboardEvent, action: KeyAction): void => {
     if (event.key === 'Escape') {
       event.stopPropagation();
@@ -66,7 +67,9 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
       return;
     event.preventDefault();
     const key = event.key.toLowerCase();
-    if (taken(action, key)) return;
+    const other = taken(action, key);
+    setTakenBy(other ? `“${key}” is taken: ${ACTIONS[other]}.` : '');
+    if (other) return;
     dispatch(keyBound({ action, key }));
     setListening(null);
   };
@@ -88,6 +91,9 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
       <p className="text-sm text-soft">
         To change a key, press its button, then the key or the pedal. A typing caliper never sets one off: its burst is
         always taken as a reading, and Enter never fits a belt or hands a machine back.
+      </p>
+      <p role="status" className="min-h-6 font-semibold text-live">
+        {takenBy}
       </p>
       <div className="mt-2">
         {(Object.keys(ACTIONS) as KeyAction[]).map((action) => (

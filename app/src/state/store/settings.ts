@@ -35,8 +35,8 @@ export const DEFAULT_KEYS = {
   answerOther: 'o',
   confirm: 'y',
   askOn: 'q',
-  firstFinding: 'i',
-  otherFinding: 'j',
+  firstFinding: 'a',
+  otherFinding: 'd',
 };
 export type KeyAction = keyof typeof DEFAULT_KEYS;
 const KEY_ACTIONS = Object.keys(DEFAULT_KEYS) as KeyAction[];
