@@ -56,7 +56,10 @@ function placeAbout(map: readonly Place[], thing: ThingKind, driveId: string | n
 function ofLines(found: Found, map: readonly Place[]): Finding[] {
   const { steps, found: lying } = found.strip;
   const lines = [
-    ...steps.map(({ line, number, at }) => ({ line, at, from: `number ${number} at Strip` })),
+    // One line of several steps says what it says once.
+    ...steps
+      .filter((step, index) => index === steps.findIndex(({ line, at }) => line === step.line && at === step.at))
+      .map(({ line, number, at }) => ({ line, at, from: `number ${number} at Strip` })),
     ...lying.map(({ what, where }) => ({ line: `${what} ${where}`.trim(), at: '', from: 'found at Strip' })),
   ];
   return lines.flatMap(({ line, at, from }) =>

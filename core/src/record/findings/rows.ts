@@ -1,5 +1,5 @@
 import type { OldState } from '../../physics/drive';
-import type { PlaceKind } from '../../work/cleaning';
+import { PLACE_KINDS, type PlaceKind } from '../../work/cleaning';
 import type { Dirt } from '../../work/compatibility';
 import { called, said, type Saying } from './saying';
 
@@ -34,29 +34,6 @@ const BELT_SAID = called('belts?');
 const BELT = ['belt'] as const;
 const ROLLER = ['roller'] as const;
 const GEARS = ['gear', 'rack'] as const;
-const PULLEYS = ['motorPulley', 'drivenPulley', 'idler'] as const;
-/** Everything that can be dirty. */
-const ANY_PLACE = [
-  ...PULLEYS,
-  'belt',
-  'bushing',
-  'shaft',
-  'rod',
-  'guide',
-  ...GEARS,
-  'roller',
-  'clamp',
-  'switch',
-  'lens',
-  'head',
-  'pot',
-  'key',
-  'contact',
-  'spindle',
-  'floor',
-  'part',
-] as const satisfies readonly PlaceKind[];
-
 const none = { said: null, belt: null, dirt: null, answers: {}, endedBy: 'renewed', against: [] } as const;
 const OILY: TestAnswer = ['beltFeel', 'oily'];
 const SHINY: TestAnswer = ['beltFeel', 'shiny'];
@@ -66,7 +43,7 @@ const SWITCH_DIRTY: TestAnswer = ['switch', 'dirty'];
 const dirty = (dirt: Dirt, name: string, owner: string, answers: FindingRow['answers'] = {}): FindingRow => ({
   ...none,
   name,
-  of: ANY_PLACE,
+  of: PLACE_KINDS,
   dirt,
   answers,
   endedBy: 'cleaned',

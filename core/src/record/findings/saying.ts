@@ -20,8 +20,9 @@ export const withoutParts = (clause: string): string =>
 
 /** Words before a state by which it is denied. */
 const DENIED = /\b(?:not|no longer|never|isn[’']?t|wasn[’']?t|aren[’']?t|without|neither|nor|no)(?: \w+){0,2} ?$/;
-/** What is only asked, supposed or told to be looked for is no finding. */
-const UNSURE = /\?|\b(?:if|whether|check|look for|maybe|perhaps|might|may be|could be|in case)\b/;
+/** What is only asked, supposed, nearly so, once was so or told by another is nothing that was seen here. */
+const UNSURE =
+  /\?|\b(?:nearly|almost|used to|about to|will be|says?|said|claims?|reckons|according to|told (?:me|us)|if|whether|check|look for|maybe|perhaps|might|may be|could be|in case)\b/;
 
 /** The clauses of a line. What names nothing of its own goes on about what the clause before it named. */
 export const clausesOf = (line: string): readonly string[] =>

@@ -1,4 +1,5 @@
 import { DIRT_WORDS, PLACE_WORDS, type PlaceKind } from '../../work/cleaning';
+import { correctedIn } from '../../work/spoken';
 import { accountOf } from '../../work/stripLine';
 import { FINDING_KINDS, rowOf, type FindingKind, type ThingKind } from './rows';
 import { clausesOf, saysSo, withoutParts } from './saying';
@@ -38,8 +39,15 @@ function placesNamed(said: string): readonly PlaceKind[] {
  */
 export function findingsTold(line: string): readonly Told[] {
   const told: Told[] = [];
+  // What was taken back in the same breath tells nothing; what is put right may be about the thing named before.
+  const taken = correctedIn(line);
+  const withdrawn = taken ? clausesOf(taken.before).at(-1) : undefined;
   let before = '';
-  for (const clause of clausesOf(line)) {
+  for (const clause of taken ? [...clausesOf(taken.before), ...clausesOf(taken.after)] : clausesOf(line)) {
+    if (clause === withdrawn) {
+      before = clause;
+      continue;
+    }
     const own: Told[] = [];
     // “Belt off, in crumbs”: what names nothing goes on about what was named.
     const about = `${before} ${clause}`.trim();

@@ -140,6 +140,19 @@ test.each(['oily motor pulley', 'motor pulley oily', 'the motor pulley is wet, o
   },
 );
 
+test('what is taken back in one breath is not told, what is put right is, once; oil all over is oil', () => {
+  const told = (line: string) =>
+    findingsOf(
+      ticketOf('oily', [
+        { type: 'stepPut', step: step('s1', 1, 'note', line) },
+        { type: 'stepPut', step: step('s2', 2, 'screws', line) },
+      ]),
+    ).map(({ kind, thing }) => `${kind} ${thing}`);
+  expect(told('belt snapped, sorry, only slack')).toEqual(['beltSlack belt']);
+  expect(told('two teeth missing off the big gear, 3 screws')).toEqual(['gearStripped gear']);
+  expect(told('oil all over both pulleys')).toEqual(['oily motorPulley', 'oily drivenPulley']);
+});
+
 describe('what nobody has said is known nowhere', () => {
   test.each([
     'belt not broken',
@@ -152,6 +165,10 @@ describe('what nobody has said is known nowhere', () => {
     'switch cleaned',
     'oil off the drive pulley',
     'link left on',
+    'the owner says the belt was broken',
+    'drive pulley used to be oily',
+    'belt nearly broken',
+    'roller almost new, not worn',
     'belt off, 2 clips broken',
     'belt guard cracked, broken too',
     'switch bracket bent',

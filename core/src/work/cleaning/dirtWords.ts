@@ -14,7 +14,10 @@ export const DIRT_WORDS: ReadonlyArray<readonly [RegExp, Dirt]> = [
     /\b(?:belt |rubber )?residue\b(?: of (?:the )?(?:old )?belt\b)?|\b(?:belt )?crumbs?\b(?: of (?:the )?(?:old )?belt\b)?|\bhard(?:ened)? rubber\b|\brubber (?:stuck|left|on it|bits|pieces)\b|\bbits of (?:rubber|belt)\b/,
     'residue',
   ],
-  [/\b(?:oily|greasy|oil[- ]soaked|soaked in oil)\b/, 'oily'],
+  [
+    /\b(?:oily|greasy|oil[- ]soaked|(?:soaked|covered|drenched) (?:in|with) oil|wet with oil|oil all over|full of oil)\b/,
+    'oily',
+  ],
   [/\b(?:glazed|shiny|polished|slick)\b/, 'glazed'],
   [/\b(?:corroded|corrosion|verdigris|rust(?:y|ed)?|oxidi[sz]ed|oxide|tarnished|green)\b/, 'corroded'],
   [/\b(?:sticky|syrup\w*|spilt?|spilled|sugar\w*)\b/, 'sticky'],

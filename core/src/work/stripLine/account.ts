@@ -15,7 +15,7 @@ export interface Accounted {
 const POWER = new Set(['mains', 'power', 'powered', 'battery', 'wall', 'brick', 'plugged', 'unplugged', 'unplug']);
 /** Words that say nothing by themselves. */
 const IDLE =
-  /^(?:the|a|an|its|their|this|that|these|those|it|they|them|and|then|also|just|now|is|are|was|were|be|been|with|which|so|to|very|ok|okay|er+m?|um+|uh|well|next|i|we|has|have|had|by|as|or|but|each|per|no|not|nor|there|here|my|our|his|her|up|down|x|pcs?|of|too|still|all)$/;
+  /^(?:the|a|an|its|their|this|that|these|those|it|they|them|and|then|also|just|now|is|are|was|were|be|been|with|which|so|to|very|ok|okay|er+m?|um+|uh|well|next|i|we|has|have|had|by|as|or|but|each|per|no|not|nor|there|here|my|our|his|her|up|down|x|pcs?|of|too|still|all|only|quite|rather|very|really|bit|completely|badly)$/;
 const DRIVER =
   /^(?:ph|pz|t|tx|hx|hex)-?\d{1,3}$|^#\d{1,3}$|^m\d(?:[.,]\d)?(?:[x×]\d+(?:[.,]\d+)?)?$|^(?:pinned|slotted|cross-?head|hexalobular|star)$/;
 const FIGURE = /^\d+(?:[.,]\d+)?(?:mm|in|cm|v|a|w|hz)?$|^(?:1st|2nd|3rd|\d+th)$|^\d+[/x×*]\d*$|^[x×]\d+$/;
