@@ -1,9 +1,23 @@
-import { figuresOf } from './figures';
-import { countOf } from './sortWords';
-import { CONDITIONS, HEADS, nounOf, PLACES, PREPOSITIONS, VAGUE, verbOf } from './vocabulary';
+import { tokensOf } from '../spoken';
+import { readingsOf } from './readPlain';
+import type { Said } from './said';
+import { isKnown } from './senses';
 
 /** What a word of a line is taken for. */
-export const WORD_ROLES = ['count', 'thing', 'driver', 'done', 'place', 'how', 'power', 'idle', 'notKnown'] as const;
+export const WORD_ROLES = [
+  'count',
+  'thing',
+  'driver',
+  'done',
+  'place',
+  'how',
+  'power',
+  'denied',
+  'others',
+  'minded',
+  'idle',
+  'notKnown',
+] as const;
 export type WordRole = (typeof WORD_ROLES)[number];
 
 /** A word of a line as it was typed, and what it is taken for. */
@@ -12,39 +26,80 @@ export interface Accounted {
   readonly role: WordRole;
 }
 
-const POWER = new Set(['mains', 'power', 'powered', 'battery', 'wall', 'brick', 'plugged', 'unplugged', 'unplug']);
-/** Words that say nothing by themselves. */
-const IDLE =
-  /^(?:the|a|an|its|their|this|that|these|those|it|they|them|and|then|also|just|now|is|are|was|were|be|been|with|which|so|to|very|ok|okay|er+m?|um+|uh|well|next|i|we|has|have|had|by|as|or|but|each|per|no|not|nor|there|here|my|our|his|her|up|down|x|pcs?|of|too|still|all|only|quite|rather|very|really|bit|completely|badly)$/;
-const DRIVER =
-  /^(?:ph|pz|t|tx|hx|hex)-?\d{1,3}$|^#\d{1,3}$|^m\d(?:[.,]\d)?(?:[x×]\d+(?:[.,]\d+)?)?$|^(?:pinned|slotted|cross-?head|hexalobular|star)$/;
-const FIGURE = /^\d+(?:[.,]\d+)?(?:mm|in|cm|v|a|w|hz)?$|^(?:1st|2nd|3rd|\d+th)$|^\d+[/x×*]\d*$|^[x×]\d+$/;
-const NAME = /^(?:j|cn|con|cp|jk|p)\d{1,3}$/;
+const ROLE_OF: Readonly<Partial<Record<Said['is'], WordRole>>> = {
+  thing: 'thing',
+  count: 'count',
+  vague: 'count',
+  missing: 'count',
+  each: 'count',
+  turns: 'count',
+  figure: 'how',
+  where: 'place',
+  viewedFrom: 'place',
+  parkedAt: 'place',
+  done: 'done',
+  toward: 'done',
+  leave: 'done',
+  driver: 'driver',
+  thread: 'driver',
+  length: 'driver',
+  ways: 'how',
+  direction: 'how',
+  how: 'how',
+  look: 'how',
+  mind: 'minded',
+  deny: 'denied',
+  others: 'others',
+  toCome: 'minded',
+  strange: 'notKnown',
+};
 
-function roleOf(word: string): WordRole {
-  const plain = word.toLowerCase().replace(/^[("'“[]+|[)"'”\].!:?,;]+$/g, '');
-  if (plain === '' || /^[-–—&+/×*]+$/.test(plain)) return 'idle';
-  if (DRIVER.test(plain) || figuresOf(`2 ${plain} screws`).driverType !== '') return 'driver';
-  if (POWER.has(plain)) return 'power';
-  if (IDLE.test(plain)) return 'idle';
-  if (FIGURE.test(plain) || countOf(plain) !== undefined || VAGUE.has(plain) || plain === 'half') return 'count';
-  if (NAME.test(plain) || nounOf(plain.replace(/-/g, '_'))) return 'thing';
-  if (verbOf(plain)) return 'done';
-  if (PLACES.has(plain) || PREPOSITIONS.has(plain)) return 'place';
-  if (CONDITIONS.has(plain) || HEADS.has(plain)) return 'how';
-  // Words joined by a hyphen are what their last part is: a drive-pulley is a pulley.
-  const last = plain.split('-').at(-1) ?? '';
-  return last !== plain && last !== '' ? roleOf(last) : 'notKnown';
+/** What the tokens of one bit are taken for, each. */
+function* rolesOf(bit: Said): Generator<readonly [token: number, role: WordRole]> {
+  const role: WordRole = bit.kind === 'power' ? 'power' : (ROLE_OF[bit.is] ?? 'idle');
+  for (let at = bit.from; at < bit.to; at++) yield [at, role];
+  if (bit.count) yield* rolesOf(bit.count);
+  for (const look of bit.looks ?? []) yield* rolesOf(look);
 }
 
+const DETERMINER = /^(?:the|an?|its|their|this|that|these|those|of|x|×|\*)$/;
+
 /**
- * Every word of a line with what it is taken for: none is left out. What is not known stands marked, and may be the name
- * of a part or a place.
+ * Every word of a line with what it is taken for in the likeliest reading: none is left out. What is not known stands marked,
+ * and may be the name of a part or a place.
  *
  * @example accountOf('4 ph1 underside').map(({ role }) => role) // ['count', 'driver', 'place']
  */
-export const accountOf = (line: string): readonly Accounted[] =>
-  line
-    .split(/\s+/)
-    .filter((word) => word !== '')
-    .map((word) => ({ word, role: roleOf(word) }));
+export function accountOf(line: string): readonly Accounted[] {
+  const tokens = tokensOf(line);
+  const roles = new Map<number, WordRole>();
+  for (const bit of readingsOf(line).all[0]?.bits ?? []) for (const [at, role] of rolesOf(bit)) roles.set(at, role);
+  tokens.forEach(({ word }, at) => {
+    if (DETERMINER.test(word) && roles.get(at) !== 'count') roles.set(at, 'idle');
+    if (/\p{L}/u.test(word) && !isKnown(word)) roles.set(at, 'notKnown');
+  });
+  const ORDER: readonly WordRole[] = [
+    'idle',
+    'count',
+    'how',
+    'place',
+    'driver',
+    'done',
+    'thing',
+    'power',
+    'others',
+    'minded',
+    'denied',
+    'notKnown',
+  ];
+  return [...line.matchAll(/\S+/g)].map(({ 0: word, index }) => {
+    const own = tokens.flatMap(({ from, to }, at) =>
+      from < index + word.length && to > index ? [roles.get(at) ?? 'idle'] : [],
+    );
+    // Of a word with several parts, J12 or 6mm, the weightiest counts.
+    return {
+      word,
+      role: own.reduce<WordRole>((all, one) => (ORDER.indexOf(one) > ORDER.indexOf(all) ? one : all), 'idle'),
+    };
+  });
+}

@@ -9,10 +9,10 @@ import {
   goesBack,
 } from '../strip';
 import { capital } from '../../base/units';
-import { asRead, readClause } from './clause';
-import { stepOf } from './ofClause';
+import { stepOf } from './steps';
 import type { Thing } from './things';
-import { FASTENER_KINDS, nounOf, type NounKind } from './vocabulary';
+import { kindOf } from './senses';
+import { FASTENERS, type NounKind } from './words';
 import type { Deed, Way } from './types';
 
 /** The longest line that a step keeps. */
@@ -20,34 +20,32 @@ export const LINE_MAX = 400;
 
 export const WAYS_MAX = 3;
 
-/** The words of a line as they were typed, where reading had them in lower case. */
-export function asTyped(words: string, line: string): string {
-  return words
-    .split(' ')
-    .map((word) => {
-      if (word === '' || /[^\p{L}\p{N}-]/u.test(word)) return word;
-      return new RegExp(`(?<![\\p{L}\\p{N}])${word}(?![\\p{L}\\p{N}])`, 'iu').exec(line)?.[0] ?? word;
-    })
-    .join(' ');
-}
-
 export function deedOf(
   thing: Thing,
   line: string,
   changed: { readonly fate?: Fate; readonly count?: number; readonly kind?: NounKind },
 ): Deed {
+  const { allShort } = thing.clause;
   const clause = {
     ...thing.clause,
     ...(changed.fate && { fate: changed.fate }),
-    ...(changed.count !== undefined && { count: changed.count, figures: { ...thing.clause.figures, ofMany: null } }),
+    ...(changed.count !== undefined && {
+      count: allShort ? 0 : changed.count,
+      ...(allShort && { missing: changed.count }),
+      figures: { ...thing.clause.figures, ofMany: null },
+    }),
     ...(changed.kind && { kind: changed.kind }),
   };
   // Several that stay where they are need no number: none is claimed.
   const uncounted =
     clause.plural && clause.count === undefined && changed.count === undefined && !goesBack(clause.fate ?? 'off');
-  const what = asTyped(clause.what, line);
-  const where = asTyped(clause.where, line);
+  const { what, where } = clause;
   const tells = thing.tells.join(', ');
+  if (clause.kind === 'power') {
+    if (clause.fate === 'off' || clause.fate === 'pulled') return { type: 'moment', moment: 'unplugged' };
+    if (clause.homed && !clause.leave) return { type: 'moment', moment: 'power' };
+    return { type: 'step', step: blankStep('note', line, { what: line, fate: 'noted' }) };
+  }
   if (clause.kind === 'dirt') return { type: 'found', kind: 'dirt', what: said(line), where: '' };
   if (clause.kind === 'object')
     return {
@@ -58,7 +56,7 @@ export function deedOf(
     };
   if (clause.kind === 'disc') return { type: 'disc', where, condition: [said(line), ''].filter(Boolean).join(', ') };
   const { head: _, ...facts } = thing.facts;
-  const step = stepOf(clause, line, { ...(FASTENER_KINDS.has(clause.kind ?? 'part') ? {} : { what }), where });
+  const step = stepOf(clause, line, { ...(FASTENERS.has(clause.kind ?? 'part') ? {} : { what }), where });
   const leave = thing.leaveAlone !== '' || step.fate === 'leftAlone';
   return {
     type: 'step',
@@ -67,8 +65,8 @@ export function deedOf(
       ...(leave && { fate: 'leftAlone', leaveAlone: thing.leaveAlone || 'left alone' }),
       count: uncounted ? 0 : step.count + thing.missing,
       missing: step.missing + thing.missing,
-      where: FASTENER_KINDS.has(clause.kind ?? 'part') ? [where, tells].filter(Boolean).join(', ') : where,
-      orientation: FASTENER_KINDS.has(clause.kind ?? 'part') ? '' : tells,
+      where: FASTENERS.has(clause.kind ?? 'part') ? [where, tells].filter(Boolean).join(', ') : where,
+      orientation: FASTENERS.has(clause.kind ?? 'part') ? '' : tells,
       facts: { ...step.facts, ...facts },
     },
   };
@@ -94,7 +92,11 @@ export const echoOf = (deed: Deed): string => {
     case 'back':
       return `Number ${deed.number} is back.`;
     case 'moment':
-      return '';
+      return deed.moment === 'power'
+        ? 'It is plugged in now.'
+        : deed.moment === 'unplugged'
+          ? 'It is unplugged now.'
+          : '';
   }
 };
 export const wayOf = (does: readonly Deed[]): Way => ({
@@ -113,6 +115,16 @@ export function inOrder(deeds: readonly Deed[], things: readonly Thing[]): reado
     deed.step.fate !== 'leftAlone';
   const frees = (deed: Deed): boolean =>
     deed.type === 'step' && (deed.step.kind === 'cover' || deed.step.kind === 'part') && deed.step.fate === 'off';
+  // A hand goes in by it: that it is unplugged comes before anything else.
+  const moments = deeds.filter(({ type }) => type === 'moment');
+  if (moments.length > 0 && moments.length < deeds.length)
+    return [
+      ...moments,
+      ...inOrder(
+        deeds.filter(({ type }) => type !== 'moment'),
+        things.slice(moments.length),
+      ),
+    ];
   const [first, ...rest] = deeds;
   if (!first || !frees(first) || rest.some((deed) => !holds(deed)) || things.slice(1).some(({ ownFate }) => ownFate))
     return deeds;
@@ -126,6 +138,7 @@ export function variants(thing: Thing, line: string): Array<readonly Deed[]> {
     readonly count?: number;
     readonly kind?: NounKind;
     readonly two?: NounKind;
+    readonly many?: number;
     readonly one?: true;
   }> = [{}];
   for (const doubt of thing.doubts) {
@@ -135,7 +148,7 @@ export function variants(thing: Thing, line: string): Array<readonly Deed[]> {
         : doubt.about === 'kind'
           ? doubt.kinds.map((kind) => ({ kind, ...(kind === 'cable' && { fate: 'loosened' as const }) }))
           : doubt.about === 'both'
-            ? [{ two: doubt.thing }, { one: true as const }]
+            ? [{ two: doubt.thing, many: doubt.count ?? 1 }, { one: true as const }]
             : doubt.about === 'slip'
               ? [{}]
               : doubt.counts.length > 0
@@ -143,17 +156,17 @@ export function variants(thing: Thing, line: string): Array<readonly Deed[]> {
                 : [{}, { count: thing.clause.figures.ofMany?.[0] ?? 1 }];
     list = list.flatMap((one) => options.map((option) => ({ ...one, ...option }))).slice(0, WAYS_MAX);
   }
-  return list.map(({ two, one: _, ...changed }) => {
+  return list.map(({ two, many = 1, one: _, ...changed }) => {
     const deed = deedOf(thing, line, changed);
     if (two === undefined) return [deed];
     const other =
-      thing.clause.what.split(' ').find((word) => nounOf(word)?.kind === two) ??
-      thing.clause.where.split(' ').find((word) => nounOf(word)?.kind === two);
-    const late = thing.tells.find((text) => readClause(text).kind === two);
+      thing.clause.what.split(' ').find((word) => kindOf(word.toLowerCase()) === two) ??
+      thing.clause.where.split(' ').find((word) => kindOf(word.toLowerCase()) === two);
+    const late = thing.tells.find((text) => text.split(' ').some((word) => kindOf(word) === two));
     const name = late ?? other ?? two;
     // The thing is a step of its own then, and no place.
     const alone: Deed =
-      deed.type === 'step' && asRead(deed.step.where) === asRead(name)
+      deed.type === 'step' && deed.step.where.toLowerCase() === name.toLowerCase()
         ? { ...deed, step: { ...deed.step, where: '' } }
         : deed;
     return [
@@ -161,8 +174,9 @@ export function variants(thing: Thing, line: string): Array<readonly Deed[]> {
       {
         type: 'step',
         step: blankStep(two as StepDraft['kind'], line, {
-          what: asTyped(name, line),
+          what: name,
           fate: thing.clause.fate ?? 'off',
+          count: many,
         }),
       },
     ];

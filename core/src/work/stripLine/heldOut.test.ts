@@ -14,6 +14,8 @@ function short(deed: Deed): string {
       return `moment ${deed.moment}`;
     case 'found':
       return deed.kind;
+    case 'change':
+      return `change ${deed.kind}`;
     default:
       return deed.type;
   }

@@ -1,85 +1,28 @@
-import { blankStep, changeNamed, type Fate, type TemporaryChangeKind } from '../strip';
-import { asRead, readClause } from './clause';
-import { stepOf } from './ofClause';
-import {
-  asTyped,
-  deedOf,
-  distinct,
-  echoOf,
-  inOrder,
-  keptWay,
-  LINE_MAX,
-  said,
-  variants,
-  wayOf,
-  WAYS_MAX,
-} from './deeds';
-import { pieces, thingsOf, type Thing } from './things';
-import { CONDITIONS, FASTENER_KINDS, MINDING } from './vocabulary';
+import { readings, tokensOf } from '../spoken';
+import { blankStep, changeNamed, type Fate, type StepDraft } from '../strip';
+import { deedOf, distinct, echoOf, inOrder, keptWay, variants, wayOf, WAYS_MAX } from './deeds';
+import { foundIn } from './found';
+import { idiomOf } from './idioms';
+import { GRAMMAR } from './rules';
+import type { Said } from './said';
+import { sensesOf } from './senses';
+import { stepOf } from './steps';
+import { partsOf, thingsOf, type Part } from './things';
+import type { Typed } from './clause';
 import type { Deed, Doubt, ReadLine, Way } from './types';
+import { STEP_KINDS_SAID } from './words';
 
-const sure = (echo: string, ...does: readonly Deed[]): ReadLine => ({
-  ways: [{ echo, does }],
+const sure = (way: Way): ReadLine => ({ ways: [way], asks: '', unread: false });
+const kept = (line: string, fate: Fate, echo: string, unread = false): ReadLine => ({
+  ways: [{ echo, does: [{ type: 'step', step: blankStep('note', line, { what: line, fate }) }] }],
   asks: '',
-  unread: false,
+  unread,
 });
 const asked = (asks: string, ways: readonly Way[]): ReadLine => ({
   ways: ways.slice(0, WAYS_MAX),
   asks,
   unread: false,
 });
-
-/** What brings the power: a plug in the wall, its lead, a brick on it, a battery. A board or a cartridge is none of them. */
-const SOURCE = String.raw`(?:(?:the|its) )?(?:(?:mains|power|wall)(?: (?:plug|lead|cable|cord|flex|brick|adapter|adaptor))?|plug top|batter(?:y|ies))`;
-const MAINS_OUT = new RegExp(
-  String.raw`^${SOURCE}(?: (?:is|are|was|were))? (?:unplugged|disconnected|pulled(?: out)?|out|off|taken out|removed)(?: (?:now|first|of the wall|from the wall|at the wall))?$|^(?:unplugged|disconnected|pulled(?: out)?|took out|taken out|removed) ${SOURCE}(?: out)?$|^unplugged (?:from|at) the (?:mains|wall)$`,
-  'i',
-);
-/** Words by which a bench takes back or denies what it has just said. */
-const TAKEN_BACK = /\b(?:no|not|never|wait|sorry|scratch|still|actually|instead|wrong|rather|again|back in)\b|n[’']t\b/;
-const UNPLUGGED: Deed = { type: 'moment', moment: 'unplugged' };
-
-const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<Deed, { type: 'moment' }>['moment'], string]> = [
-  [
-    /^(?:power(?:ed)?(?: it)?(?: on| up)?|plug(?:ged)?(?: it)?(?: back)? in|mains on|switched on)$/i,
-    'power',
-    'It is plugged in now.',
-  ],
-  [
-    /^(?:unplug(?:ged)?(?: it)?(?: now| again)?|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/i,
-    'unplugged',
-    'It is unplugged now.',
-  ],
-  [
-    /^(?:the )?(?:lid|cover|top)(?: is)? (?:back )?on(?: again)?$|^(?:lid|cover) (?:closed|refitted|back)$/i,
-    'lid',
-    'The lid is on now.',
-  ],
-  [/^hand(?:ed)? ?back$/i, 'handBack', 'On to handing it back.'],
-];
-const AGAIN = /^(?:again (?:no\.? ?|number |nr ?|#)?(\d{1,4})|(?:no\.? ?|number |nr ?|#)?(\d{1,4})(?: off)? again)$/i;
-const BACK =
-  /^(?:back (?:no\.? ?|number |#)?(\d{1,4})|(?:no\.? ?|number |nr ?|#|bag )?(\d{1,4}) (?:is |are )?back(?: in| on)?)$/i;
-const FOUND =
-  /^(?:i )?(?:found|discovered)\b|\bfound\b|\b(?:fell|fallen|dropped) out\b|\brattl(?:es|ing|ed)\b|\blying\b|\bloose (?:in|under|inside|behind|below|beneath)\b|^there(?:[’']?s| is| was| were| are)\b/;
-const FOUND_WORDS =
-  /\b(?:i|found|discovered|there(?:[’']?s)?|is|was|were|are|fell out|fallen out|dropped out|rattling(?: about| around)?|rattles(?: about)?|lying|loose)\b/g;
-const CHANGE_ENDS: ReadonlyArray<readonly [RegExp, TemporaryChangeKind]> = [
-  [/\bunbridged?\b|\b(?:pads?|laser) bridge (?:removed|off|opened)\b/, 'laserBridged'],
-  [/\bstop pin (?:back|in|home|refitted)\b|\bpin back\b/, 'stopPinOut'],
-  [/\b(?:transport )?lock (?:screw )?(?:back|on|refitted)\b/, 'transportLockOff'],
-  [/\bstylus (?:back|in|refitted)\b/, 'stylusOut'],
-  [/\bwound (?:back|home)\b|\bcarriage (?:back|home)\b/, 'axisMoved'],
-  [/\b(?:switch )?levers? (?:back|on|refitted)\b/, 'switchLeversOff'],
-  [/\bshield (?:folded )?(?:home|down|closed|back home)\b/, 'shieldFolded'],
-  [/\bshade off\b|\bunshaded\b/, 'lampShaded'],
-  [/\btray (?:back in|pushed in again)\b/, 'trayLeftOut'],
-];
-const NO_CHANGE =
-  /\b(?:leave|not|never|marked|diagram|photo|picture|sketch|found|back in|refitted|careful|mind|halfway|cleaned|checked)\b/;
-const OBSERVED = new RegExp(
-  String.raw`\b(?:${[...CONDITIONS].join('|')}|missing|off its|jumped|slipped off|crooked|misaligned|out of line)\b`,
-);
 
 const ASKS: Readonly<Record<Doubt['about'], string>> = {
   count: 'How many?',
@@ -88,189 +31,218 @@ const ASKS: Readonly<Record<Doubt['about'], string>> = {
   slip: 'Is this it?',
   both: 'One thing, or two?',
 };
+const NO_CHANGE =
+  /\b(?:leave|not|never|marked|diagram|photo|picture|sketch|found|back in|refitted|careful|mind|halfway|cleaned|checked)\b/;
+/** Two readings of a line that cost nearly the same are both asked about. */
+const NEARLY = 0.45;
 
-const kept = (line: string, fate: Fate, echo: string, unread: boolean): ReadLine => ({
-  ways: [{ echo, does: [{ type: 'step', step: blankStep('note', line, { what: line, fate }) }] }],
-  asks: '',
-  unread,
-});
+/** One reading of a line, and what it makes happen. */
+export interface Reading {
+  readonly bits: readonly Said[];
+  readonly cost: number;
+  readonly read: ReadLine;
+}
 
-/**
- * Reads one typed line: verb, how many, what, qualifiers, place, in whatever order. Certain: one way. In doubt: two or
- * three, to be answered by one key. Not read at all: kept as typed, as a step of its own.
- *
- * @param typed at most `LINE_MAX` letters; what is longer is not read, so that nothing of it is lost
- * @returns undefined for an empty line
- * @example readLine('lens cover, 2 screws').ways[0].does.length // 2
- */
-export function readPlain(typed: string): ReadLine | undefined {
-  const line = typed
-    .replace(/[\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '')
-    .replace(/\s+/g, ' ')
-    .trim();
-  if (line === '') return undefined;
-  if (line.length > LINE_MAX)
-    return {
-      ways: [],
-      asks: `A line has ${LINE_MAX} letters at most, and this has ${line.length}. Say it in several lines, or in the note below.`,
-      unread: false,
-    };
-  const text = asRead(line).replace(/[.!]+$/, '');
-  const moment = MOMENTS.find(([pattern]) => pattern.test(text));
-  if (moment) return sure(moment[2], { type: 'moment', moment: moment[1] });
-  // “Mains unplugged, lid off”: said in one breath, and the one is no part of the other.
-  const parts = line.split(/[,;]\s*/);
-  const pulled = parts.findIndex((part) => MAINS_OUT.test(asRead(part).replace(/[.!]+$/, '')));
-  if (pulled >= 0) {
-    const rest = readPlain(parts.filter((_, at) => at !== pulled).join(', '));
-    const said = 'It is unplugged now.';
-    if (!rest) return sure(said, UNPLUGGED);
-    // A hand goes in by this: what is taken back or denied in the same breath is asked about.
-    if (TAKEN_BACK.test(line.toLowerCase()))
-      return asked('Is it unplugged?', [{ echo: said, does: [UNPLUGGED] }, keptWay(line)]);
-    return {
-      ...rest,
-      ways: rest.ways.map(({ echo, does }) => ({ echo: `${said} ${echo}`, does: [UNPLUGGED, ...does] })),
-    };
-  }
-  if (/^(?:not (?:yet )?unplugged(?: yet)?|still plugged(?: in)?|mains still (?:in|on))$/.test(text))
-    return kept(line, 'noted', 'Noted: it is not said to be unplugged.', false);
-  if (/^(?:keep|hands|stay|fingers) (?:off|away|clear|out)\b/.test(text))
-    return kept(line, 'noted', 'Noted, as what to mind: nothing came off.', false);
-  const again = AGAIN.exec(text);
-  if (again) {
-    const deed: Deed = { type: 'again', number: Number(again[1] ?? again[2]) };
-    return sure(echoOf(deed), deed);
-  }
-  const back = BACK.exec(text);
-  if (back) {
-    const deed: Deed = { type: 'back', number: Number(back[1] ?? back[2]) };
-    return sure(echoOf(deed), deed);
-  }
-  const ends = CHANGE_ENDS.find(([pattern]) => pattern.test(text) && !/\bnot\b/.test(text));
-  if (ends) {
-    const deed: Deed = { type: 'changeEnds', kind: ends[1] };
-    return sure(echoOf(deed), deed);
-  }
+function changeIn(line: string, parts: readonly Part[]): Deed | undefined {
+  const [head] = parts;
+  const kind = NO_CHANGE.test(line.toLowerCase()) ? undefined : changeNamed(line);
+  const of = head?.clause.kind;
+  if (head?.clause.none && head.clause.where !== '') return undefined;
+  // A hinge pin is no stop pin.
+  const names = head?.clause.bits.find(({ is }) => is === 'thing')?.nouns ?? [];
+  if (kind === 'stopPinOut' && !names.every(({ noun }) => /^(?:stop|pin|stop pin)$/.test(noun))) return undefined;
   if (
-    MINDING.test(text) &&
-    !/^(?:use|keep|hold|is|are|was)\b.*\b(?:off|out|removed)\b/.test(text) &&
-    !/^mind you\b/.test(text)
-  ) {
-    return kept(line, 'noted', 'Noted, as what to mind: nothing came off.', false);
+    !kind ||
+    (of && ['connector', 'springs', 'nuts', 'clips', 'gear'].includes(of)) ||
+    (of === 'screws' && kind !== 'transportLockOff')
+  )
+    return undefined;
+  return { type: 'change', kind, words: line };
+}
+
+/** What a reading of a line makes happen. */
+function meant(typed: Typed, bits: readonly Said[]): { readonly read: ReadLine; readonly oddness: number } {
+  const { line } = typed;
+  const parts = partsOf(typed, bits);
+  const oddness = parts.reduce((all, { clause }) => all + clause.oddness, 0);
+  const done = (read: ReadLine) => ({ read, oddness });
+  const [head] = parts;
+  if (!head)
+    return done(kept(line, 'off', 'Not read: kept as typed, with a number, and asked for on the way back.', true));
+  const start = head.clause.bits.find(({ is }) => is !== 'idle');
+  const minded = kept(line, 'noted', 'Noted, as what to mind: nothing came off.');
+  if (start?.is === 'mind') return done(minded);
+  if (head.sep === 'when' && !/^so that/i.test(line)) {
+    // “Without undoing the plugs, board flipped” tells of a deed after all.
+    const later = parts
+      .slice(1)
+      .filter(({ clause }) => clause.kind !== undefined && clause.bits[0]?.is === 'thing' && clause.fate !== undefined);
+    const from = later[0]?.clause.bits[0]?.from;
+    const rest = from === undefined ? [] : bits.filter((bit) => bit.from >= from);
+    return done(
+      rest.length > 0 ? asked('What was done?', [...meant(typed, rest).read.ways.slice(0, 1), ...minded.ways]) : minded,
+    );
   }
-  if (/^no (?!belt\b)\w+ (?:on|in|here|under|left|at|behind|there)\b/.test(text))
-    return kept(line, 'noted', 'Noted: nothing came off.', false);
-  const kind = NO_CHANGE.test(text) ? undefined : changeNamed(text);
-  const head = readClause(pieces(line)[0]?.text ?? line);
-  if (
-    kind &&
-    !(head.kind && ['connector', 'springs', 'nuts', 'clips', 'gear'].includes(head.kind)) &&
-    !(head.kind === 'screws' && kind !== 'transportLockOff')
-  ) {
-    const deed: Deed = { type: 'change', kind, words: line };
-    return sure(echoOf(deed), deed);
-  }
-  if (FOUND.test(text)) {
-    const later = /[,;].*\bfound\b/.test(text) ? readPlain(line.split(/[,;]/)[0] ?? '') : undefined;
-    const found = foundLine(line, text);
-    if (!later || later.unread || later.ways.length === 0) return found;
-    return asked('Off, or found loose?', distinct([...later.ways, ...found.ways]));
-  }
-  const things = thingsOf(line);
+  if (head.clause.none && head.clause.kind !== 'belt') return done(kept(line, 'noted', 'Noted: nothing came off.'));
+  if (head.clause.none)
+    return done(
+      sure(wayOf([{ type: 'step', step: { ...stepOf({ ...head.clause, fate: 'noted' }, line), what: line } }])),
+    );
+  const found = foundIn(typed, parts);
+  if (found) return done(found);
+  if (head.clause.kind === 'look') return done(pictured(typed, head));
+  const { things } = thingsOf(typed, parts);
   const [first] = things;
-  if (!first || (first.clause.kind === undefined && things.length === 1)) return nothingRead(line, first);
-  if (first.clause.kind === undefined) {
-    // “Underneath: four screws” says the place first.
-    const [, second] = things;
-    if (
-      second &&
-      FASTENER_KINDS.has(second.clause.kind ?? 'part') &&
-      first.clause.fate === undefined &&
-      first.clause.count === undefined
-    ) {
-      second.tells.unshift(first.clause.text);
-      things.shift();
-    } else return nothingRead(line, first);
-  }
+  if (!first || (first.clause.guessed && first.clause.fate === undefined && things.length === 1))
+    return done(nothingRead(line, parts));
   const doubtful = things.find(({ doubts }) => doubts.length > 0);
   if (!doubtful)
-    return {
-      ways: [
+    return done(
+      sure(
         wayOf(
           inOrder(
             things.map((thing) => deedOf(thing, line, {})),
             things,
           ),
         ),
-      ],
-      asks: '',
-      unread: false,
-    };
+      ),
+    );
   let lists: Array<readonly Deed[]> = [[]];
   for (const thing of things) {
     const options = variants(thing, line);
     lists = lists.flatMap((before) => options.map((option) => [...before, ...option])).slice(0, WAYS_MAX);
   }
   const ways = distinct(lists.map((deeds) => wayOf(inOrder(deeds, things))));
-  const [doubt] = doubtful.doubts;
   if (ways.length === 1) ways.push(keptWay(line));
-  return asked(doubt ? ASKS[doubt.about] : 'Which is meant?', ways);
+  return done(asked(ASKS[doubtful.doubts[0]?.about ?? 'fate'], ways));
+}
+
+/** A picture or a mark: of what it is, where that is said. */
+function pictured({ line }: Typed, { clause }: Part): ReadLine {
+  const fate: Fate = /^(?:a |the )?(?:\w+ )?(?:marks?|dot|arrow)\b/.test(clause.text) ? 'marked' : 'noted';
+  const of = clause.bits.find(({ is, within }) => is === 'where' && within)?.within;
+  const { count } = of ?? {};
+  const { kind, noun, plural } = (of?.nouns ?? []).findLast((one) => STEP_KINDS_SAID.has(one.kind)) ?? {};
+  if (kind === undefined || noun === undefined)
+    return kept(line, fate, fate === 'marked' ? 'Noted as marked: nothing came off.' : 'Noted: nothing came off.');
+  const step = blankStep(kind as StepDraft['kind'], line, {
+    what: noun,
+    fate,
+    count: count?.number ?? (plural ? 0 : 1),
+  });
+  return sure(wayOf([{ type: 'step', step }]));
 }
 
 /** Nothing of the machine was read in it: left alone and marked change nothing, and what is left goes back like any other. */
-function nothingRead(line: string, first: Thing | undefined): ReadLine {
-  const text = asRead(line);
-  if (first?.clause.leave) return kept(line, 'leftAlone', 'Noted, and left alone.', false);
-  if (/\b(?:diagram|sketch|drawing|photos?|pictures?)\b/.test(text))
-    return kept(line, 'noted', 'Noted: nothing came off.', false);
-  if (/\bmarked\b|\bscribed\b/.test(text)) return kept(line, 'marked', 'Noted as marked: nothing came off.', false);
-  const { count = 0, where = '' } = first?.clause ?? {};
+function nothingRead(line: string, parts: readonly Part[]): ReadLine {
+  const bits = parts.flatMap(({ clause }) => clause.bits);
+  const is = (one: Said['is']): boolean => bits.some((bit) => bit.is === one);
+  const clauses = parts.map(({ clause }) => clause);
+  const done = bits.flatMap((bit) => (bit.is === 'done' ? [bit.done] : []));
+  if (is('leave') || done.includes('stay')) return kept(line, 'leftAlone', 'Noted, and left alone.');
+  const count = clauses.reduce((all, clause) => all + (clause.count ?? 0), 0);
+  const where = clauses
+    .flatMap((clause) =>
+      clause.where !== '' || clause.bits.some(({ is: one }) => one === 'each') ? [clause.text] : [],
+    )
+    .join(', ');
   if (count > 0 && where !== '') {
     const way = (kind: 'screws' | 'clips', what: string): Way =>
-      wayOf([{ type: 'step', step: blankStep(kind, line, { what, count, where: asTyped(where, line) }) }]);
+      wayOf([{ type: 'step', step: blankStep(kind, line, { what, count, where }) }]);
     return asked('Of what?', [way('screws', 'screw'), way('clips', 'clip'), keptWay(line)]);
   }
-  if (first?.clause.fate === 'noted') return kept(line, 'noted', 'Noted: nothing came off.', false);
-  if (first?.clause.figures.turns) return kept(line, 'turned', `${line}: it is turned back on the way.`, false);
+  if (done.includes('noted') || is('deny')) return kept(line, 'noted', 'Noted: nothing came off.');
+  if (done.includes('marked')) return kept(line, 'marked', 'Noted as marked: nothing came off.');
+  if (is('turns')) return kept(line, 'turned', `${line}: it is turned back on the way.`);
   return kept(line, 'off', 'Not read: kept as typed, with a number, and asked for on the way back.', true);
 }
 
-/** What lay loose, dirt, a disc, or how something was found to be. */
-function foundLine(line: string, text: string): ReadLine {
-  const clause = readClause(text.replace(FOUND_WORDS, ' ').replace(/\s+/g, ' ').trim());
-  const what = asTyped(
-    text
-      .replace(FOUND_WORDS, ' ')
-      .replace(/\s+/g, ' ')
-      .replace(/^[:,. ]+/, '')
-      .trim(),
-    line,
+/** Every reading of a line, the likeliest first. */
+export function readingsOf(line: string): { readonly typed: Typed; readonly all: readonly Reading[] } {
+  const tokens = tokensOf(line);
+  const edges = sensesOf(tokens);
+  const typed = { line, tokens };
+  const all = readings(tokens.length, edges, GRAMMAR).map(({ value, cost }): Reading => {
+    const bits = value.bits ?? [];
+    const { read, oddness } = meant(typed, bits);
+    return { bits, cost: cost + oddness, read };
+  });
+  return { typed, all: [...all].sort((a, b) => a.cost - b.cost) };
+}
+
+/** Reads a line in which nothing is corrected. */
+export function readPlain(line: string): ReadLine | undefined {
+  if (line === '') return undefined;
+  const text = line.toLowerCase().replace(/[.!]+$/, '');
+  const idiom = idiomOf(text);
+  if (idiom) return sure(idiom);
+  const { typed, all } = readingsOf(line);
+  // A reading that makes something of a line is worth a little more than one that makes nothing.
+  const [first] = all;
+  const readable = first?.read.unread ? all.find(({ cost, read }) => !read.unread && cost - first.cost < 0.8) : first;
+  const best = readable ?? first;
+  const others = all.filter((one) => one !== best);
+  if (!best) return kept(line, 'off', 'Not read: kept as typed, with a number, and asked for on the way back.', true);
+  const corrects = best.bits.findLastIndex(({ is, noun }) => is === 'separator' && noun === 'correct');
+  if (corrects > 0 && best.bits[corrects + 1] && best.bits[0]?.is !== 'mind')
+    return correctedRead(typed, best, corrects);
+  const change = changeIn(line, partsOf(typed, best.bits));
+  if (change) return sure({ echo: echoOf(change), does: [change] });
+  if (best.bits.some(({ slip, verb, is }) => slip && (is !== 'done' || verb)) && !best.read.unread)
+    return asked('Is this it?', [...best.read.ways.slice(0, WAYS_MAX - 1), keptWay(line)]);
+  if (isStrange(typed, best) && best.read.ways.length === 1 && !best.read.unread)
+    return asked('Is this it?', [...best.read.ways, keptWay(line)]);
+  const key = ({ ways }: ReadLine): string => ways.map(({ echo }) => echo).join('|');
+  const other = others.find(
+    ({ cost, read }) =>
+      cost - best.cost < NEARLY && key(read) !== key(best.read) && !read.unread && read.ways.length === 1,
   );
-  if (clause.kind === 'disc') {
-    const deed: Deed = { type: 'disc', where: clause.where, condition: said(line) };
-    return sure(echoOf(deed), deed);
-  }
-  if (clause.kind === 'dirt') {
-    const deed: Deed = { type: 'found', kind: 'dirt', what: what || line, where: '' };
-    return sure(echoOf(deed), deed);
-  }
-  const place =
-    /^(.*?)(?:,? ?\b((?:under|underneath|in|on|behind|beside|near|between|inside|below|beneath|at)\b.*))?$/i.exec(what);
-  const name = (place?.[1] ?? '').replace(/[,: ]+$/, '');
-  const deed: Deed = {
-    type: 'found',
-    kind: 'object',
-    what: name || what || line,
-    where: name ? (place?.[2] ?? '') : '',
-  };
-  const observed: Deed = { type: 'step', step: { ...stepOf({ ...clause, fate: 'noted' }, line), what: what || line } };
-  if (clause.kind !== undefined && OBSERVED.test(text) && !/\bloose (?:in|under|inside|behind|below)\b/.test(text)) {
-    if (/\bloose\b/.test(text) && !/\b(?:lying|rattl\w+|fell|fallen|dropped)\b/.test(text))
-      return asked('What was found?', [wayOf([deed]), wayOf([observed])]);
-    if (!/\b(?:lying|rattl\w+|fell|fallen|dropped)\b/.test(text))
-      return sure(`Noted: ${observed.step.what}.`, observed);
-  }
-  if (clause.kind === 'belt') return asked('What was found?', [wayOf([observed]), wayOf([deed])]);
-  return sure(echoOf(deed), deed);
+  if (other && best.read.ways.length === 1 && !best.read.unread && differs(best.read, other.read))
+    return asked('Which is meant?', distinct([...best.read.ways, ...other.read.ways]));
+  return best.read;
+}
+
+/** A line in which something is put right: taken so where it is plain what of, else asked. */
+function correctedRead(typed: Typed, { bits, read }: Reading, at: number): ReadLine {
+  const [way, other] = read.ways;
+  const was = meant(typed, bits.slice(0, at)).read.ways.slice(0, 1);
+  const before = was[0]?.does ?? [];
+  const after = way?.does ?? [];
+  const kinds = (does: readonly Deed[]): string =>
+    does.map((deed) => (deed.type === 'step' ? deed.step.kind : deed.type)).join(' ');
+  const plain =
+    !other &&
+    !read.unread &&
+    kinds(before) === kinds(after) &&
+    after.every((deed) => deed.type === 'step' && !['leftAlone', 'noted'].includes(deed.step.fate));
+  if (plain) return read;
+  return asked(
+    'Which is it?',
+    distinct([...read.ways.slice(0, 1), ...was])
+      .slice(0, WAYS_MAX - 1)
+      .concat(keptWay(typed.line)),
+  );
+}
+
+/** Whether a word that is not known stands where it may change what was said: beside a count, a denial or a deed, and in no name. */
+function isStrange(typed: Typed, { bits, read }: Reading): boolean {
+  const acts = (read.ways[0]?.does ?? []).some(
+    (deed) => deed.type === 'step' && deed.step.fate !== 'noted' && deed.step.fate !== 'leftAlone',
+  );
+  if (!acts) return false;
+  return partsOf(typed, bits).some(({ clause, sep }, at) => {
+    const is = (one: Said['is']): boolean => clause.bits.some((bit) => bit.is === one);
+    const stray =
+      is('strange') && sep !== 'when' && (at === 0 || clause.count !== undefined || is('deny') || is('others'));
+    return stray || (clause.guessed && clause.count !== undefined && clause.count > 1);
+  });
+}
+
+/** Whether two readings would make something else happen: where is no matter of a question. */
+function differs(a: ReadLine, b: ReadLine): boolean {
+  const short = ({ ways }: ReadLine): string =>
+    (ways[0]?.does ?? [])
+      .map((deed) => (deed.type === 'step' ? `${deed.step.kind} ${deed.step.count} ${deed.step.fate}` : deed.type))
+      .join('+');
+  return short(a) !== short(b);
 }

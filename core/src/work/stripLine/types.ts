@@ -1,5 +1,5 @@
 import type { ChangeLimit, Fate, StepDraft, TemporaryChangeKind } from '../strip';
-import type { NounKind } from './vocabulary';
+import type { NounKind } from './words';
 
 /** One thing that a typed line makes happen. */
 export type Deed =
@@ -33,4 +33,4 @@ export type Doubt =
   | { readonly about: 'fate'; readonly fates: readonly Fate[] }
   | { readonly about: 'kind'; readonly kinds: readonly NounKind[] }
   | { readonly about: 'slip'; readonly meant: string }
-  | { readonly about: 'both'; readonly thing: NounKind };
+  | { readonly about: 'both'; readonly thing: NounKind; readonly count?: number };
