@@ -9,6 +9,9 @@ const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> 
   place: ['where', 'border-dotted border-ink'],
   how: ['how it is', 'border-dashed border-soft'],
   power: ['power', 'border-solid border-live'],
+  denied: ['not so', 'border-double border-live'],
+  others: ['by others', 'border-dashed border-live'],
+  minded: ['to mind', 'border-dotted border-soft'],
   idle: ['', 'border-transparent'],
   notKnown: ['not known', 'border-dotted border-live'],
 };

@@ -25,7 +25,7 @@ export interface Grammar<Value> {
   readonly start: string;
   /** How many readings of one stretch are kept, for the start and for anything else. */
   readonly keep: { readonly start: number; readonly other: number };
-  /** Readings that come to the same are one: the cheaper stays. Empty: told apart from every other. */
+  /** Readings of the start that come to the same are one: the cheaper stays. */
   readonly sameAs: (value: Value) => string;
 }
 
@@ -36,9 +36,9 @@ interface Item<Value> {
   readonly cost: number;
 }
 
-/** A grammar made ready: its rules by what they make, and what must be finished before what. */
+/** A grammar made ready: its rules by what they begin with, and what must be finished before what. */
 export interface Prepared<Value> extends Grammar<Value> {
-  readonly rulesOf: ReadonlyMap<string, readonly Rule<Value>[]>;
+  readonly rulesFrom: ReadonlyMap<string, readonly Rule<Value>[]>;
   readonly rank: ReadonlyMap<string, number>;
 }
 
@@ -48,25 +48,29 @@ export interface Prepared<Value> extends Grammar<Value> {
  * @throws where things can be made of each other in a ring, by rules of one part
  */
 export function prepared<Value>(grammar: Grammar<Value>): Prepared<Value> {
-  const rulesOf = new Map<string, Rule<Value>[]>();
-  for (const rule of grammar.rules) rulesOf.set(rule.makes, [...(rulesOf.get(rule.makes) ?? []), rule]);
+  const rulesFrom = new Map<string, Rule<Value>[]>();
+  for (const rule of grammar.rules) rulesFrom.set(rule.of[0] ?? '', [...(rulesFrom.get(rule.of[0] ?? '') ?? []), rule]);
   const rank = new Map<string, number>();
   const rankOf = (name: string, above: readonly string[]): number => {
     const known = rank.get(name);
     if (known !== undefined) return known;
     if (above.includes(name)) throw new Error(`“${name}” is made of itself: ${[...above, name].join(' < ')}.`);
-    const alone = (rulesOf.get(name) ?? []).filter(({ of }) => of.length === 1);
+    const alone = grammar.rules.filter(({ makes, of }) => makes === name && of.length === 1);
     const own = alone.reduce((most, { of }) => Math.max(most, rankOf(of[0] ?? '', [...above, name]) + 1), 0);
     rank.set(name, own);
     return own;
   };
   for (const { makes, of } of grammar.rules) for (const name of [makes, ...of]) rankOf(name, []);
-  return { ...grammar, rulesOf, rank };
+  return { ...grammar, rulesFrom, rank };
 }
 
+/** What was found of a stretch: by its name, with its readings. */
+type Found<Value> = Map<string, Reading<Value>[]>;
+
 /**
- * Reads a line by a grammar that may be ambiguous, after Earley (1970): every reading is found, and of each stretch the
- * cheapest few are kept. Time is at most cubic in the number of tokens.
+ * Reads a line by a grammar that may be ambiguous: a chart parser, from left to right and from words upwards, after Earley
+ * (1970). Every reading is found, and of each stretch the cheapest few are kept. Time is at most cubic in the number of
+ * tokens.
  *
  * @param tokens how many there are
  * @param edges the senses of its words
@@ -77,43 +81,42 @@ export function readings<Value>(
   edges: readonly Edge<Value>[],
   grammar: Prepared<Value>,
 ): readonly Reading<Value>[] {
-  const { rulesOf, rank, start } = grammar;
-  const waiting: Array<Map<string, Item<Value>[]>> = Array.from(
-    { length: tokens + 1 },
-    () => new Map<string, Item<Value>[]>(),
-  );
+  const { rulesFrom, rank, start } = grammar;
+  /** Rules that have begun before a place and go on there, by what they wait for. */
+  const waiting = Array.from({ length: tokens + 1 }, () => new Map<string, Item<Value>[]>());
   const ending: Edge<Value>[][] = Array.from({ length: tokens + 1 }, () => []);
   for (const edge of edges) ending[edge.to]?.push(edge);
-
-  const expect = (at: number, name: string): Item<Value>[] => {
-    const column = waiting[at] as Map<string, Item<Value>[]>;
-    const known = column.get(name);
-    if (known) return known;
-    const list: Item<Value>[] = [];
-    column.set(name, list);
-    for (const rule of rulesOf.get(name) ?? []) wait(at, { rule, origin: at, parts: [], cost: rule.cost });
-    return list;
-  };
-  const wait = (at: number, item: Item<Value>): void => {
-    expect(at, item.rule.of[item.parts.length] ?? '').push(item);
-  };
-  expect(0, start);
-
   let whole: readonly Reading<Value>[] = [];
   for (let at = 1; at <= tokens; at++) {
     // What ends here, by where it began; what is short is finished before what holds it.
-    const found: Array<Map<string, Reading<Value>[]>> = Array.from(
-      { length: at },
-      () => new Map<string, Reading<Value>[]>(),
-    );
+    const found: Array<Found<Value> | undefined> = [];
     const put = (origin: number, name: string, reading: Reading<Value>): void => {
-      const list = found[origin]?.get(name);
+      const here = (found[origin] ??= new Map<string, Reading<Value>[]>());
+      const list = here.get(name);
       if (list) list.push(reading);
-      else found[origin]?.set(name, [reading]);
+      else here.set(name, [reading]);
+    };
+    const goOn = ({ rule, origin, parts, cost }: Item<Value>, best: readonly Reading<Value>[]): void => {
+      const next = parts.length + 1;
+      for (const reading of best) {
+        const own = [...parts, reading.value];
+        const sum = cost + reading.cost;
+        if (next === rule.of.length) {
+          const value = rule.says(own);
+          if (value !== undefined) put(origin, rule.makes, { value, cost: sum });
+          continue;
+        }
+        const name = rule.of[next] ?? '';
+        const list = waiting[at]?.get(name);
+        const item = { rule, origin, parts: own, cost: sum };
+        if (list) list.push(item);
+        else waiting[at]?.set(name, [item]);
+      }
     };
     for (const { from, sense, value, cost } of ending[at] ?? []) put(from, sense, { value, cost });
     for (let from = at - 1; from >= 0; from--) {
-      const here = found[from] as Map<string, Reading<Value>[]>;
+      const here = found[from];
+      if (!here) continue;
       const done = new Set<string>();
       for (;;) {
         let name: string | undefined;
@@ -123,16 +126,11 @@ export function readings<Value>(
         done.add(name);
         const best = cheapest(here.get(name) ?? [], grammar, name === start);
         here.set(name, best);
-        for (const item of waiting[from]?.get(name) ?? [])
-          for (const { value, cost } of best) {
-            const parts = [...item.parts, value];
-            const next = { ...item, parts, cost: item.cost + cost };
-            if (parts.length < item.rule.of.length) wait(at, next);
-            else {
-              const says = item.rule.says(parts);
-              if (says !== undefined) put(item.origin, item.rule.makes, { value: says, cost: next.cost });
-            }
-          }
+        for (const item of waiting[from]?.get(name) ?? []) goOn(item, best);
+        // The start begins the line, and nothing within it.
+        if (name === start && from > 0) continue;
+        for (const rule of rulesFrom.get(name) ?? [])
+          if (rule.makes !== start || from === 0) goOn({ rule, origin: from, parts: [], cost: rule.cost }, best);
       }
     }
     if (at === tokens) whole = found[0]?.get(start) ?? [];
@@ -145,15 +143,16 @@ function cheapest<Value>(
   { keep, sameAs }: Grammar<Value>,
   isStart: boolean,
 ): Reading<Value>[] {
+  if (list.length === 1) return [...list];
+  const best: Reading<Value>[] = [];
   const seen = new Set<string>();
-  return [...list]
-    .sort((a, b) => a.cost - b.cost)
-    .filter(({ value }) => {
-      const same = sameAs(value);
-      if (same === '') return true;
-      if (seen.has(same)) return false;
-      seen.add(same);
-      return true;
-    })
-    .slice(0, isStart ? keep.start : keep.other);
+  const most = isStart ? keep.start : keep.other;
+  for (const reading of [...list].sort((a, b) => a.cost - b.cost)) {
+    const same = isStart ? sameAs(reading.value) : '';
+    if (same !== '' && seen.has(same)) continue;
+    seen.add(same);
+    best.push(reading);
+    if (best.length === most) break;
+  }
+  return best;
 }

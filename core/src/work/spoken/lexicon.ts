@@ -53,7 +53,7 @@ export function sensesAt<Value>(
   );
 }
 
-/** Words of which a word may be a slip: one that is in the lexicon, near enough, and no other. @example slipsOf('scews', lexicon) // ['screws'] */
+/** Words of which a word may be a slip: one that is in the lexicon, near enough, and no other. For instance “scews” may be “screws”. */
 export function slipsOf<Value>(word: string, { entries, slips }: Lexicon<Value>): readonly string[] {
   if (word.length < 4 || entries.has(word) || !/^\p{L}+$/u.test(word)) return [];
   return slips.filter((known) =>

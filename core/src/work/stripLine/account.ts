@@ -1,5 +1,5 @@
 import { tokensOf } from '../spoken';
-import { readingsOf } from './readPlain';
+import { bitsRead } from './readings';
 import type { Said } from './said';
 import { isKnown } from './senses';
 
@@ -73,7 +73,7 @@ const DETERMINER = /^(?:the|an?|its|their|this|that|these|those|of|x|×|\*)$/;
 export function accountOf(line: string): readonly Accounted[] {
   const tokens = tokensOf(line);
   const roles = new Map<number, WordRole>();
-  for (const bit of readingsOf(line).all[0]?.bits ?? []) for (const [at, role] of rolesOf(bit)) roles.set(at, role);
+  for (const bit of bitsRead(line).all[0]?.bits ?? []) for (const [at, role] of rolesOf(bit)) roles.set(at, role);
   tokens.forEach(({ word }, at) => {
     if (DETERMINER.test(word) && roles.get(at) !== 'count') roles.set(at, 'idle');
     if (/\p{L}/u.test(word) && !isKnown(word)) roles.set(at, 'notKnown');

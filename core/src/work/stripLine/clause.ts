@@ -60,6 +60,8 @@ export interface Clause {
 export interface Typed {
   readonly line: string;
   readonly tokens: readonly Token[];
+  /** Clauses that were made out already: readings of one line share most of theirs. */
+  readonly clauses: Map<string, Clause>;
 }
 
 /** The words of a bit as they were typed. */

@@ -543,12 +543,29 @@ const BITS: ReadonlyArray<readonly [of: string, is: Said['is'], cost: number]> =
   ['sep', 'separator', 0],
 ];
 
-const lineOf = (before: Said | undefined, bit: Said): Said => ({
-  is: 'line',
-  from: before?.from ?? bit.from,
-  to: bit.to,
-  bits: [...(before?.bits ?? []), ...(bit.is === 'line' ? (bit.bits ?? []) : [bit])],
-});
+/** What tells a bit from another of the same words. */
+export const keyOf = ({ is, from, to, kind, number, away, count, bits }: Said): string =>
+  bits ? `${from}-${to}` : `${from}-${to}${is}${kind ?? ''}${number ?? ''}${away ?? ''}${count?.number ?? ''}`;
+
+/** A line is told by its bits, the last first: most readings are dropped before all of them are needed. */
+const lineOf = (before: Said | undefined, bit: Said): Said => {
+  return {
+    is: 'line',
+    from: before?.from ?? bit.from,
+    to: bit.to,
+    ...(before && { before }),
+    last: bit,
+    key: `${before?.key ?? ''} ${keyOf(bit)}`,
+  };
+};
+
+/** The bits of a line that was read, in order. */
+export function bitsOf(line: Said): readonly Said[] {
+  const bits: Said[] = [];
+  for (let at: Said | undefined = line; at; at = at.before)
+    bits.unshift(...(at.last?.bits ?? (at.last ? [at.last] : [])));
+  return bits;
+}
 
 /** The grammar of a line. */
 export const GRAMMAR = prepared<Said>({
@@ -576,14 +593,6 @@ export const GRAMMAR = prepared<Said>({
     rule('Line', 'Line Bit', ([line, bit]) => (line && bit ? lineOf(line, bit) : undefined)),
   ],
   start: 'Line',
-  keep: { start: 12, other: 3 },
-  sameAs: (said) =>
-    said.is === 'line'
-      ? (said.bits ?? [])
-          .map(
-            ({ is, from, kind, number, away, count }) =>
-              `${from}${is}${kind ?? ''}${number ?? ''}${away ?? ''}${count?.number ?? ''}`,
-          )
-          .join(' ')
-      : '',
+  keep: { start: 8, other: 3 },
+  sameAs: ({ key = '' }) => key,
 });

@@ -36,6 +36,10 @@ export interface Said {
   readonly counts?: readonly number[];
   readonly ofMany?: readonly [number, number];
   readonly lengthMm?: number;
+  /** Of a line: what was said before its last bit, that bit, and what tells it from other readings. */
+  readonly before?: Said;
+  readonly last?: Said;
+  readonly key?: string;
   /** Several bits one after the other. */
   readonly bits?: readonly Said[];
   /** None of it: no screws, no belt. */

@@ -1,6 +1,7 @@
 import { goesBack, type StepDraft } from '../strip';
 import { clauseOf, wordsOf, type Clause, type Typed } from './clause';
 import { factsFrom } from './steps';
+import { keyOf } from './rules';
 import type { Said } from './said';
 import type { Doubt } from './types';
 import { FASTENERS, LIES, ORDERED, PARTS_WITHIN, type NounKind } from './words';
@@ -27,6 +28,15 @@ export interface Part {
   readonly clause: Clause;
 }
 
+function clauseAmong(typed: Typed, bits: readonly Said[]): Clause {
+  const key = bits.map(keyOf).join(' ');
+  const known = typed.clauses.get(key);
+  if (known) return known;
+  const clause = clauseOf(typed, bits);
+  typed.clauses.set(key, clause);
+  return clause;
+}
+
 /** The clauses of a line that was read. */
 export function partsOf(typed: Typed, bits: readonly Said[]): readonly Part[] {
   const parts: Array<{ sep: string; bits: Said[] }> = [{ sep: '', bits: [] }];
@@ -48,7 +58,7 @@ export function partsOf(typed: Typed, bits: readonly Said[]): readonly Part[] {
   return parts.flatMap(({ sep, bits: own }, at) => {
     const before = parts[at - 1];
     const said = (sep === ',' || sep === ':') && before?.bits.length === 0 ? before.sep || sep : sep;
-    return own.length === 0 ? [] : [{ sep: said, clause: clauseOf(typed, own) }];
+    return own.length === 0 ? [] : [{ sep: said, clause: clauseAmong(typed, own) }];
   });
 }
 

@@ -291,7 +291,7 @@ export const ORDERED: ReadonlySet<string> = new Set(
 );
 /** Of these a number after them is a name, and what follows belongs to it. */
 export const NUMBERED: ReadonlySet<string> = new Set(
-  'deck slot bay drive side station position place tray disc cd unit'.split(' '),
+  'deck slot bay drive side station position place tray disc cd unit plug'.split(' '),
 );
 /** What has a plug of its own: unplugged, its plug is pulled. */
 export const WHOLE_BY_ITSELF: ReadonlySet<string> = new Set(['cartridge', 'cassette', 'magazine', 'card']);

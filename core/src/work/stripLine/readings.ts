@@ -1,0 +1,40 @@
+import { readings, tokensOf } from '../spoken';
+import type { Clause, Typed } from './clause';
+import { meant } from './meaning';
+import { bitsOf, GRAMMAR } from './rules';
+import type { Said } from './said';
+import { sensesOf } from './senses';
+import { partsOf } from './things';
+import type { ReadLine } from './types';
+
+/** One reading of a line, and what it makes happen. */
+export interface Reading {
+  readonly bits: readonly Said[];
+  readonly cost: number;
+  readonly read: ReadLine;
+}
+/** Readings that cost so much more than the best are not made out. */
+const WORTH_MAKING_OUT = 1;
+
+/** A line as it is read, and its likely readings, the likeliest first; its bits alone do for an account of its words. */
+export function bitsRead(line: string): { readonly typed: Typed; readonly all: ReadonlyArray<Omit<Reading, 'read'>> } {
+  const tokens = tokensOf(line);
+  const typed: Typed = { line, tokens, clauses: new Map<string, Clause>() };
+  const all = readings(tokens.length, sensesOf(tokens), GRAMMAR).map(({ value, cost }) => {
+    const bits = bitsOf(value);
+    return { bits, cost: partsOf(typed, bits).reduce((sum, { clause }) => sum + clause.oddness, cost) };
+  });
+  return { typed, all: all.sort((a, b) => a.cost - b.cost) };
+}
+
+/** The likely readings of a line with what they make happen, the likeliest first. */
+export function readingsOf(line: string): { readonly typed: Typed; readonly all: readonly Reading[] } {
+  const { typed, all } = bitsRead(line);
+  const best = all[0]?.cost ?? 0;
+  return {
+    typed,
+    all: all
+      .filter(({ cost }) => cost - best < WORTH_MAKING_OUT)
+      .map((one): Reading => ({ ...one, read: meant(typed, one.bits) })),
+  };
+}
