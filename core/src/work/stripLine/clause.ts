@@ -277,6 +277,10 @@ function ownPlug(kind: NounKind | undefined, noun: string, bits: readonly Said[]
     : kind;
 }
 
+/** A thing without a number of its own, or those that are known: off the board, off both pulleys, off the two pulleys. */
+const isPlaceOf = (thing: Said | undefined): boolean =>
+  thing?.is === 'thing' && (!thing.count || thing.count.number === 2 || thing.count.from > thing.from);
+
 /** How odd the bits of a clause are together. */
 function oddnessOf(bits: readonly Said[], { odd, kind, said, plural }: Head): number {
   const many = (is: Said['is']): number => bits.filter((bit) => bit.is === is).length;
@@ -298,13 +302,6 @@ function oddnessOf(bits: readonly Said[], { odd, kind, said, plural }: Head): nu
       ? 0.8
       : 0) +
     (said && !plural && !said.count && many('count') > 0 ? 0.5 : 0) +
-    bits.filter(
-      (bit, at) =>
-        bit.is === 'toward' &&
-        bit.away &&
-        bits[at + 1]?.is === 'thing' &&
-        (!bits[at + 1]?.count || /^(?:both|either)/.test(String(bits[at + 1]?.count?.number === 2 ? 'both' : ''))),
-    ).length *
-      0.8
+    bits.filter((bit, at) => bit.is === 'toward' && bit.away && isPlaceOf(bits[at + 1])).length * 0.8
   );
 }

@@ -135,6 +135,8 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     if (kind === 'part' && /tray|drawer/.test(noun)) return either('off', 'movedAside');
     return sure(away ? 'off' : 'pulled');
   }
+  if (done.has('aside') && bits.some(({ is, verb = '' }) => is === 'toward' && /^(?:over|up|open|down)$/.test(verb)))
+    return sure('movedAside');
   if (done.has('aside')) return away && !aside ? sure('off') : either('off', 'movedAside');
   if (done.has('foldedBack')) return sure('foldedBack');
   if (done.has('turned')) return sure(away && fastener ? 'loosened' : 'turned');
@@ -144,7 +146,13 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     if (away || kind === 'adhesive') return sure('off');
     return aside || home ? sure('movedAside') : either('off', 'movedAside');
   }
-  if (done.has('free') && (kind === 'connector' || kind === 'cable' || kind === 'wire') && !toward.has('away'))
+  const socket = bits.some(({ is, within }) => is === 'where' && within?.kind === 'connector');
+  if (
+    done.has('free') &&
+    (kind === 'connector' || kind === 'cable' || kind === 'wire') &&
+    !toward.has('away') &&
+    !socket
+  )
     return sure('loosened');
   if (turns && fastener) return sure('loosened');
   if (turns && away) return sure('loosened');
@@ -156,11 +164,24 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     if (kind === 'cable' || kind === 'wire') return sure('loosened');
     return kind === 'tabs' || kind === 'clips' || kind === 'belt' ? sure('off') : either('off', 'loosened');
   }
+  // “Slid to the rear” is not off.
+  const along =
+    bits.some(({ is, verb = '' }) => is === 'done' && /^(?:slid|slide|slides|slipped)$/.test(verb)) &&
+    bits.some(({ is, noun = '' }) => is === 'where' && /^(?:to|towards|along)$/.test(noun));
+  if (along) return sure('movedAside');
   if (done.has('off')) return sure('off');
   if (done.has('stay')) return sure('leftAlone');
   if (done.has('come')) return aside ? sure('movedAside') : either('off', 'noted');
   if (done.has('marked')) return sure('marked');
   if (done.has('noted')) return sure('noted');
+  if (
+    aside &&
+    done.size === 0 &&
+    !fastener &&
+    !bits.some(({ is }) => is === 'how') &&
+    bits.some(({ is, verb }) => is === 'toward' && verb === 'up')
+  )
+    return either('movedAside', 'off');
   if (aside) return sure(fastener ? 'loosened' : 'movedAside');
   return turns ? sure(kind === 'belt' || kind === 'wire' ? undefined : 'turned') : sure(undefined);
 }

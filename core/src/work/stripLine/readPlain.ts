@@ -48,7 +48,7 @@ export function readPlain(line: string): ReadLine | undefined {
     return correctedRead(typed, best, corrects);
   const change = changeIn(line, partsOf(typed, best.bits));
   if (change) return sure({ echo: echoOf(change), does: [change] });
-  if (best.bits.some(({ slip, verb, is }) => slip && (is !== 'done' || verb)) && !best.read.unread)
+  if (best.bits.some(({ slip }) => slip) && !best.read.unread && acts(best.read))
     return asked('Is this it?', [...best.read.ways.slice(0, WAYS_MAX - 1), keptWay(line)]);
   if (isStrange(typed, best) && best.read.ways.length === 1 && !best.read.unread)
     return asked('Is this it?', [...best.read.ways, keptWay(line)]);
@@ -70,10 +70,20 @@ function correctedRead(typed: Typed, { bits, read }: Reading, at: number): ReadL
   const after = way?.does ?? [];
   const kinds = (does: readonly Deed[]): string =>
     does.map((deed) => (deed.type === 'step' ? deed.step.kind : deed.type)).join(' ');
+  // “Scratch that” puts right whatever it was.
+  const sep = bits[at];
+  const outright =
+    sep !== undefined &&
+    /scratch|strike|correction|mean/.test(
+      typed.tokens
+        .slice(sep.from, sep.to)
+        .map(({ word }) => word)
+        .join(' '),
+    );
   const plain =
     !other &&
     !read.unread &&
-    kinds(before) === kinds(after) &&
+    (kinds(before) === kinds(after) || (outright && before.every(({ type }) => type === 'step'))) &&
     after.every((deed) => deed.type === 'step' && !['leftAlone', 'noted'].includes(deed.step.fate));
   if (plain) return read;
   return asked(
@@ -84,12 +94,15 @@ function correctedRead(typed: Typed, { bits, read }: Reading, at: number): ReadL
   );
 }
 
+/** Whether a reading says that something was done. */
+const acts = ({ ways }: ReadLine): boolean =>
+  ways.some(({ does }) =>
+    does.some((deed) => deed.type !== 'step' || (deed.step.fate !== 'noted' && deed.step.fate !== 'leftAlone')),
+  );
+
 /** Whether a word that is not known stands where it may change what was said: beside a count, a denial or a deed, and in no name. */
 function isStrange(typed: Typed, { bits, read }: Reading): boolean {
-  const acts = (read.ways[0]?.does ?? []).some(
-    (deed) => deed.type === 'step' && deed.step.fate !== 'noted' && deed.step.fate !== 'leftAlone',
-  );
-  if (!acts) return false;
+  if (!acts(read)) return false;
   return partsOf(typed, bits).some(({ clause, sep }, at) => {
     const is = (one: Said['is']): boolean => clause.bits.some((bit) => bit.is === one);
     const stray =

@@ -449,8 +449,8 @@ const PLACED: readonly Rule<Said>[] = [
   rule('Where', 'Place', as('where')),
   rule('Where', 'det Place', (parts) => placed(parts), 0.2),
   rule('Where', 'prep Thing', (parts) => ({ ...placed(parts, part(parts, 1)), noun: part(parts, 0).noun ?? '' })),
-  rule('Where', 'prep Place', (parts) => placed(parts)),
-  rule('Where', 'prep det Place', (parts) => placed(parts)),
+  rule('Where', 'prep Place', (parts) => ({ ...placed(parts), noun: part(parts, 0).noun ?? '' })),
+  rule('Where', 'prep det Place', (parts) => ({ ...placed(parts), noun: part(parts, 0).noun ?? '' })),
   rule('Where', 'prep Place Thing', (parts) => placed(parts, part(parts, 2)), 0.2),
   rule(
     'Where',

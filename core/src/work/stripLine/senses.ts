@@ -66,8 +66,9 @@ function* entries(): Generator<readonly [string, Sense<Word>]> {
   }
   for (const one of list(LOOKS)) yield word(one, 'look', 'look');
   for (const one of list(PLACES)) yield word(one, 'place', 'where', { noun: one });
+  yield word('base', 'place', 'where', { noun: 'base' }, 0.1);
   for (const one of list(PREPOSITIONS.at))
-    yield word(one, 'prep', 'word', { noun: one }, one === 'hold' || one === 'holds' ? 0.6 : 0);
+    yield word(one, 'prep', 'word', { noun: one }, one === 'hold' || one === 'holds' ? 1.2 : 0);
   for (const one of list(PREPOSITIONS.away)) yield word(one, 'from', 'word', { noun: one, away: true });
   for (const one of list(IDLE)) yield word(one, 'idle', 'idle', {}, 0.2);
   for (const one of list(OPENERS)) yield word(one, 'opener', 'idle', {}, 0.2);
@@ -377,8 +378,8 @@ const isNumber = (token: Token | undefined): boolean =>
 /** Every sense of every word of a line, as edges of the chart; a slip of the finger with what it may have meant. */
 export function sensesOf(tokens: readonly Token[]): readonly Edge<Said>[] {
   return tokens.flatMap((token, at): readonly Edge<Said>[] => {
-    const put = (length: number, { sense, value, cost }: Sense<Word>): Edge<Said> =>
-      edgeOf(at, length, { sense, value: { ...value, from: at, to: at + length, glued: token.glued }, cost });
+    const put = (length: number, { sense, value, cost }: Sense<Word>, from = at): Edge<Said> =>
+      edgeOf(from, length, { sense, value: { ...value, from, to: from + length, glued: token.glued }, cost });
     const { word } = token;
     if (/^\d/.test(word)) {
       const number = Number(word.replace(',', '.'));
@@ -408,13 +409,20 @@ export function sensesOf(tokens: readonly Token[]): readonly Edge<Said>[] {
     if (senses.length === 0)
       for (const meant of slipsOf(word, LEXICON)) {
         const asMeant = tokens.map((one, i) => (i === at ? { ...one, word: meant } : one));
-        for (const [length, sense] of sensesAt(asMeant, at, LEXICON))
-          senses.push(
-            put(length, { sense: sense.sense, value: { ...sense.value, slip: true }, cost: sense.cost + 1.5 }),
-          );
+        // It may be the first of several words that belong together, or a later one.
+        for (const start of [at, at - 1, at - 2])
+          for (const [length, sense] of start < 0 ? [] : sensesAt(asMeant, start, LEXICON))
+            if (start + length > at)
+              senses.push(
+                put(
+                  length,
+                  { sense: sense.sense, value: { ...sense.value, slip: true }, cost: sense.cost + 1.5 },
+                  start,
+                ),
+              );
       }
     const spelt = /\p{L}/u.test(word);
-    if (!senses.some(({ to }) => to === at + 1))
+    if (!senses.some(({ from, to }) => from === at && to === at + 1))
       senses.push(put(1, { sense: 'strange', value: { is: 'strange', noun: word, strange: 1 }, cost: 0 }));
     // A word that only means something beside others may stand alone after all.
     else

@@ -148,6 +148,8 @@ function startsThing(clause: Clause, sep: string, last: Thing): 'yes' | 'maybe' 
         (done === 'off' || done === 'free' || done === 'movedAside' || done === 'lift' || done === 'turned'),
     );
   if (handled && clause.bits[0]?.is === 'done') return 'no';
+  // “Latch flips up”: how the ribbon is let go.
+  if (handled && last.clause.kind === 'connector' && sep === ',') return 'no';
   if (has(clause, 'mind')) return 'no';
   if (has(clause, 'how') && clause.fate === 'noted') return counted ? 'yes' : 'maybe';
   if (sep === 'with') {
