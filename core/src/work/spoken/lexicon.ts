@@ -37,7 +37,7 @@ export function lexiconOf<Value>(
     const first = each[0] ?? '';
     entries.set(first, [...(entries.get(first) ?? []), [each, senses]]);
   }
-  return { entries, slips: [...new Set(mayBeSlips)].filter((word) => word.length >= 4) };
+  return { entries, slips: [...new Set(mayBeSlips)].filter((word) => word.length >= 3) };
 }
 
 /** The senses of the words at a place, with how many tokens each takes. */

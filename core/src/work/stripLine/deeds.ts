@@ -10,7 +10,7 @@ import {
 } from '../strip';
 import { capital } from '../../base/units';
 import { stepOf } from './steps';
-import type { Thing } from './things';
+import type { Thing } from './thing';
 import { kindOf } from './senses';
 import { FASTENERS, type NounKind } from './words';
 import type { Deed, Way } from './types';
@@ -37,8 +37,12 @@ export function deedOf(
     ...(changed.kind && { kind: changed.kind }),
   };
   // Several that stay where they are need no number: none is claimed.
+  const loose = (clause.kind === 'wire' || clause.kind === 'cable') && clause.fate === 'movedAside';
   const uncounted =
-    clause.plural && clause.count === undefined && changed.count === undefined && !goesBack(clause.fate ?? 'off');
+    clause.plural &&
+    clause.count === undefined &&
+    changed.count === undefined &&
+    (loose || !goesBack(clause.fate ?? 'off'));
   const { what, where } = clause;
   const tells = thing.tells.join(', ');
   if (clause.kind === 'power') {

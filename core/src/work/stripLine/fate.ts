@@ -47,6 +47,7 @@ export function fateOf(
       return { fate: 'loosened' };
     return { fate: 'leftAlone' };
   }
+  if (byOthers) return { fate: 'noted' };
   if (has('toCome')) return ask('off', 'noted');
   if (isSlack(bits) && kind !== undefined && FASTENERS.has(kind) && taken.ask) return ask('loosened', 'noted');
   if (byOthers) return { fate: 'noted' };
@@ -89,7 +90,9 @@ export function fateOf(
 /** What brings the power is in or out; anything else of it is only told. */
 function powerOf(bits: readonly Said[]): Reading {
   const away = bits.some(
-    (bit) => (bit.is === 'toward' && bit.away) || (bit.is === 'done' && (bit.done === 'pulled' || bit.done === 'off')),
+    (bit) =>
+      ((bit.is === 'toward' || bit.is === 'where') && bit.away) ||
+      (bit.is === 'done' && (bit.done === 'pulled' || bit.done === 'off')),
   );
   const plain = !bits.some(({ is }) => ['leave', 'deny', 'others', 'toCome', 'how'].includes(is));
   return { fate: plain && away ? 'off' : undefined };
@@ -135,6 +138,11 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     if (kind === 'part' && /tray|drawer/.test(noun)) return either('off', 'movedAside');
     return sure(away ? 'off' : 'pulled');
   }
+  if (done.has('aside') && bits.some(({ is, within }) => is === 'where' && within?.kind === 'tool'))
+    return sure('noted');
+  const partly = bits.some(({ is, verb = '' }) => is === 'toward' && /^(?:half|part|ajar)/.test(verb));
+  if (partly && kind === 'belt') return either('noted', 'off');
+  if (partly && done.has('off') && !fastener) return sure('movedAside');
   if (done.has('aside') && bits.some(({ is, verb = '' }) => is === 'toward' && /^(?:over|up|open|down)$/.test(verb)))
     return sure('movedAside');
   if (done.has('aside')) return away && !aside ? sure('off') : either('off', 'movedAside');
@@ -156,7 +164,6 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     return sure('loosened');
   if (turns && fastener) return sure('loosened');
   if (turns && away) return sure('loosened');
-  const partly = bits.some(({ is, verb = '' }) => is === 'toward' && /^(?:half|part|ajar)/.test(verb));
   if (partly && away) return sure('movedAside');
   if (away) return sure('off');
   if (done.has('loosened')) return sure('loosened');

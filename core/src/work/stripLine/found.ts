@@ -2,7 +2,7 @@ import { blankStep } from '../strip';
 import { wordsOf, type Clause, type Typed } from './clause';
 import { distinct, echoOf, said, wayOf, WAYS_MAX } from './deeds';
 import { stepOf } from './steps';
-import type { Part } from './things';
+import type { Part } from './parts';
 import type { Deed, ReadLine, Way } from './types';
 
 /* What lay loose, dirt, a disc, or how something was found to be. */

@@ -7,7 +7,7 @@ import type { Deed, Way } from './types';
 const MOMENTS: ReadonlyArray<readonly [RegExp, Extract<Deed, { type: 'moment' }>['moment']]> = [
   [/^(?:power(?:ed)?(?: it)?(?: on| up)?|plug(?:ged)?(?: it)?(?: back)? in(?: again)?|mains on|switched on)$/, 'power'],
   [
-    /^(?:unplug(?:ged)?(?: it)?(?: now| again)?|unplugged (?:from|at) the (?:mains|wall)|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/,
+    /^(?:unplug(?:ged)? (?:it|now|again|it again|it now)|unplugged (?:from|at) the (?:mains|wall)|power(?:ed)? (?:off|down)|mains (?:off|out)|plug pulled|switched off)$/,
     'unplugged',
   ],
   [/^(?:the )?(?:lid|cover|top)(?: is)? (?:back )?on(?: again)?$|^(?:lid|cover) (?:closed|refitted|back)$/, 'lid'],
@@ -32,7 +32,7 @@ const CHANGE_ENDS: ReadonlyArray<readonly [RegExp, TemporaryChangeKind]> = [
   [/\b(?:switch )?levers? (?:back|on|refitted)\b/, 'switchLeversOff'],
   [/\bshield (?:folded )?(?:home|down|closed|back home)\b/, 'shieldFolded'],
   [/\bshade off\b|\bunshaded\b/, 'lampShaded'],
-  [/\btray (?:back in|pushed in again)\b/, 'trayLeftOut'],
+  [/\btray (?:back in|pushed in again)$/, 'trayLeftOut'],
 ];
 
 /** A line that is an order of its own; undefined where it is none. @param text in lower case */

@@ -4,7 +4,8 @@ import { deedOf, distinct, inOrder, keptWay, variants, wayOf, WAYS_MAX } from '.
 import { foundIn } from './found';
 import type { Said } from './said';
 import { stepOf } from './steps';
-import { partsOf, thingsOf, type Part } from './things';
+import { partsOf, type Part } from './parts';
+import { thingsOf } from './things';
 import type { Deed, Doubt, ReadLine, Way } from './types';
 import { STEP_KINDS_SAID } from './words';
 
@@ -109,13 +110,17 @@ function nothingRead(line: string, parts: readonly Part[]): ReadLine {
       clause.where !== '' || clause.bits.some(({ is: one }) => one === 'each') ? [clause.text] : [],
     )
     .join(', ');
-  if (count > 0 && where !== '') {
+  const fate = clauses.find((clause) => clause.fate !== undefined)?.fate ?? 'off';
+  if (count > 0 && (where !== '' || done.length > 0)) {
     const way = (kind: 'screws' | 'clips', what: string): Way =>
-      wayOf([{ type: 'step', step: blankStep(kind, line, { what, count, where }) }]);
+      wayOf([{ type: 'step', step: blankStep(kind, line, { what, count, where, fate }) }]);
     return asked('Of what?', [way('screws', 'screw'), way('clips', 'clip'), keptWay(line)]);
   }
   if (done.includes('noted') || is('deny')) return kept(line, 'noted', 'Noted: nothing came off.');
   if (done.includes('marked')) return kept(line, 'marked', 'Noted as marked: nothing came off.');
+  // Unplugged, and not what of: the mains, or a plug of the machine.
+  if (bits.some(({ verb = '' }) => /^unplug/.test(verb)))
+    return asked('What was unplugged?', [wayOf([{ type: 'moment', moment: 'unplugged' }]), keptWay(line)]);
   if (is('turns')) return kept(line, 'turned', `${line}: it is turned back on the way.`);
   return kept(line, 'off', 'Not read: kept as typed, with a number, and asked for on the way back.', true);
 }

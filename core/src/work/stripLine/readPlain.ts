@@ -5,8 +5,9 @@ import { idiomOf } from './idioms';
 import { asked, kept, meant, sure } from './meaning';
 import { readingsOf, type Reading } from './readings';
 import type { Said } from './said';
-import { partsOf, type Part } from './things';
+import { partsOf, type Part } from './parts';
 import type { Deed, ReadLine } from './types';
+import { FASTENERS } from './words';
 
 const NO_CHANGE =
   /\b(?:leave|not|never|marked|diagram|photo|picture|sketch|found|back in|refitted|careful|mind|halfway|cleaned|checked)\b/;
@@ -52,6 +53,8 @@ export function readPlain(line: string): ReadLine | undefined {
     return asked('Is this it?', [...best.read.ways.slice(0, WAYS_MAX - 1), keptWay(line)]);
   if (isStrange(typed, best) && best.read.ways.length === 1 && !best.read.unread)
     return asked('Is this it?', [...best.read.ways, keptWay(line)]);
+  if (leavesNumbers(best) && best.read.ways.length === 1 && !best.read.unread)
+    return asked('How many of what?', [...best.read.ways, keptWay(line)]);
   const key = ({ ways }: ReadLine): string => ways.map(({ echo }) => echo).join('|');
   const other = others.find(
     ({ cost, read }) =>
@@ -109,6 +112,28 @@ function isStrange(typed: Typed, { bits, read }: Reading): boolean {
       is('strange') && sep !== 'when' && (at === 0 || clause.count !== undefined || is('deny') || is('others'));
     return stray || (clause.guessed && clause.count !== undefined && clause.count > 1);
   });
+}
+
+/** Whether a number of the line is none of the counts that it came to, nor part of their sum. */
+function leavesNumbers({ bits, read }: Reading): boolean {
+  if (!acts(read)) return false;
+  const said = bits.flatMap(({ is, count, number, within }): readonly number[] => [
+    ...(count?.number !== undefined && count.ofMany === undefined ? [count.number] : []),
+    ...((is === 'count' || is === 'missing') && number !== undefined ? [number] : []),
+    ...(within?.count?.number !== undefined && FASTENERS.has(within.kind ?? 'part') ? [within.count.number] : []),
+  ]);
+  if (said.length < 2) return false;
+  const counts = (read.ways[0]?.does ?? []).flatMap((deed) =>
+    deed.type === 'step' ? [deed.step.count, deed.step.missing] : [],
+  );
+  const sum = said.reduce((all, one) => all + one, 0);
+  const most = Math.max(...said);
+  return (
+    !said.every((number) => number < 2 || counts.includes(number)) &&
+    !counts.includes(sum) &&
+    !counts.includes(most) &&
+    !counts.some((count) => count > most && count % most === 0)
+  );
 }
 
 /** Whether two readings would make something else happen: where is no matter of a question. */

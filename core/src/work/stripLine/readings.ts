@@ -4,7 +4,7 @@ import { meant } from './meaning';
 import { bitsOf, GRAMMAR } from './rules';
 import type { Said } from './said';
 import { sensesOf } from './senses';
-import { partsOf } from './things';
+import { partsOf } from './parts';
 import type { ReadLine } from './types';
 
 /** One reading of a line, and what it makes happen. */

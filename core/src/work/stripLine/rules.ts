@@ -36,6 +36,19 @@ const COUNTS: readonly Rule<Said>[] = [
   rule('Count', 'x num', countAt(1)),
   rule('Count', 'lpar num rpar', countAt(1)),
   rule('Count', 'lpar num x rpar', countAt(1)),
+  rule(
+    'Count',
+    'num x num',
+    ([a, , b]) =>
+      a && b
+        ? over([a, b], {
+            is: 'count',
+            number: (a.number ?? 0) * (b.number ?? 0),
+            counts: [(a.number ?? 0) * (b.number ?? 0), b.number ?? 0, a.number ?? 0],
+          })
+        : undefined,
+    0.2,
+  ),
   rule('Count', 'num pieces', countAt(0)),
   rule('Count', 'num pieces dot', countAt(0), -0.5),
   rule('Count', 'qty num', countAt(1)),
@@ -448,7 +461,11 @@ const PLACED: readonly Rule<Said>[] = [
   rule('Place', 'place sep place', (parts) => (part(parts, 1).noun === 'and' ? placed(parts) : undefined)),
   rule('Where', 'Place', as('where')),
   rule('Where', 'det Place', (parts) => placed(parts), 0.2),
-  rule('Where', 'prep Thing', (parts) => ({ ...placed(parts, part(parts, 1)), noun: part(parts, 0).noun ?? '' })),
+  rule('Where', 'prep Thing', (parts) =>
+    /^(?:after|before)$/.test(part(parts, 0).noun ?? '') && part(parts, 1).count
+      ? undefined
+      : { ...placed(parts, part(parts, 1)), noun: part(parts, 0).noun ?? '' },
+  ),
   rule('Where', 'prep Place', (parts) => ({ ...placed(parts), noun: part(parts, 0).noun ?? '' })),
   rule('Where', 'prep det Place', (parts) => ({ ...placed(parts), noun: part(parts, 0).noun ?? '' })),
   rule('Where', 'prep Place Thing', (parts) => placed(parts, part(parts, 2)), 0.2),
@@ -462,7 +479,7 @@ const PLACED: readonly Rule<Said>[] = [
     -0.1,
   ),
   rule('Where', 'prep pronoun', (parts) => placed(parts)),
-  rule('Where', 'prep num', (parts) => placed(parts), 0.6),
+  rule('Where', 'prep num', (parts) => (part(parts, 0).noun === 'at' ? placed(parts) : undefined), 0.6),
   rule('Where', 'prep prep Thing', (parts) => placed(parts, part(parts, 2)), 0.3),
   rule(
     'Where',
@@ -481,6 +498,10 @@ const PLACED: readonly Rule<Said>[] = [
     -0.1,
   ),
   rule('Where', 'from vague Thing', (parts) => placed(parts, part(parts, 2), true)),
+  rule('Where', 'from Count Place', (parts) => placed(parts, undefined, true)),
+  rule('Where', 'prep Count Place', (parts) =>
+    /^(?:at|on|from|in|to)$/.test(part(parts, 0).noun ?? '') ? placed(parts) : undefined,
+  ),
   rule('Where', 'from Place', (parts) => placed(parts, undefined, true)),
   rule('Where', 'from det Place', (parts) => placed(parts, undefined, true)),
   rule('Where', 'from pronoun', (parts) => placed(parts, undefined, true)),

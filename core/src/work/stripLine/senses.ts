@@ -72,7 +72,14 @@ function* entries(): Generator<readonly [string, Sense<Word>]> {
   for (const one of list(PREPOSITIONS.away)) yield word(one, 'from', 'word', { noun: one, away: true });
   for (const one of list(IDLE)) yield word(one, 'idle', 'idle', {}, 0.2);
   for (const one of list(OPENERS)) yield word(one, 'opener', 'idle', {}, 0.2);
-  for (const one of list(MINDING)) yield word(one, 'minding', 'mind');
+  for (const one of list(MINDING))
+    yield word(
+      one,
+      'minding',
+      'mind',
+      {},
+      one === 'must' ? 0.4 : one === 'should' ? -0.1 : one.includes(' ') ? -0.4 : 0,
+    );
   for (const one of list(LEAVING))
     yield word(one, 'leaving', 'leave', {}, one === 'left on' || one === 'left in' ? -0.3 : 0);
   yield word('left', 'leaving', 'leave', { noun: 'left' }, 0.7);
@@ -85,6 +92,7 @@ function* entries(): Generator<readonly [string, Sense<Word>]> {
   for (const one of list(TO_COME)) yield word(one, 'toCome', 'toCome');
   for (const one of list(OTHERS)) yield word(one, 'others', 'others', {}, -0.5);
   for (const [one, number] of Object.entries(NUMBERS)) yield word(one.replaceAll('_', ' '), 'num', 'count', { number });
+  for (const one of ['another', 'one more', 'a further']) yield word(one, 'num', 'count', { number: 1 }, -0.1);
   for (const one of list(VAGUE)) yield word(one, 'vague', 'vague', {}, /^all (?:but|except|bar)$/.test(one) ? -0.5 : 0);
   for (const one of list(ORDINALS)) yield word(one, 'ordinal', 'figure', { plain: true });
   for (const one of [
@@ -339,7 +347,7 @@ function* entries(): Generator<readonly [string, Sense<Word>]> {
     ['or rather', 'correct'],
     ['rather', 'correct'],
     ['before', 'when'],
-    ['after', 'when'],
+    ['after', 'after'],
     ['(', '('],
     [')', '('],
   ] as const)
@@ -406,6 +414,13 @@ export function sensesOf(tokens: readonly Token[]): readonly Edge<Said>[] {
       (after === undefined || kindOf(after.word))
     )
       senses.push(put(1, { sense: 'sep', value: { is: 'separator', noun: 'correct' }, cost: 0 }));
+    // “…, no the left one”.
+    if (
+      word === 'no' &&
+      /^[,.]$/.test(tokens[at - 1]?.word ?? '') &&
+      /^(?:the|it|only|just|left|right)$/.test(tokens[at + 1]?.word ?? '')
+    )
+      senses.push(put(1, { sense: 'sep', value: { is: 'separator', noun: 'correct' }, cost: -0.3 }));
     if (senses.length === 0)
       for (const meant of slipsOf(word, LEXICON)) {
         const asMeant = tokens.map((one, i) => (i === at ? { ...one, word: meant } : one));
@@ -416,7 +431,11 @@ export function sensesOf(tokens: readonly Token[]): readonly Edge<Said>[] {
               senses.push(
                 put(
                   length,
-                  { sense: sense.sense, value: { ...sense.value, slip: true }, cost: sense.cost + 1.5 },
+                  {
+                    sense: sense.sense,
+                    value: { ...sense.value, slip: true },
+                    cost: sense.cost + (sense.value.plural ? 1.6 : 1.5),
+                  },
                   start,
                 ),
               );

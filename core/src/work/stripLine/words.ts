@@ -45,7 +45,7 @@ export const NOUNS: ReadonlyArray<readonly [NounKind, string]> = [
       'bearing rubber_mount rubber_foot rubber_ring rubber microswitch sensor solenoid head pole bar post screw_cap stack lift ' +
       'deck laser optics lens spindle regulator heat_sink_clamp pivot axle drum reel spool pinch_roller roller_link earth_strap earth_tag ' +
       'fuse relay antenna aerial cradle gate shutter ramp lifter caddy magazine carousel changer counterweight ring disc_clamp disc_table cd_table disc_tray disc_holder ' +
-      'ball star_washer lock_washer spring_washer hinge slot tag solder_tag lens_cap strap screen mode_part stop_arm weight dial encoder pot potentiometer trimmer led lamp bulb power_board mains_board power_supply mains_transformer mains_switch power_switch battery_door battery_cover',
+      'ball strip star_washer lock_washer spring_washer hinge slot tag solder_tag lens_cap strap screen mode_part stop_arm weight dial encoder pot potentiometer trimmer led lamp bulb power_board mains_board power_supply mains_transformer mains_switch power_switch battery_door battery_cover',
   ],
   [
     'dirt',
@@ -60,16 +60,16 @@ export const NOUNS: ReadonlyArray<readonly [NounKind, string]> = [
   ],
   [
     'power',
-    'mains mains_plug mains_lead mains_cable mains_cord mains_flex power_lead power_plug power_cable power_cord power_flex wall_plug wall_brick ' +
+    'power mains mains_plug mains_lead mains_cable mains_cord mains_flex power_lead power_plug power_cable power_cord power_flex wall_plug wall_brick ' +
       'power_brick power_adapter power_adaptor mains_adapter brick adapter adaptor plug_top battery batteries battery_pack charger wall_wart psu_brick wall wall_socket mains_socket socket_in_the_wall',
   ],
   [
     'tool',
-    'tweezers spudger finger fingernail pliers pick knife blade iron spanner screwdriver hand dot marker chalk paint scraper cloth swab duster bag tin box cup lid_of_the_tin',
+    'tweezers spudger finger fingernail pliers pick knife blade iron spanner screwdriver hand dot marker chalk paint scraper puller extractor hair_dryer heat_gun tray_of_screws cloth swab duster bag tin box cup lid_of_the_tin',
   ],
   [
     'look',
-    'diagram drawing sketch photo picture pic snapshot photograph note mark dot arrow stripe hole tooth writing print text gap path marking number_plate screw_hole',
+    'diagram drawing sketch photo picture pic snapshot photograph note mark dot arrow stripe hole tooth writing print text gap path crack split wear burr chip dent marking number_plate screw_hole',
   ],
 ];
 
@@ -151,7 +151,7 @@ export const VERBS: ReadonlyArray<readonly [Done, string]> = [
 export const PARTICLES: Readonly<Record<'away' | 'aside' | 'home', string>> = {
   away: 'off out away straight_up',
   aside:
-    'aside out_of_the_way over up open forward forwards clear down half_out half_off part_way halfway half_way half_open half_in ajar upwards',
+    'aside on_its_side on_edge upside_down on_its_back face_down out_of_the_way over up open forward forwards clear down half_out half_off part_way halfway half_way half_open half_in ajar upwards',
   home: 'on in back home fitted again back_in back_on back_together back_home refitted',
 };
 
@@ -162,7 +162,7 @@ export const CONDITIONS = {
     'worn cracked broken bent stripped stuck seized rusty dirty oily torn melted brittle sticky shiny glazed damaged snapped chewed rounded perished ' +
     'split scratched dusty greasy rotten leaked leaking mouldy corroded burnt swollen faded crumbled dissolved jammed crooked misaligned crumbling ' +
     'stretched flattened frayed warped gooey wet slippery hardened shattered missing absent gone empty cross_threaded in_crumbs in_pieces in_bits in_shreds falling_apart fallen_apart ' +
-    'to_tar to_goo to_crumbs out_of_line lopsided tired lying dead rattling rattles rattling_about broken_off snapped_off sheared_off torn_off fallen_off come_off rusted_solid solid squashed twisted greased greased_solid gummed gummed_up clogged locked blocked foreign wrong foul instead loose_inside worn_out worn_smooth',
+    'to_tar to_goo to_crumbs out_of_line lopsided tired lying dead rattling rattles rattling_about broken_off snapped_off sheared_off torn_off fallen_off come_off rusted_solid solid squashed twisted greased greased_solid too_many gummed gummed_up clogged locked blocked foreign wrong foul instead loose_inside worn_out worn_smooth',
   /** No more than how it looks. */
   plain: 'fine good original new old intact sound clean tidy free_moving',
   /** Only after its noun: found so. Before it, no more than how it looks. */
@@ -183,7 +183,7 @@ export const PLACES =
 
 /** What says where; the last two say that it came away from there as well. */
 export const PREPOSITIONS = {
-  at: 'from at in on under underneath behind beside near by of to into over above below between through around round along against inside outside holding securing fixing retaining for beneath across towards before after via full_of covered_in covered_with coated_in coated_with caked_in caked_with wet_with clogged_with thick_with next_to upon within in_front_of on_top_of under_neath opposite to_get_at to_reach holds hold past with_by',
+  at: 'from at in on under underneath behind beside near by of to into over above below between through around round along against inside outside holding securing fixing retaining for beneath across towards before after via full_of covered_in covered_with coated_in coated_with caked_in caked_with wet_with clogged_with thick_with next_to upon within in_front_of on_top_of under_neath like opposite to_get_at to_reach holds hold past with_by',
   away: 'off out_of off_of away_from free_of',
 } as const;
 
@@ -191,12 +191,12 @@ export const PREPOSITIONS = {
 export const IDLE =
   "that's it's there's they're what's here's goes go runs run sits sit points pointing shows showing faces facing lives live lies lie hold holds holding is are was were be been being am has have had having does do did i we you it they he she them its itself then also just now next here there only even " +
   'very too quite really completely badly gently carefully easily together apart which that who this these those so as well please already yet once ' +
-  'no_two_alike no_two_the_same all_alike all_the_same kept_in_bag kept_in_the_bag kept_safe bagged in_the_bag in_a_bag all_the_way at_last at_once straight at_all by_hand by_itself of_course own more or anyway still both_of_them ok_then with_care fully slightly almost nearly about roughly ' +
+  'no_two_alike no_two_the_same all_alike all_the_same kept_in_bag kept_in_the_bag kept_safe bagged in_the_bag in_a_bag switched_off powered_off powered_down turned_off_at_the_wall all_the_way at_last at_once straight at_all by_hand by_itself of_course own more or anyway still both_of_them ok_then with_care fully slightly almost nearly about roughly ' +
   'approx round_about sideways backwards downwards forwards_slowly loosely properly all_round all_around everywhere in_all so_far first last no_problem my our your his her their';
 
 /** Words that begin a spoken line. */
 export const OPENERS =
-  "okay ok so er erm um uh right well now then and next first first_of_all let's_see alright righto hmm ah oh yes yep yeah";
+  "okay ok hm hmm mm so er erm um uh right well now then and next first first_of_all let's_see alright righto hmm ah oh yes yep yeah";
 
 /** What a line begins with that tells what to mind, not what was done. */
 export const MINDING =
@@ -217,7 +217,7 @@ export const TO_COME =
 
 /** Whose doing it was, where it was not this bench's. */
 export const OTHERS =
-  'somebody someone previous earlier_repair owner customer last_shop factory previous_owner last_owner previous_hands earlier_hands last_person last_one last_owner last_technician last_repairer previous_repairer another_shop before_me they_had when_it_came when_it_arrived on_arrival when_i_opened_it when_opened already_off already_out last_repair previous_repair the_owner before_i_opened_it when_i_opened';
+  'somebody someone previous earlier_repair owner customer last_shop factory previous_owner last_owner previous_hands earlier_hands had_been_opened been_opened opened_before the_shop the_last_shop other_shop before_us shop_before_us last_person last_one last_owner last_technician last_repairer previous_repairer another_shop before_me they_had when_it_came when_it_arrived on_arrival when_i_opened_it when_opened already_off already_out last_repair previous_repair the_owner before_i_opened_it when_i_opened';
 
 /** Count words. */
 export const NUMBERS: Readonly<Record<string, number>> = {
@@ -251,7 +251,7 @@ export const NUMBERS: Readonly<Record<string, number>> = {
 };
 /** Words that say several, and not how many. */
 export const VAGUE =
-  'all_but all_except all_bar another some several few a_few all every various rest remaining many couple any all_the all_of_the most';
+  'all_but all_except all_bar another further some several few a_few all every various rest remaining many couple any all_the all_of_the most';
 export const ORDINALS = '1st 2nd 3rd 4th 5th first second third fourth fifth last';
 
 /** Kinds that hold something else, and are counted. */
