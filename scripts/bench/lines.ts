@@ -14,7 +14,7 @@ const corpus = (file: string): readonly string[] =>
 
 /** What a typed line costs to be read, at every letter of it: the usual ones, long ones, and what is far too long. */
 export async function benchLines(row: Row): Promise<void> {
-  const strip = [...corpus('stripLines.txt'), ...corpus('heldOutLines.txt')];
+  const strip = [...corpus('stripLines.txt'), ...corpus('hardLines.txt')];
   const map = placesOf({ cleaning: EMPTY_CLEANING, drives: [], strip: { steps: [], lastNumber: 0 }, loader: 'tray' });
   let at = 0;
   const next = (): string => strip[(at += 1) % strip.length] ?? '';

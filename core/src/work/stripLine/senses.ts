@@ -1,28 +1,26 @@
-import { edgeOf, lexiconOf, sensesAt, slipsOf, type Edge, type Sense, type Token } from '../spoken';
-import type { Said, SaidAs } from './said';
 import {
-  CONDITIONS,
   DENYING,
+  edgeOf,
   IDLE,
-  IRREGULAR,
-  LEAVING,
-  LOOKS,
+  lexiconOf,
   MINDING,
-  NO_PLURAL,
-  NOUNS,
   NUMBERS,
   OPENERS,
   ORDERS,
   ORDINALS,
   OTHERS,
-  PARTICLES,
   PLACES,
   PREPOSITIONS,
+  sensesAt,
+  slipsOf,
   TO_COME,
+  type Edge,
+  type Sense,
+  type Token,
   VAGUE,
-  VERBS,
-  type NounKind,
-} from './words';
+} from '../spoken';
+import type { Said, SaidAs } from './said';
+import { CONDITIONS, IRREGULAR, LEAVING, LOOKS, NO_PLURAL, NOUNS, PARTICLES, VERBS, type NounKind } from './words';
 
 /** Terminals of the grammar, each with the words that it may be. A word's tokens are set where it stands. */
 type Word = Omit<Said, 'from' | 'to'>;

@@ -98,7 +98,10 @@ export function deedsOf(
           ...(completes && { agent, deed: deedOf(said, place.kind) }),
           ...(dryMinutes !== undefined && { dryMinutes }),
           ...(way !== '' && { way }),
-          ...(strokes > 0 && { strokes }),
+          ...(strokes > 0 && {
+            strokes,
+            ...(last.told.agent !== null && WORKED_KINDS.includes(place.kind) && { deed: 'strokes' as const }),
+          }),
           ...(amount !== '' && { amount }),
           ...(swabs.length > 0 && { swabs: [...last.told.swabs, ...swabs] }),
           ...(outcome !== undefined && { outcome }),

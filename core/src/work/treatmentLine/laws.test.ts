@@ -141,13 +141,12 @@ describe('one line of Clean', () => {
 });
 
 describe('what a bench says beside', () => {
-  test('a word put right is asked about, the right one first, and as typed last', () => {
+  test('a word put right is what was meant; what is put right and not surely read is asked', () => {
     const said = read('drive pulley acetone, no, alcohol');
-    expect(said?.asks).toBe('Which is it?');
-    expect(said?.ways.map(({ echo }) => echo)).toEqual([
-      'Drive pulley: wiped, isopropyl alcohol.',
-      'Kept as typed: nothing counts as done.',
-    ]);
+    expect(said?.ways.map(({ echo }) => echo)).toEqual(['Drive pulley: wiped, isopropyl alcohol.']);
+    const unsure = read('drive pulley alcohol, no, spirit');
+    expect(unsure?.asks).toBe('Which is it?');
+    expect(unsure?.ways.at(-1)?.echo).toBe('Kept as typed: nothing counts as done.');
     expect(read('drive pulley acetone, sorry, scratch that')?.ways.length).toBeGreaterThan(0);
   });
   test('what others did is no treatment of ours until it is said to be', () => {

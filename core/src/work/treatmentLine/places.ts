@@ -15,7 +15,7 @@ const NUMBER = /^(?:no\.? ?|number |nr ?|#)(\d{1,4})\b[:,]?|^(\d{1,4}):/;
 /** Parts of a place that are cleaned with it. */
 const DETAILS = /\b(?:grooves?|flanks?|rims?|faces?|teeth|surfaces?|ends?|edges?)\b/g;
 
-const AXLE =
+export const AXLE =
   /\b(?:(?:motor|drive|driven|loading|lift|big|idler|guide) )?(?:pulley|roller|idler|wheel)s?(?:[’']s?)? (?:pivot|axle|shaft|spindle|bush|bushing|bearing)s?\b/;
 
 /** Whether words name a drive beside its kind: by its letter, or by what it drives. */

@@ -1,12 +1,13 @@
 import type { MapPlace } from '../cleaning';
-import { correctedIn, ofOthers, withoutFillers } from '../spoken';
+import { correctedIn, NUMBERS, oneSlipApart, withoutFillers } from '../spoken';
+import { takenIn, type TakenBit } from './account';
 import { everyReading, type Choose } from './choices';
 import { deedsOf, NOTHING } from './deeds';
 import { echoOf } from './echo';
 import { numberedPlace, placesIn } from './places';
 import { saidIn } from './said';
 import type { PlaceNamed, TreatmentDeed, TreatmentRead, TreatmentWay } from './types';
-import { HANDS, HOLDS, LEFT, LEVERS, NOT_DONE, SLIPPED, SLIPS_HARD, SWAB_RUN, WARM_CLAUSE, WORN } from './vocabulary';
+import { HANDS, HOLDS, LEFT, LEVERS, SLIPPED, SLIPS_HARD, SWAB_RUN, WARM_CLAUSE, WORN } from './vocabulary';
 
 /** A line has so many letters at most. */
 export const TREATMENT_LINE_MAX = 400;
@@ -48,19 +49,25 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
       asks: `A line has ${TREATMENT_LINE_MAX} letters at most, and this has ${line.length}. Say it in several lines.`,
       unread: false,
     };
-  const text = withoutFillers(line.toLowerCase())
+  const whole = counted(withoutFillers(line.toLowerCase()))
     .replace(/[.!]+$/, '')
     .replace(SWAB_RUN, (run) => run.replaceAll(',', ' '))
     // Two deeds that “and” joins are two clauses.
     .replace(/ and (?=(?:then )?(?:oiled|greased|lubricated|wiped|worked in|run in|rinsed|dried)\b)/g, ', ');
-  if (NOT_DONE.test(text) && !HOLDS.test(text) && !LEFT.test(text))
-    return kept(line, 'Kept as a note: nothing counts as done.', false);
-  const corrected = correctedIn(text);
+  const meant = slipRight(whole, against);
+  const corrected = correctedIn(meant);
   if (corrected) {
     const read = readTreatment(corrected.after, { ...against, chosenId: placeBefore(corrected.before, against) });
+    const [way, other] = read?.unread ? [] : (read?.ways ?? []);
+    // What is put right and read surely is taken so; else it is asked.
+    if (way && !other && way !== noted && way.does.every(({ type }) => type === 'treat' || type === 'seen'))
+      return { ways: [way], asks: '', unread: false };
     const ways = [...(read?.unread ? [] : (read?.ways ?? [])).slice(0, 2), noted];
     return { ways, asks: ways.length > 1 ? 'Which is it?' : '', unread: ways.length === 1 };
   }
+  const gate = gated(meant, against);
+  if (gate.told === '') return kept(line, 'Kept as a note: nothing counts as done.', false);
+  const text = gate.told;
   const all = everyReading((choose) => readOnce(text, against, choose));
   if (!all)
     return {
@@ -86,9 +93,79 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
     return kept(line, 'Not read: kept as typed, and on the papers as it stands.', true);
   // What others did is no treatment of this bench: asked, and a note as likely.
   const [only] = distinct;
-  if (only && distinct.length === 1 && ofOthers(text) && only.does.some(({ type }) => type === 'treat'))
+  // A slip of the finger, or a word that is not known beside what was done: it is asked.
+  if (
+    only &&
+    distinct.length === 1 &&
+    (meant !== whole || gate.strange) &&
+    only.does.some(({ type }) => type === 'treat')
+  )
+    return { ways: [only, noted], asks: 'Is this it?', unread: false };
+  if (only && distinct.length === 1 && gate.others && only.does.some(({ type }) => type === 'treat'))
     return { ways: [noted, only], asks: 'Done here, or found so?', unread: false };
   return { ways: distinct, asks: distinct.length > 1 ? all.asks : '', unread: false };
+}
+
+/** Number words before what they count, in figures. */
+const counted = (text: string): string =>
+  text.replace(/\b(\w+)(?= (?:strokes|times|swabs|drops|dabs|min|h(?:ours?|rs?)?\b|sweeps|turns|passes))/g, (word) =>
+    Object.hasOwn(MORE_NUMBERS, word) ? String(MORE_NUMBERS[word]) : word,
+  );
+const MORE_NUMBERS: Readonly<Record<string, number>> = {
+  ...NUMBERS,
+  fifteen: 15,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fifty: 50,
+};
+
+/** Words that a slip may have meant. */
+const SLIP_WORDS =
+  'pulley pulleys bushing roller rollers guides gears switch contact contacts grease lithium silicone washed cleaned wiped rinsed brushed lubricated soaked belt drive motor'.split(
+    ' ',
+  );
+
+/** A line with the one word that is known by no list, and is nearly one, put right. */
+function slipRight(text: string, { map }: ReadAgainst): string {
+  const odd = takenIn(text, map).flatMap((bit) => {
+    const near =
+      bit.taken === 'notKnown' && bit.text.length > 3 ? SLIP_WORDS.filter((word) => oneSlipApart(bit.text, word)) : [];
+    return near.length > 0 ? [{ bit, word: near[0] ?? '' }] : [];
+  });
+  const [one, other] = odd;
+  return one && !other ? `${text.slice(0, one.bit.from)}${one.word}${text.slice(one.bit.to)}` : text;
+}
+
+interface Gated {
+  /** The clauses that tell of something done or seen; empty where none does. */
+  readonly told: string;
+  /** A word that is not known stands beside an agent, a number or a denial. */
+  readonly strange: boolean;
+  /** Somebody else has done it. */
+  readonly others: boolean;
+}
+
+/** What of a line is told as done or seen: a denial, an order and what is still to come are notes, each for its own clause. */
+function gated(text: string, { map }: ReadAgainst): Gated {
+  const clauses: TakenBit[][] = [[]];
+  for (const bit of takenIn(text, map)) {
+    if (bit.taken === 'separator' && bit.text !== ':' && bit.text !== '(' && bit.text !== ')') clauses.push([]);
+    else clauses.at(-1)?.push(bit);
+  }
+  const kept = clauses.filter(
+    (bits) => bits.length > 0 && !bits.some(({ taken }) => taken === 'denied' || taken === 'minded'),
+  );
+  const strange = kept.some((bits) =>
+    bits.some(
+      ({ taken }, at) =>
+        taken === 'notKnown' &&
+        [bits[at - 1], bits[at + 1]].some((beside) => beside?.taken === 'agent' || beside?.taken === 'count'),
+    ),
+  );
+  const others = kept.some((bits) => bits.some(({ taken }) => taken === 'others'));
+  if (kept.length === clauses.filter((bits) => bits.length > 0).length) return { told: text, strange, others };
+  return { told: kept.map((bits) => text.slice(bits[0]?.from ?? 0, bits.at(-1)?.to ?? 0)).join(', '), strange, others };
 }
 
 /** The one place that was named before a correction: what is put right is about it. */
@@ -110,9 +187,13 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     .filter(({ place }) => place.id === chosenId)
     .map(({ place: { id, kind, name } }) => ({ id, kind, name }));
   let namedHere = false;
+  // “With acetone, the drive pulley”: what is said before any place is of the next one.
+  let pending = '';
   for (const part of text.split(/(?<!\d)[,;](?!\d)|[,;] |\bthen\b/)) {
-    const clause = part.trim();
-    if (clause === '') continue;
+    const own = part.trim();
+    if (own === '') continue;
+    const clause = pending === '' ? own : `${pending} ${own}`;
+    pending = '';
     if (HANDS.test(clause)) {
       does.push({ type: 'treat', place: null, told: { ...NOTHING, deed: 'handsClean' } });
       continue;
@@ -141,7 +222,8 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
       namedHere = true;
     }
     if (places.length === 0) {
-      unread.push(clause);
+      if (said?.agent && pending === '') pending = clause;
+      else unread.push(clause);
       continue;
     }
     const rest = fresh ? found.rest : told;
@@ -169,6 +251,7 @@ function readOnce(text: string, { map, chosenId }: ReadAgainst, choose: Choose):
     if (fresh && rest === '' && does.length === before && !sure.says)
       for (const place of places) does.push({ type: 'place', place });
   }
+  if (pending !== '') unread.push(pending);
   // A place that something was done at is on the map by that.
   const doneAt = new Set(does.flatMap((deed) => (deed.type !== 'place' && 'place' in deed ? [deed.place?.name] : [])));
   const telling = does.filter((deed) => deed.type !== 'place' || !doneAt.has(deed.place.name));

@@ -81,7 +81,7 @@ export const DRY = /\b(?:bone |quite |rather |very |all )?dry\b|\bdried out\b|\b
 /** The levers of a switch, out of its way and in again. */
 export const LEVERS = /\blevers? (?:are )?(out|off|away|in|on|back)\b/;
 export const DRIES = /\b(?:dries|drying|(?:left |laid )?to dry|let dry)\b/;
-const WARM =
+export const WARM =
   /\bwarm(?:ed)?(?: it)?(?: to shrink)?\b|\b(?:hot|boil(?:ed|ing)?) water\b|\bboiled\b|\bhair ?dr[iy]er\b|\bheat ?gun\b|\bshr[iu]nk\b/;
 /** Warmed to shrink; a wash in warm water is none. */
 export const WARM_CLAUSE = {
@@ -96,7 +96,7 @@ export const SLIPPED = /\bslips?\b|\bslipping\b/;
 export const WORN =
   /\b(?:nicked|nicks?|scored|scratched|worn(?: through| out| in the middle)?|torn|bent|cracked|chipped|broken|pitted|perished|hazed|print gone)\b/;
 export const LEFT =
-  /\b(?:left (?:the )?(?:\w+ )?alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned|stays as it is|did(?:n[’']t| not) touch(?: it)?|nothing done(?: to)?)\b/;
+  /\b(?:left (?:the )?(?:\w+ )?alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned(?! yet)|stays as it is|did(?:n[’']t| not) touch(?: it)?|nothing done(?: to)?)\b(?! yet)/;
 /** Not done yet, not to be done, done by another, or true of some places only: nothing counts as done. */
 export const NOT_DONE =
   /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|would|might|could|waiting|can[’']?t|cannot|don[’']?t|do not|did(?:n[’']?t| not)|never|avoid|except|apart from|but not|by (?:the |its )?(?:owner|customer|somebody|someone)|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
