@@ -1,6 +1,6 @@
 import { writtenDay } from '../../state/written';
 import { loaderOf } from '@loose-pulley/core/base/loaders';
-import { handBackText } from '@loose-pulley/core/views/handBack';
+import { handBackSentences, type Sentence } from '@loose-pulley/core/views/handBack';
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
@@ -24,6 +24,8 @@ import { writeTicketName } from '../../parts/ticket/names';
 import { download } from '../../parts/ui/download';
 import { onePage } from './onePage';
 import { CleanOnPaper } from './CleanOnPaper';
+import { Told } from '../../parts/papers/Told';
+import { BenchName, useBenchName } from './BenchName';
 import { PaperDrawing } from './PaperDrawing';
 import {
   AnswersOnPaper,
@@ -32,6 +34,7 @@ import {
   CyclesOnPaper,
   OffersOnPaper,
   PicturesOnPaper,
+  TrainOnPaper,
   VerdictsOnPaper,
 } from './parts';
 import {
@@ -50,6 +53,7 @@ export function SheetPage() {
   const { ticket } = useTicket();
   const unit = useUnit();
   const { handBack } = ticket;
+  const bench = useBenchName();
   const views = useDriveViews();
   const recommendations = useRecommendations(views);
   // What a finer calculation may yet change is not printed.
@@ -61,9 +65,6 @@ export function SheetPage() {
     download(`${writeTicketName(ticket)}-sheet.html`, onePage(title, paper.current), 'text/html');
   };
   const paragraphs = [
-    ['Found', handBackText(ticket, 'found')],
-    ['Done', handBackText(ticket, 'done')],
-    ['Noticed and left', handBackText(ticket, 'left')],
     ['Not tested, and why', handBack.notTested],
     ['Provisional', [handBack.provisional, handBack.dueOn && `Due ${handBack.dueOn}.`].filter(Boolean).join(' ')],
     [
@@ -93,16 +94,19 @@ export function SheetPage() {
         <Button disabled={!ready} onClick={save}>
           Save as one page
         </Button>
-        <span className="text-soft">A4 or Letter. The page opens in any browser, by itself.</span>
+        <span className="text-soft">
+          A4 or Letter. The page opens in any browser, by itself. Press a sentence to see what it rests on.
+        </span>
+        <BenchName />
       </div>
       <article
         ref={paper}
         aria-label="Bench sheet"
-        className="mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
+        className="numbered mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
       >
         <header className="flex items-end justify-between gap-6 border-b-2 border-ink pb-2">
           <div>
-            <p className="text-sm text-soft">Bench sheet</p>
+            <p className="text-sm text-soft">Bench sheet{bench !== '' && `, ${bench}`}</p>
             <h2 className="text-2xl font-bold">
               {ticket.number} {ticket.machine}
             </h2>
@@ -155,6 +159,15 @@ export function SheetPage() {
             )
           );
         })}
+        {(
+          [
+            ['Found', 'found'],
+            ['Done', 'done'],
+            ['Noticed and left', 'left'],
+          ] as const
+        ).map(([title, field]) => (
+          <SentencesOnPaper key={field} title={title} sentences={handBackSentences(ticket, field)} />
+        ))}
         {paragraphs
           .filter(([, text]) => text.trim() !== '')
           .map(([title, text]) => (
@@ -164,6 +177,7 @@ export function SheetPage() {
             </section>
           ))}
         <CleanOnPaper ticket={ticket} />
+        <TrainOnPaper ticket={ticket} />
         <OffersOnPaper ticket={ticket} />
         {(handBack.minutes !== null || handBack.cost !== '') && (
           <p className="border-b border-hair py-2">
@@ -187,16 +201,31 @@ export function SheetPage() {
           </section>
         )}
         <PicturesOnPaper ticket={ticket} />
-        <footer className="flex justify-between gap-8 pt-8 text-sm">
-          <span className="grow border-t border-ink pt-1">technician</span>
-          <span className="grow border-t border-ink pt-1">date</span>
-        </footer>
-        <p className="pt-3 text-sm text-soft">
-          Sizes are relaxed inner lengths unless said otherwise; ± is two standard uncertainties. Unplug before opening.
-          Local rules and licensed practice come first.
-        </p>
+        <div className="break-inside-avoid print:break-before-avoid">
+          <footer className="flex justify-between gap-8 pt-8 text-sm">
+            <span className="grow border-t border-ink pt-1">technician</span>
+            <span className="grow border-t border-ink pt-1">date</span>
+          </footer>
+          <p className="pt-3 text-sm text-soft">
+            Sizes are relaxed inner lengths unless said otherwise; ± is two standard uncertainties. Unplug before
+            opening. Local rules and licensed practice come first.
+          </p>
+        </div>
       </article>
     </div>
+  );
+}
+
+/** Sentences of the sheet under their heading; on screen each opens to what it rests on. */
+function SentencesOnPaper({ title, sentences }: { readonly title: string; readonly sentences: readonly Sentence[] }) {
+  if (sentences.length === 0) return null;
+  return (
+    <section className="break-inside-avoid border-b border-hair py-2">
+      <h3 className="text-base">{title}</h3>
+      {sentences.map((sentence) => (
+        <Told key={sentence.text} sentence={sentence} />
+      ))}
+    </section>
   );
 }
 

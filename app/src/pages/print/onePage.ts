@@ -21,6 +21,13 @@ function carried(image: HTMLImageElement): string {
 /** What is on paper as one page that opens anywhere, by itself: its styles and pictures are in it, nothing is fetched. */
 export function onePage(title: string, article: HTMLElement): string {
   const copy = article.cloneNode(true) as HTMLElement;
+  // What is on screen only stays there; what is pressed there is a line on paper.
+  copy.querySelectorAll('.print\\:hidden').forEach((element) => element.remove());
+  copy.querySelectorAll('button').forEach((button) => {
+    const line = document.createElement('p');
+    line.append(...button.childNodes);
+    button.replaceWith(line);
+  });
   const images = article.querySelectorAll('img');
   copy.querySelectorAll('img').forEach((image, index) => {
     const original = images[index];

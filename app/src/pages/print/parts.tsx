@@ -1,3 +1,4 @@
+import { trainSaid } from '@loose-pulley/core/views/train';
 import {
   CHECKS,
   checksFor,
@@ -192,6 +193,20 @@ export function ChecksOnPaper({ ticket }: { readonly ticket: Ticket }) {
         </p>
       ))}
       {notDone.length > 0 && <p>Not done: {notDone.map((kind) => CHECKS[kind].name.toLowerCase()).join('; ')}.</p>}
+    </section>
+  );
+}
+
+/** Gears, rollers and the tray, as they were measured and tried. */
+export function TrainOnPaper({ ticket }: { readonly ticket: Ticket }) {
+  const lines = trainSaid(ticket);
+  if (lines.length === 0) return null;
+  return (
+    <section className="break-inside-avoid border-b border-hair py-2">
+      <h3 className="text-base">Gears, rollers and the tray</h3>
+      {lines.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
     </section>
   );
 }

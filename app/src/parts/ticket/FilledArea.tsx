@@ -1,8 +1,10 @@
-import { handBackText } from '@loose-pulley/core/views/handBack';
+import { handBackSentences, handBackText } from '@loose-pulley/core/views/handBack';
 import type { FilledField } from '@loose-pulley/core/record/stations';
 import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Told } from '../papers/Told';
 import { Button } from '../ui/Button';
+import { Fold } from '../ui/Fold';
 import { TextArea } from '../ui/TextLine';
 import { useTicket } from './useTicket';
 
@@ -11,6 +13,7 @@ export function FilledArea({ field, label }: { readonly field: FilledField; read
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const { own } = ticket.handBack;
+  const sentences = handBackSentences(ticket, field);
   const isOwn = own.includes(field) || ticket.closedAt !== null;
   return (
     <div className="grid gap-1">
@@ -23,6 +26,13 @@ export function FilledArea({ field, label }: { readonly field: FilledField; read
           dispatch(recordEvent({ type: 'handBackWritten', changes: { [field]: text } }, gesture))
         }
       />
+      {sentences.length > 0 && (
+        <Fold title={`What each sentence rests on: ${label.toLowerCase()}`} titleClass="text-sm text-soft">
+          {sentences.map((sentence) => (
+            <Told key={sentence.text} sentence={sentence} />
+          ))}
+        </Fold>
+      )}
       {own.includes(field) && ticket.closedAt === null && (
         <Button
           look="quiet"

@@ -69,6 +69,8 @@ export interface Settings {
   readonly lubricant: LubricantRuleId;
   /** What prints are multiplied by so that they come out at 1:1 on this bench's printer. */
   readonly printScale: number;
+  /** Who this bench is, as it stands on papers; empty where it was not said. */
+  readonly benchName: string;
 }
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -81,7 +83,11 @@ export const DEFAULT_SETTINGS: Settings = {
   askBy: 'minute',
   lubricant: 'unknown',
   printScale: 1,
+  benchName: '',
 };
+
+/** The longest name of a bench. */
+export const BENCH_NAME_MAX = 80;
 
 const recordOf = (value: unknown): Record<string, unknown> =>
   typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
@@ -112,6 +118,7 @@ export function checkSettings(kept: unknown): Settings {
     askBy: given.askBy === 'test' ? 'test' : 'minute',
     lubricant: LUBRICANT_RULES.find((one) => one === given.lubricant) ?? 'unknown',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
+    benchName: typeof given.benchName === 'string' ? given.benchName.slice(0, BENCH_NAME_MAX) : '',
   };
 }
 
@@ -138,6 +145,9 @@ const slice = createSlice({
     printScaleSet(state, { payload }: PayloadAction<number>) {
       state.printScale = payload;
     },
+    benchNamed(state, { payload }: PayloadAction<string>) {
+      state.benchName = payload.slice(0, BENCH_NAME_MAX);
+    },
     keyBound(state, { payload }: PayloadAction<{ action: KeyAction; key: string }>) {
       state.keys[payload.action] = payload.key;
     },
@@ -145,6 +155,7 @@ const slice = createSlice({
 });
 
 export const {
+  benchNamed,
   settingsLoaded,
   unitChosen,
   themeChosen,

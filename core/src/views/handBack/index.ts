@@ -1,3 +1,4 @@
 export { letter, type LetterPart } from './letter';
 export { openEnds, type OpenEnd } from './openEnds';
-export { handBackText } from './filled';
+export { handBackSentences, handBackText } from './filled';
+export type { Rest, Sentence } from './sentence';

@@ -4,7 +4,12 @@ import type { EventBody } from '../../record/ticket';
 import { letter } from '.';
 
 const parts = (list: readonly EventBody[]) =>
-  new Map(letter(recordOf([opening, ...list]).ticket, 'mm').map(({ heading, sentences }) => [heading, sentences]));
+  new Map(
+    letter(recordOf([opening, ...list]).ticket, 'mm').map(({ heading, sentences }) => [
+      heading,
+      sentences.map(({ text }) => text),
+    ]),
+  );
 const cleanRun: EventBody = { type: 'cleanRunBegun', cleanRun: { id: 'p1', startedAt: '2026-01-12T10:10:00Z' } };
 
 describe('the letter to the owner', () => {

@@ -10,13 +10,14 @@ import {
 import { counted, formatDay, type LengthUnit } from '../../base/units';
 import { beltLabel } from '../../base/shapes';
 import { remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
-import { handBackText } from './filled';
-import { OFFER_NAMES, type ComplaintState, type Try } from '../../record/stations';
+import { handBackSentences } from './filled';
+import type { Sentence } from './sentence';
+import { OFFER_NAMES, type ComplaintState, type StationId, type Try } from '../../record/stations';
 
 /** A part of the letter: a heading, and its sentences. */
 export interface LetterPart {
   readonly heading: string;
-  readonly sentences: readonly string[];
+  readonly sentences: readonly Sentence[];
 }
 
 const ANSWERS: Readonly<Record<ComplaintState, string>> = {
@@ -49,6 +50,15 @@ function circumstance({ action, place, loaded, conditions }: FailedKind): string
     loaded === null || action === 'load' || action === 'eject' ? '' : loaded ? 'with a disc in' : 'with no disc in';
   return [disc, ...conditions, place].filter((word) => word !== '').join(', ');
 }
+
+const told = (text: string, station: StationId, words: string, at = ''): Sentence => ({
+  text,
+  rests: [{ station, words, at }],
+});
+const byHand = (text: string, words = 'written at Hand back'): Sentence => told(text, 'handBack', words);
+/** Sentences of a field as an owner reads them, each ended. */
+const endedOf = (list: readonly Sentence[]): Sentence[] =>
+  list.map(({ text, rests }) => ({ text: /[.!?…]$/.test(text) ? text : `${text}.`, rests }));
 
 /** What the counting showed, in words without percentages: an owner wants to know how often, not within what bounds. */
 function shown(ticket: Ticket): string[] {
@@ -95,7 +105,7 @@ function originSaid(one: Try): string {
  * The letter to the owner, in plain words: each complaint answered, what was found, done and fitted, what was shown
  * and what was not. Parts with nothing to say are left out.
  *
- * @example letter(ticket, 'mm')[0].sentences[0] // '“shy on cold mornings”. This is not settled yet.'
+ * @example letter(ticket, 'mm')[0].sentences[0].text // '“shy on cold mornings”. This is not settled yet.'
  */
 export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
   const { handBack } = ticket;
@@ -105,41 +115,56 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
       .slice(-1)
       .map((one) => {
         const label = beltLabel(one, unit);
-        return `${role === '' ? 'The' : `The ${role}`} belt: ${label.words}${originSaid(one)}.`;
+        return told(
+          `${role === '' ? 'The' : `The ${role}`} belt: ${label.words}${originSaid(one)}.`,
+          'size',
+          'the try that was judged right');
       }),
   );
   const parts: LetterPart[] = [
     {
       heading: 'What you told us',
-      sentences: ticket.complaints.map(
-        ({ words, state, after }) =>
+      sentences: ticket.complaints.map(({ words, state, after }) =>
+        told(
           `“${words}”. ${ANSWERS[state]}${after.trim() === '' ? '' : ` ${lines(after).join(' ')}`}`,
+          'handBack',
+          'the answer to this complaint',
+        ),
       ),
     },
-    { heading: 'What we found', sentences: lines(handBackText(ticket, 'found')) },
-    { heading: 'What we did', sentences: lines(handBackText(ticket, 'done')) },
+    { heading: 'What we found', sentences: endedOf(handBackSentences(ticket, 'found')) },
+    { heading: 'What we did', sentences: endedOf(handBackSentences(ticket, 'done')) },
     { heading: 'What is in it now', sentences: fitted },
     {
       heading: 'What we offered',
       sentences: ticket.offers
         .filter(({ what }) => what.trim() !== '')
-        .map(({ what, answer, by }) => `${what}: ${OFFER_NAMES[answer]}${by.trim() === '' ? '' : ` (${by.trim()})`}.`),
+        .map(({ what, answer, by }) =>
+          byHand(`${what}: ${OFFER_NAMES[answer]}${by.trim() === '' ? '' : ` (${by.trim()})`}.`, 'what was offered'),
+        ),
     },
-    { heading: 'What we saw it do', sentences: shown(ticket) },
+    {
+      heading: 'What we saw it do',
+      sentences: shown(ticket).map((text) =>
+        told(text, 'prove', `${counted(ticket.cycles.length, 'counted cycle')} at Prove`),
+      ),
+    },
     {
       heading: 'What will not last',
       sentences: [
-        ...lines(handBack.provisional),
-        ...(handBack.dueOn === '' ? [] : [`Please bring it back by ${formatDay(handBack.dueOn)}.`]),
+        ...lines(handBack.provisional).map((text) => byHand(text)),
+        ...(handBack.dueOn === ''
+          ? []
+          : [byHand(`Please bring it back by ${formatDay(handBack.dueOn)}.`, 'the day set at Hand back')]),
       ],
     },
-    { heading: 'What we noticed and left', sentences: lines(handBackText(ticket, 'left')) },
-    { heading: 'What we did not try', sentences: lines(handBack.notTested) },
+    { heading: 'What we noticed and left', sentences: endedOf(handBackSentences(ticket, 'left')) },
+    { heading: 'What we did not try', sentences: lines(handBack.notTested).map((text) => byHand(text)) },
     {
       heading: 'Time and cost',
       sentences: [
-        ...(handBack.minutes === null ? [] : [`${counted(handBack.minutes, 'minute')} at the bench.`]),
-        ...(handBack.cost.trim() === '' ? [] : [`It costs ${handBack.cost.trim()}.`]),
+        ...(handBack.minutes === null ? [] : [byHand(`${counted(handBack.minutes, 'minute')} at the bench.`)]),
+        ...(handBack.cost.trim() === '' ? [] : [byHand(`It costs ${handBack.cost.trim()}.`)]),
       ],
     },
   ];

@@ -1,1 +1,2 @@
+export { trainSaid } from './said';
 export { beltRatios, trainTravel, trainView, type TrainView } from './view';
