@@ -1,4 +1,5 @@
-import { clauseOf, type Typed } from './clause';
+import { clauseOf } from './clause';
+import { type Typed } from './figures';
 import { has, only, type Part } from './parts';
 import type { Said } from './said';
 import { thingOf, type Thing } from './thing';

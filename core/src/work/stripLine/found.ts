@@ -1,5 +1,5 @@
-import { blankStep } from '../strip';
-import { wordsOf, type Clause, type Typed } from './clause';
+import type { Clause } from './clause';
+import type { Typed } from './figures';
 import { distinct, echoOf, said, wayOf, WAYS_MAX } from './deeds';
 import { stepOf } from './steps';
 import type { Part } from './parts';
@@ -61,9 +61,3 @@ export function foundIn(typed: Typed, parts: readonly Part[]): ReadLine | undefi
   }
   return sure(deed);
 }
-export const noteOf = (line: string): Deed => ({
-  type: 'step',
-  step: blankStep('note', line, { what: line, fate: 'noted' }),
-});
-export const whole = (typed: Typed, clause: Clause): string =>
-  wordsOf(typed, { from: clause.bits[0]?.from ?? 0, to: clause.bits.at(-1)?.to ?? 0 });

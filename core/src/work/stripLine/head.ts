@@ -1,4 +1,4 @@
-import type { Figures } from './clause';
+import type { Figures } from './figures';
 import type { Said } from './said';
 import type { Doubt } from './types';
 import { FASTENERS, SMALL, type NounKind } from './words';

@@ -1,5 +1,5 @@
 import { blankStep, type Fate, type StepDraft } from '../strip';
-import type { Typed } from './clause';
+import type { Typed } from './figures';
 import { deedOf, distinct, inOrder, keptWay, variants, wayOf, WAYS_MAX } from './deeds';
 import { foundIn } from './found';
 import type { Said } from './said';

@@ -1,4 +1,5 @@
-import { clauseOf, type Clause, type Typed } from './clause';
+import { clauseOf, type Clause } from './clause';
+import { type Typed } from './figures';
 import { keyOf } from './rules';
 import type { Said } from './said';
 
@@ -8,12 +9,17 @@ export interface Part {
   readonly clause: Clause;
 }
 
+/** Clauses that were made out already: readings of one line share most of theirs. */
+const madeOut = new WeakMap<Typed, Map<string, Clause>>();
+
 function clauseAmong(typed: Typed, bits: readonly Said[]): Clause {
   const key = bits.map(keyOf).join(' ');
-  const known = typed.clauses.get(key);
+  const of = madeOut.get(typed) ?? new Map<string, Clause>();
+  madeOut.set(typed, of);
+  const known = of.get(key);
   if (known) return known;
   const clause = clauseOf(typed, bits);
-  typed.clauses.set(key, clause);
+  of.set(key, clause);
   return clause;
 }
 

@@ -1,5 +1,5 @@
 import { changeNamed } from '../strip';
-import type { Typed } from './clause';
+import type { Typed } from './figures';
 import { distinct, echoOf, keptWay, WAYS_MAX } from './deeds';
 import { idiomOf } from './idioms';
 import { asked, kept, meant, sure } from './meaning';

@@ -1,5 +1,5 @@
 import { readings, tokensOf } from '../spoken';
-import type { Clause, Typed } from './clause';
+import type { Typed } from './figures';
 import { meant } from './meaning';
 import { bitsOf, GRAMMAR } from './rules';
 import type { Said } from './said';
@@ -19,7 +19,7 @@ const WORTH_MAKING_OUT = 1;
 /** A line as it is read, and its likely readings, the likeliest first; its bits alone do for an account of its words. */
 export function bitsRead(line: string): { readonly typed: Typed; readonly all: ReadonlyArray<Omit<Reading, 'read'>> } {
   const tokens = tokensOf(line);
-  const typed: Typed = { line, tokens, clauses: new Map<string, Clause>() };
+  const typed: Typed = { line, tokens };
   const all = readings(tokens.length, sensesOf(tokens), GRAMMAR).map(({ value, cost }) => {
     const bits = bitsOf(value);
     return { bits, cost: partsOf(typed, bits).reduce((sum, { clause }) => sum + clause.oddness, cost) };

@@ -1,4 +1,5 @@
-import { clauseOf, wordsOf, type Typed } from './clause';
+import { clauseOf } from './clause';
+import { wordsOf, type Typed } from './figures';
 import { has, only, type Part } from './parts';
 import { isOrder } from './starts';
 import { factsFrom } from './steps';
@@ -76,7 +77,13 @@ export function tell(last: Thing, { sep, clause }: Part, typed: Typed): void {
     return;
   }
   // “Up and over”, “unlatched and out”, “four screws, out”: what was done is said of the same thing.
-  if (isOrder(clause)) {
+  // “Slides back, then up”: still how it is got out.
+  const goesOn =
+    sep === 'then' &&
+    last.tells.length > 0 &&
+    only(clause, 'toward', 'where') &&
+    !clause.bits.some(({ is, away }) => is === 'toward' && away);
+  if (isOrder(clause) || goesOn) {
     last.tells.push(text);
     last.facts = { ...last.facts, ...factsFrom(clause, []) };
     return;

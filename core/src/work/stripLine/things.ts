@@ -1,4 +1,4 @@
-import type { Typed } from './clause';
+import type { Typed } from './figures';
 import { correct } from './correct';
 import { coloursTold, latchesTold, mergeBefore, withSharedFates } from './joined';
 import { has, only, SIDE, type Part } from './parts';

@@ -97,6 +97,3 @@ export const WORN =
   /\b(?:nicked|nicks?|scored|scratched|worn(?: through| out| in the middle)?|torn|bent|cracked|chipped|broken|pitted|perished|hazed|print gone)\b/;
 export const LEFT =
   /\b(?:left (?:the )?(?:\w+ )?alone|leave(?: it)?(?: alone| be)?|leaving it|left as (?:it )?is|not touched|untouched|not cleaned(?! yet)|stays as it is|did(?:n[’']t| not) touch(?: it)?|nothing done(?: to)?)\b(?! yet)/;
-/** Not done yet, not to be done, done by another, or true of some places only: nothing counts as done. */
-export const NOT_DONE =
-  /\b(?:needs?|to be|must|should|shall|will|later|tomorrow|wants?|would|might|could|waiting|can[’']?t|cannot|don[’']?t|do not|did(?:n[’']?t| not)|never|avoid|except|apart from|but not|by (?:the |its )?(?:owner|customer|somebody|someone)|without(?! ammonia)|no(?=(?: \w+)? (?:acetone|alcohol|oil|grease|spirit|water)))\b|\?/;
