@@ -1,9 +1,15 @@
 import { useId, useMemo, useRef, useState } from 'react';
 import { agentCaution } from '@loose-pulley/core/work/compatibility';
 import { cleanView } from '@loose-pulley/core/views/clean';
-import { readTreatment, type TreatmentRead, type TreatmentWay } from '@loose-pulley/core/work/treatmentLine';
+import {
+  accountOfTreatment,
+  readTreatment,
+  type TreatmentRead,
+  type TreatmentWay,
+} from '@loose-pulley/core/work/treatmentLine';
 import type { Cleaner } from '../../parts/clean/useClean';
 import { useTicket } from '../../parts/ticket/useTicket';
+import { WordsTaken } from '../../parts/typed/WordsTaken';
 import { Button } from '../../parts/ui/Button';
 import { InDoubt } from '../../parts/ui/InDoubt';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
@@ -70,6 +76,7 @@ export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; re
           Say it
         </Button>
       </div>
+      <WordsTaken words={accountOfTreatment(text, places)} />
       <div id={`${id}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
         {cleaner.waiting ? (
           <AskFirst cleaner={cleaner} onDone={() => setText('')} />

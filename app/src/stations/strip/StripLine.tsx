@@ -1,12 +1,12 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { cautionFor, type Step } from '@loose-pulley/core/work/strip';
-import { LINE_MAX, readLine, type Way } from '@loose-pulley/core/work/stripLine';
+import { accountOf, LINE_MAX, readLine, type Way } from '@loose-pulley/core/work/stripLine';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { InDoubt } from '../../parts/ui/InDoubt';
 import { ByTouch } from './ByTouch';
-import { WordsTaken } from './WordsTaken';
+import { WordsTaken } from '../../parts/typed/WordsTaken';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { useStripLine } from '../../parts/strip/useStripLine';
 import { halfLineTyped } from '../../state/store/openTicket';
@@ -102,7 +102,7 @@ export function StripLine({
           <option key={line} value={line} />
         ))}
       </datalist>
-      <WordsTaken line={text} />
+      <WordsTaken words={accountOf(text)} />
       <div id={`${list}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
         {read ? (
           <Understood read={read} asking={asking && doubtful} onWay={said} onNotYet={() => field.current?.focus()} />

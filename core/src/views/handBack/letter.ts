@@ -118,7 +118,8 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
         return told(
           `${role === '' ? 'The' : `The ${role}`} belt: ${label.words}${originSaid(one)}.`,
           'size',
-          'the try that was judged right');
+          'the try that was judged right',
+        );
       }),
   );
   const parts: LetterPart[] = [

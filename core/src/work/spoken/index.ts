@@ -18,3 +18,4 @@ export {
   TO_COME,
   VAGUE,
 } from './words';
+export { WORD_ROLES, wordsTaken, type Accounted, type WordRole } from './roles';

@@ -1,30 +1,7 @@
-import { tokensOf } from '../spoken';
+import { tokensOf, wordsTaken, type Accounted, type WordRole } from '../spoken';
 import { bitsRead } from './readings';
 import type { Said } from './said';
 import { isKnown } from './senses';
-
-/** What a word of a line is taken for. */
-export const WORD_ROLES = [
-  'count',
-  'thing',
-  'driver',
-  'done',
-  'place',
-  'how',
-  'power',
-  'denied',
-  'others',
-  'minded',
-  'idle',
-  'notKnown',
-] as const;
-export type WordRole = (typeof WORD_ROLES)[number];
-
-/** A word of a line as it was typed, and what it is taken for. */
-export interface Accounted {
-  readonly word: string;
-  readonly role: WordRole;
-}
 
 const ROLE_OF: Readonly<Partial<Record<Said['is'], WordRole>>> = {
   thing: 'thing',
@@ -78,28 +55,8 @@ export function accountOf(line: string): readonly Accounted[] {
     if (DETERMINER.test(word) && roles.get(at) !== 'count') roles.set(at, 'idle');
     if (/\p{L}/u.test(word) && !isKnown(word)) roles.set(at, 'notKnown');
   });
-  const ORDER: readonly WordRole[] = [
-    'idle',
-    'count',
-    'how',
-    'place',
-    'driver',
-    'done',
-    'thing',
-    'power',
-    'others',
-    'minded',
-    'denied',
-    'notKnown',
-  ];
-  return [...line.matchAll(/\S+/g)].map(({ 0: word, index }) => {
-    const own = tokens.flatMap(({ from, to }, at) =>
-      from < index + word.length && to > index ? [roles.get(at) ?? 'idle'] : [],
-    );
-    // Of a word with several parts, J12 or 6mm, the weightiest counts.
-    return {
-      word,
-      role: own.reduce<WordRole>((all, one) => (ORDER.indexOf(one) > ORDER.indexOf(all) ? one : all), 'idle'),
-    };
-  });
+  return wordsTaken(
+    line,
+    tokens.map(({ from, to }, at) => ({ from, to, role: roles.get(at) ?? 'idle' })),
+  );
 }

@@ -133,6 +133,8 @@ export function clauseOf(typed: Typed, bits: readonly Said[]): Clause {
     (look) => wordsOf(typed, look).toLowerCase(),
   );
   const beforeNoun = fastener && said ? compoundBefore(typed, said) : '';
+  // “2 nuts motor plate”: what stands after a fastener’s own noun is where they are.
+  const afterNoun = fastener && said && head.noun !== said.noun ? afterOwn(nameOf(typed, said), head.noun) : '';
   // A noun that fasteners stand in front of is where they are: the bridge of bridge screws.
   const impliedPlace = implied && said === undefined ? things.map((thing) => nameOf(typed, thing)) : [];
   const fate = fateOf(bits, kind, head.noun, kind === undefined ? [] : doubts, missing);
@@ -162,7 +164,8 @@ export function clauseOf(typed: Typed, bits: readonly Said[]): Clause {
         ].join(' '),
     where: fastener
       ? [
-          beforeNoun,
+          afterNoun === '' ? beforeNoun : '',
+          afterNoun,
           ...(implied ? impliedPlace : whereParts.slice(0, others.length).map(withoutOf)),
           ...places.map((bit) => withoutOf(wordsOf(typed, bit))),
         ]
@@ -199,6 +202,12 @@ function nameOf(typed: Typed, said: Said): string {
       .replace(/^of /i, '')
       .replace(/^(?:all|some|several|few|no|every|a few|all the|the)\b ?/i, ''),
   );
+}
+
+/** The words of a name after the noun itself. */
+function afterOwn(name: string, noun: string): string {
+  const at = name.toLowerCase().indexOf(noun.split(' ')[0] ?? noun);
+  return at < 0 ? '' : name.slice(at).split(' ').slice(noun.split(' ').length).join(' ');
 }
 
 /** What stands before a fastener's own noun: the lid of lid screws. */

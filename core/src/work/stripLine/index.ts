@@ -1,4 +1,4 @@
-export { accountOf, WORD_ROLES, type Accounted, type WordRole } from './account';
+export { accountOf } from './account';
 export { LINE_MAX } from './deeds';
 export { readLine } from './readLine';
 export type { Deed, ReadLine, Way } from './types';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { accountOf, readLine, WORD_ROLES, type Deed } from '.';
+import { WORD_ROLES } from '../spoken';
+import { accountOf, readLine, type Deed } from '.';
 
 const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'] as const;
 const things = fc.constantFrom('screws', 'clips', 'tabs', 'springs', 'nuts');

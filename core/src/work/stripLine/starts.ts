@@ -40,6 +40,14 @@ export function startsThing(clause: Clause, sep: string, last: Thing): 'yes' | '
     !has(clause, 'done')
   )
     return sep === 'with' && noun !== 'wire' ? 'no' : 'maybe';
+  // “Left hook up”: how the spring lay.
+  if (
+    HANDLES.test(noun) &&
+    clause.count === undefined &&
+    !has(clause, 'done') &&
+    clause.bits.some(({ is, verb }) => is === 'toward' && /^(?:up|down|over)$/.test(verb ?? ''))
+  )
+    return 'no';
   const counted = (clause.count ?? 0) > 0;
   const handled =
     HANDLES.test(noun) &&

@@ -19,7 +19,10 @@ import {
   VAGUE,
   type Edge,
   type Sense,
+  type Accounted,
   type Token,
+  type WordRole,
+  wordsTaken,
 } from '../spoken';
 import { AXLE } from './places';
 import {
@@ -227,3 +230,30 @@ export function takenIn(line: string, map: readonly MapPlace[]): readonly TakenB
   }
   return bits;
 }
+
+const ROLE_OF: Readonly<Record<Taken, WordRole>> = {
+  place: 'place',
+  agent: 'agent',
+  done: 'done',
+  outcome: 'outcome',
+  dirt: 'dirt',
+  count: 'count',
+  how: 'how',
+  denied: 'denied',
+  minded: 'minded',
+  others: 'others',
+  idle: 'idle',
+  separator: 'idle',
+  notKnown: 'notKnown',
+};
+
+/**
+ * Every word of a line of Clean with what it is taken for, to be shown under it while it is typed.
+ *
+ * @example accountOfTreatment('motor pulley acetone', []).map(({ role }) => role) // ['place', 'place', 'agent']
+ */
+export const accountOfTreatment = (line: string, map: readonly MapPlace[]): readonly Accounted[] =>
+  wordsTaken(
+    line,
+    takenIn(line.toLowerCase(), map).map(({ from, to, taken }) => ({ from, to, role: ROLE_OF[taken] })),
+  );

@@ -1,4 +1,4 @@
-import { accountOf, type WordRole } from '@loose-pulley/core/work/stripLine';
+import type { Accounted, WordRole } from '@loose-pulley/core/work/spoken';
 
 /** What a word is taken for: in words below it, and by the line under it, so that colour is never alone. */
 const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> = {
@@ -8,6 +8,9 @@ const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> 
   done: ['done', 'border-solid border-soft'],
   place: ['where', 'border-dotted border-ink'],
   how: ['how it is', 'border-dashed border-soft'],
+  agent: ['with what', 'border-double border-soft'],
+  outcome: ['how it came out', 'border-solid border-soft'],
+  dirt: ['found on it', 'border-dashed border-ink'],
   power: ['power', 'border-solid border-live'],
   denied: ['not so', 'border-double border-live'],
   others: ['by others', 'border-dashed border-live'],
@@ -17,8 +20,7 @@ const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> 
 };
 
 /** Every word of the line being typed, with what it is taken for: none is skipped in silence. */
-export function WordsTaken({ line }: { readonly line: string }) {
-  const words = accountOf(line);
+export function WordsTaken({ words }: { readonly words: readonly Accounted[] }) {
   if (words.length === 0) return null;
   return (
     <ul aria-label="What each word is taken for" className="flex flex-wrap gap-x-2 gap-y-1 text-sm">
