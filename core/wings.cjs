@@ -45,7 +45,7 @@ module.exports = [
     holds: 'what hands do and how it is said',
     rooms: {
       strip: { holds: 'steps, layers, temporary changes, the way back' },
-      spoken: { holds: 'how benches correct, deny, begin and mistype' },
+      spoken: { holds: 'how benches speak: tokens, words, slips; the chart that finds every reading' },
       stripLine: { holds: 'one typed line of Strip', uses: ['spoken', 'strip'] },
       compatibility: { holds: 'agents, materials, hazards' },
       jams: { holds: 'the ladder of each loader, turns by hand', uses: ['strip'] },

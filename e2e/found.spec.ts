@@ -134,7 +134,7 @@ test('while a line is typed each word says what it is taken for; what denies, co
   }
   // What is put right in the same breath, denied or told of others is plain, and says so before it is done.
   for (const [line, right] of [
-    ['2 clips, no, 3 clips', /^3 clips/],
+    ['2 clips, no, 3 clips', /3 clips\./],
     ['board not unscrewed', /left alone/],
     ['somebody glued the lid', /noted/],
   ] as const) {

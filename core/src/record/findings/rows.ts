@@ -22,6 +22,10 @@ export interface FindingRow {
   readonly dirt: Dirt | null;
   /** Which test of Find it answers, by the thing that it was found of. */
   readonly answers: Readonly<Partial<Record<ThingKind, TestAnswer>>>;
+  /** The cause of Find that it is the sight of: what was seen is so, whatever the table has. */
+  readonly is: string | null;
+  /** What it shows besides, where no other finding says otherwise: a belt that slips is whole, and on its pulleys. */
+  readonly shows: readonly TestAnswer[];
   /** What it ends by: the thing renewed or taken off, cleaned, or put back by hand. */
   readonly endedBy: 'renewed' | 'cleaned' | 'putBack';
   /** Kinds that cannot be so beside it, of the same thing at the same time. */
@@ -34,7 +38,16 @@ const BELT_SAID = called('belts?');
 const BELT = ['belt'] as const;
 const ROLLER = ['roller'] as const;
 const GEARS = ['gear', 'rack'] as const;
-const none = { said: null, belt: null, dirt: null, answers: {}, endedBy: 'renewed', against: [] } as const;
+const none = {
+  said: null,
+  belt: null,
+  dirt: null,
+  answers: {},
+  is: null,
+  shows: [],
+  endedBy: 'renewed',
+  against: [],
+} as const;
 const OILY: TestAnswer = ['beltFeel', 'oily'];
 const SHINY: TestAnswer = ['beltFeel', 'shiny'];
 const ROLLERS_DIRTY: TestAnswer = ['rollers', 'shiny'];
@@ -77,6 +90,7 @@ export const FINDINGS = {
   },
   beltBroken: {
     ...none,
+    is: 'beltBroken',
     name: 'belt broken',
     of: BELT,
     said: said(BELT_SAID, /\b(?:broken|broke|snapped|torn|parted|in (?:two|pieces|bits|half))\b/),
@@ -87,6 +101,7 @@ export const FINDINGS = {
   },
   beltMissing: {
     ...none,
+    is: 'beltBroken',
     name: 'belt missing',
     of: BELT,
     said: said(BELT_SAID, /\bmissing\b|\bno belt (?:in it|there|inside|at all)\b|\b(?:was|is) gone\b/),
@@ -97,6 +112,7 @@ export const FINDINGS = {
   },
   beltDissolved: {
     ...none,
+    is: 'beltDissolved',
     name: 'belt dissolved',
     of: BELT,
     said: said(
@@ -110,6 +126,7 @@ export const FINDINGS = {
   },
   beltOff: {
     ...none,
+    is: 'beltOff',
     name: 'belt off its pulleys',
     of: BELT,
     said: said(
@@ -132,6 +149,7 @@ export const FINDINGS = {
   },
   beltForeign: {
     ...none,
+    is: 'beltWrong',
     name: 'a stopgap for a belt',
     of: BELT,
     said: said(
@@ -148,6 +166,10 @@ export const FINDINGS = {
     of: BELT,
     said: said(BELT_SAID, /\bslips?\b|\bslipping\b/),
     answers: { belt: ['holdEject', 'slips'] },
+    shows: [
+      ['turnHand', 'slips'],
+      ['beltLook', 'inPlace'],
+    ],
     endedBy: 'cleaned',
     against: ['beltGrips'],
     owner: 'slipped',
@@ -157,6 +179,10 @@ export const FINDINGS = {
     name: 'belt does not slip',
     of: BELT,
     answers: { belt: ['holdEject', 'pushes'] },
+    shows: [
+      ['turnHand', 'follows'],
+      ['beltLook', 'inPlace'],
+    ],
     endedBy: 'cleaned',
     against: ['beltSlips'],
     owner: null,
@@ -183,6 +209,7 @@ export const FINDINGS = {
   dry: dirty('dry', 'dry', 'no lubricant left'),
   linkOff: {
     ...none,
+    is: 'rollerLink',
     name: 'roller link off',
     of: ['link'],
     said: said(called('links?'), /\b(?:off|loose|(?:had )?come (?:off|loose)|dropped|fallen|jumped|unhooked)\b/),
@@ -192,6 +219,7 @@ export const FINDINGS = {
   },
   rollerWorn: {
     ...none,
+    is: 'rollersWorn',
     name: 'rollers worn',
     of: ROLLER,
     said: said(called('rollers?'), /\b(?:worn|nicked|cracked|torn|nicks?)\b/),
@@ -200,6 +228,7 @@ export const FINDINGS = {
   },
   gearCracked: {
     ...none,
+    is: 'gearCracked',
     name: 'gear cracked',
     of: GEARS,
     said: said(called('gears?|gear_?wheels?|wheels?|pinions?|cogs?|racks?'), /\b(?:cracked|split|crack)\b/),
@@ -208,6 +237,7 @@ export const FINDINGS = {
   },
   gearStripped: {
     ...none,
+    is: 'gearStripped',
     name: 'teeth gone',
     of: GEARS,
     said: said(
@@ -219,6 +249,7 @@ export const FINDINGS = {
   },
   gearToothOut: {
     ...none,
+    is: 'toothOut',
     name: 'a tooth out',
     of: GEARS,
     said: said(
@@ -231,6 +262,7 @@ export const FINDINGS = {
   },
   switchTorn: {
     ...none,
+    is: 'switchTorn',
     name: 'switch torn or bent',
     of: ['switch'],
     said: said(called('switch(?:es)?'), /\b(?:torn|bent|broken|snapped)\b/),
@@ -239,6 +271,7 @@ export const FINDINGS = {
   },
   trayOffTrack: {
     ...none,
+    is: 'offTrack',
     name: 'off its track',
     of: ['tray'],
     said: said(
@@ -251,6 +284,7 @@ export const FINDINGS = {
   },
   plugLoose: {
     ...none,
+    is: 'connector',
     name: 'a plug was loose',
     of: ['plug'],
     said: said(
@@ -263,6 +297,7 @@ export const FINDINGS = {
   },
   discInPath: {
     ...none,
+    is: 'discJammed',
     name: 'a disc in the way',
     of: ['path'],
     answers: { path: ['path', 'disc'] },
@@ -271,6 +306,7 @@ export const FINDINGS = {
   },
   partInPath: {
     ...none,
+    is: 'loosePart',
     name: 'something in the way',
     of: ['path'],
     answers: { path: ['path', 'part'] },
@@ -279,6 +315,7 @@ export const FINDINGS = {
   },
   clampWeak: {
     ...none,
+    is: 'clampMagnet',
     name: 'clamp weak or crooked',
     of: ['clamp'],
     said: said(called('clamp|puck|clamper'), /\b(?:weak|crooked|off centre|wobbles|loose|broken|cracked)\b/),

@@ -114,7 +114,12 @@ export function caseOf(ticket: Ticket, knowledge: Knowledge): Case {
   const lastCure = cured[cured.length - 1]?.at;
   return {
     loader: ticket.loader,
-    observations: answersOf(ticket).map(({ testId, outcome, cured: before }) => ({ testId, outcome, cured: before })),
+    observations: answersOf(ticket).map(({ testId, outcome, cured: before, seen }) => ({
+      testId,
+      outcome,
+      cured: before,
+      ...(seen !== undefined && { seen }),
+    })),
     cured: cured.map(({ causeId }) => causeId),
     ruledOut: ticket.verdicts.filter(({ state }) => state === 'ruledOut').map(({ causeId }) => causeId),
     opened: openedOf(ticket, knowledge),

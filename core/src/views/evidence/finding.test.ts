@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, reading, recordOf, tried } from '../../../fixtures/sample';
-import { KNOWLEDGE } from '../../work/diagnosis';
+import { believe, KNOWLEDGE, machineOf, rankCauses } from '../../work/diagnosis';
 import type { EventBody } from '../../record/ticket';
 import { answersOf, caseOf, impossibleTests, offeredAnswers, sameTestElsewhere, takenFrom } from '.';
-import { newStep, EMPTY_STRIP } from '../../work/strip';
+import { blankStep, newStep, EMPTY_STRIP } from '../../work/strip';
 import { readLine } from '../../work/stripLine';
 
 const ticketOf = (list: readonly EventBody[]) => recordOf([opening, ...list]).ticket;
@@ -177,4 +177,38 @@ describe('answers of the ticket', () => {
     const failing: EventBody = { type: 'cycleLogged', cycle: { ...cycle('c1', 'bad'), at: '2026-01-12T09:50:00Z' } };
     expect(caseOf(ticketOf([...list, failing]), KNOWLEDGE).stillFails).toBe(true);
   });
+});
+
+describe('what was seen by eye or tried by hand wins over the table', () => {
+  const chances = (line: string, loader: 'tray' | 'slot' = 'tray'): ReadonlyMap<string, number> => {
+    const from: EventBody =
+      opening.type === 'ticketOpened' ? { ...opening, details: { ...opening.details, loader } } : opening;
+    const { ticket } = recordOf([
+      from,
+      {
+        type: 'stepPut',
+        step: {
+          ...newStep(EMPTY_STRIP, blankStep('note', line, { what: line, fate: 'noted' }), 's', '2026-01-12T09:30:00Z'),
+        },
+      },
+    ]);
+    const machine = machineOf(KNOWLEDGE, loader);
+    return new Map(
+      rankCauses(machine, believe(machine, caseOf(ticket))).map(({ causeId, chance }) => [causeId, chance]),
+    );
+  };
+  test('a pulley that turns under its belt: slack or slippery, at 80 in 100 and more', () => {
+    const all = chances('motor pulley turns, belt slips');
+    const slips = ['beltSlack', 'beltOily', 'beltGlazed', 'beltWrong'].reduce((sum, id) => sum + (all.get(id) ?? 0), 0);
+    expect(slips).toBeGreaterThan(0.8);
+  });
+  test.each([
+    ['belt is a stopgap, a rubber band', 'tray', 'beltWrong', 0.5],
+    ['belt snapped', 'tray', 'beltBroken', 0.8],
+    ['belt in crumbs', 'tray', 'beltDissolved', 0.8],
+    ['belt was off its pulleys', 'tray', 'beltOff', 0.8],
+    ['link had come off its pin', 'slot', 'rollerLink', 0.8],
+  ] as const)('“%s” (%s) is %s', (line, loader, cause, least) =>
+    expect(chances(line, loader).get(cause)).toBeGreaterThan(least),
+  );
 });

@@ -151,11 +151,23 @@ function found(ticket: Ticket): Taken[] {
     const answer = rowOf(kind).answers[thing];
     if (!answer || station === 'find' || (kind === 'beltSlack' && station === 'measure' && measured)) return [];
     const [testId, outcome] = answer;
-    if (driveId === null || driveId === first?.id) return [{ testId, outcome, cured: 0, from }];
+    const { is } = rowOf(kind);
+    if (driveId === null || driveId === first?.id)
+      return [{ testId, outcome, cured: 0, from, ...(is !== null && { seen: is }) }];
     return thing === 'belt' && isBeltTest(testId)
       ? [{ testId: 'otherBelts', outcome: isGoodBelt(testId, outcome) ? 'firm' : 'bad', cured: 0, from }]
       : [];
   });
+}
+
+/** What findings show besides what they are: of the first drive, where nothing else answers the test. */
+function shownBesides(ticket: Ticket): Taken[] {
+  const [first] = ticket.drives;
+  return findingsOf(ticket).flatMap(({ kind, driveId, from }): Taken[] =>
+    driveId === null || driveId === first?.id
+      ? rowOf(kind).shows.map(([testId, outcome]) => ({ testId, outcome, cured: 0, from }))
+      : [],
+  );
 }
 
 /**
@@ -187,6 +199,7 @@ export function takenFrom(ticket: Ticket): Taken[] {
     ...counted(ticket),
     ...emptyAgainstLoaded(ticket),
     ...measured(ticket),
+    ...shownBesides(ticket),
   ];
   const seen = new Set<string>();
   return all.filter(({ testId }) => !seen.has(testId) && seen.add(testId));

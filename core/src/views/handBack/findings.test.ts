@@ -228,3 +228,11 @@ test('cleaned later, it stands no more; renewed, the belt’s state is the old o
   };
   expect(asFound(recordOf([opening, said, put, cleaned]).ticket).drives[0]?.drivenSurface).toBe('clean');
 });
+
+test('a kind that is the sight of a cause names one that Find knows', () => {
+  const causes = new Set(KNOWLEDGE.causes.map(({ id }) => id));
+  for (const kind of FINDING_KINDS) {
+    const { is } = rowOf(kind);
+    if (is !== null) expect(causes.has(is), kind).toBe(true);
+  }
+});

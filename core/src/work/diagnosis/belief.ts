@@ -78,6 +78,9 @@ export interface Bearing {
   readonly seen: boolean;
 }
 
+/** How often an eye that saw the cause itself saw it wrong, beside what the table has of the answer. Judgement, no source. */
+const MISTAKEN = 0.03;
+
 /** Bayes' rule from a prior, integrated over how wrong the table may be. @returns by hypothesis, adding up to 1 */
 export function weigh(prior: Float64Array, bearings: readonly Bearing[], blurs: readonly Blur[] = BLURS): Float64Array {
   const sum = new Float64Array(prior.length);
@@ -102,7 +105,7 @@ export function weigh(prior: Float64Array, bearings: readonly Bearing[], blurs: 
  * For instance believe(machine, { …, observations: [] })[0]: 0: something is wrong
  */
 export function believe(machine: Machine, given: Case, blurs: readonly Blur[] = BLURS): Float64Array {
-  const bearings = spoken(machine, given.observations).flatMap(({ testId, outcome, cured }): Bearing[] => {
+  const bearings = spoken(machine, given.observations).flatMap(({ testId, outcome, cured, seen: sight }): Bearing[] => {
     const t = machine.tests.findIndex(({ id }) => id === testId);
     const test = machine.tests[t];
     const o = test?.outcomes.findIndex(({ id }) => id === outcome) ?? -1;
@@ -111,6 +114,13 @@ export function believe(machine: Machine, given: Case, blurs: readonly Blur[] = 
     const stillIn = given.cured.slice(cured);
     const usual = machine.usual[t]?.[o] ?? 0;
     const seen = seenCause(machine, testId, outcome) !== undefined;
+    if (stillIn.length === 0 && sight !== undefined && !given.cured.includes(sight)) {
+      const own = machine.causes.findIndex(({ id }) => id === sight);
+      const chances = machine.hypotheses.map(
+        (hypothesis, h) => (row[h] ?? 0) * (hypothesis.includes(own) ? 1 : MISTAKEN),
+      );
+      return [{ chances, usual, seen: own >= 0 }];
+    }
     if (stillIn.length === 0) return [{ chances: row, usual, seen }];
     const chances = machine.hypotheses.map(
       (hypothesis) =>

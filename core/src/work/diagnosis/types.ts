@@ -11,6 +11,8 @@ export interface Observation {
   readonly outcome: string;
   /** How many causes had been cured when it was made: what it saw, they may have caused. */
   readonly cured: number;
+  /** The cause that was seen with it, by eye or by hand: no table stands against that. */
+  readonly seen?: string;
 }
 
 /** A machine as the adviser sees it. */

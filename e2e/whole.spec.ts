@@ -1,0 +1,156 @@
+import type { Page } from '@playwright/test';
+import { expect, kept, measureBoothDeck, openTicket, take, test } from './bench';
+import { pick } from './pick';
+
+/* Six whole jobs, each ended by comparing every sentence of both papers with what was done. */
+
+const strip = (page: Page) => page.getByLabel('What came off, or what was done with it');
+async function say(page: Page, ...lines: readonly string[]): Promise<void> {
+  await page.keyboard.press('Alt+3');
+  for (const said of lines) {
+    // “line | key”: what is asked about is answered by that key.
+    const [line = '', key] = said.split(' | ');
+    await strip(page).fill(line);
+    await strip(page).press('Enter');
+    if (key) {
+      await expect(page.getByRole('group', { name: /\?$/ })).toBeVisible();
+      await page.keyboard.press(key);
+    }
+    await expect(strip(page), line).toHaveValue('');
+  }
+  await strip(page).blur();
+}
+async function cleaned(page: Page, ...lines: readonly string[]): Promise<void> {
+  await page.keyboard.press('Alt+4');
+  const field = page.getByLabel(/^What was found or done, and where/);
+  for (const line of lines) {
+    await field.fill(line);
+    await field.press('Enter');
+    await expect(field, line).toHaveValue('');
+  }
+  await field.blur();
+}
+async function complains(page: Page, words: string): Promise<void> {
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('button', { name: 'Write a complaint' }).click();
+  await page.getByLabel('Complaint 1', { exact: true }).fill(words);
+  await page.getByLabel('Complaint 1', { exact: true }).blur();
+}
+/** Counted at Prove after a treatment, each press as long as a hand holds a key. */
+async function proved(page: Page): Promise<void> {
+  await page.keyboard.press('Alt+8');
+  await page.getByRole('button', { name: 'Begin a clean run' }).click();
+  for (let cycle = 0; cycle < 3; cycle++) await page.keyboard.press('g', { delay: 100 });
+  await kept(page);
+}
+
+type Paper = Readonly<Record<string, readonly string[]>>;
+/** What stands under each heading of a paper. */
+const underHeadings = (page: Page, name: string): Promise<Paper> =>
+  page.getByRole('article', { name }).evaluate((article) =>
+    Object.fromEntries(
+      [...article.querySelectorAll('section')].map((section) => [
+        section.querySelector('h3')?.textContent ?? '',
+        // A sentence opens to what it rests on; its sign of that is no word.
+        [...section.querySelectorAll('p, button > span:first-child')].map((line) => (line.textContent ?? '').trim()),
+      ]),
+    ),
+  );
+async function letter(page: Page): Promise<Paper> {
+  await page.keyboard.press('Alt+9');
+  await page.getByRole('link', { name: 'Letter to the owner' }).click();
+  await expect(page.getByRole('article', { name: 'Letter to the owner' })).toBeVisible();
+  return underHeadings(page, 'Letter to the owner');
+}
+/** Found, done and left, as the bench sheet has them. */
+async function sheet(page: Page): Promise<Paper> {
+  await page.keyboard.press('Alt+9');
+  await page.getByRole('link', { name: 'Bench sheet, to print' }).click();
+  await expect(page.getByRole('article', { name: 'Bench sheet' })).toBeVisible();
+  const all = await underHeadings(page, 'Bench sheet');
+  return Object.fromEntries(Object.entries(all).filter(([heading]) => /^(?:Found|Done|Noticed)/.test(heading)));
+}
+
+test('a kept belt', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 58.2, section 1.2');
+  await complains(page, 'will not open');
+  await say(page, '4 ph1 underside', 'lid', 'drive pulley oily');
+  await page.keyboard.press('Alt+5');
+  await measureBoothDeck(page);
+  await cleaned(page, 'both pulleys alcohol, clean twice');
+  await page.keyboard.press('Alt+6');
+  await expect(page.getByText('None yet.')).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByText('the old belt, cleaned')).toBeVisible();
+  await page.keyboard.press('r');
+  await proved(page);
+  console.log('KEPT', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
+});
+
+test('a shrunk belt', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-25T09:00:00Z') });
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  await page.keyboard.press('Alt+4');
+  await page.getByText('Warm the old belt to shrink it').click();
+  await page.getByRole('button', { name: 'It is in the warmth: 3 minutes' }).click();
+  await page.getByRole('button', { name: 'It is out: 5 minutes to cool and dry' }).click();
+  await page.getByLabel(/^Measured cold, doubled flat/).fill('63.8');
+  await page.getByRole('button', { name: 'That is its length now' }).click();
+  await page.keyboard.press('Alt+6');
+  const shrunk = page.getByRole('region', { name: 'Instead of a new belt' }).getByRole('listitem').filter({ hasText: 'warm' });
+  console.log('SHRUNK options', await page.getByRole('region', { name: 'Instead of a new belt' }).innerText(), await shrunk.count());
+  console.log('SHRUNK', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
+});
+
+test('a stopgap replaced', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await say(page, 'lid, 4 ph1', 'belt is a stopgap, a rubber band');
+  await page.keyboard.press('Alt+5');
+  await measureBoothDeck(page);
+  await take(page, 'Path by string', '129.8');
+  await page.keyboard.press('Alt+6');
+  await page.getByRole('button', { name: 'Fit and log this try' }).click();
+  await page.keyboard.press('r', { delay: 100 });
+  await kept(page);
+  console.log('STOPGAP', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
+});
+
+test('a disc returned', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('button', { name: 'A disc was found' }).click();
+  await page.getByRole('textbox', { name: 'Whose', exact: true }).fill('Ms Tregear');
+  await kept(page);
+  await say(page, 'lid, 4 ph1', 'disc out, set aside');
+  await page.keyboard.press('Alt+1');
+  console.log('DISC takein', await page.getByRole('main').innerText());
+  console.log('DISC', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
+});
+
+test('a twin deck', async ({ page }) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await page.getByRole('button', { name: '+ drive' }).click();
+  await page.keyboard.press('Alt+1');
+  await page.getByLabel('Drive A: what it drives').fill('upper deck');
+  await page.getByLabel('Drive B: what it drives').fill('lower deck');
+  await page.getByLabel('Drive B: what it drives').blur();
+  await say(page, 'lid, 4 ph1', 'lower deck belt crumbled | 1');
+  await page.keyboard.press('Alt+9');
+  console.log('TWIN hb', await page.getByRole('main').innerText());
+  console.log('TWIN', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
+});
+
+test('a slot player’s link', async ({ page }) => {
+  await openTicket(page, 'Sallowfield S1 slot player');
+  await page.keyboard.press('Alt+1');
+  await page.getByRole('radio', { name: 'slot, rollers' }).click();
+  await say(page, 'lid, 4 ph1', 'link had come off its pin');
+  await cleaned(page, 'rollers alcohol tacky');
+  await page.keyboard.press('Alt+8');
+  await page.getByLabel(/A treatment/).fill('roller link put back on its pin');
+  await page.getByRole('button', { name: 'Record the treatment' }).click();
+  await kept(page);
+  console.log('LINK', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
+  expect(pick).toBeDefined();
+});
