@@ -2,7 +2,7 @@ import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { capital } from '@loose-pulley/core/base/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
-import { chanceOf, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/views/drive';
+import { chanceOf, gripsNow, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/views/drive';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
 
@@ -190,6 +190,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { decided } = recommendation;
   const old = canWrite ? oldBeltTry(view, 'the old belt, cleaned') : undefined;
   const keep = old && (() => log(old));
+  const grips = gripsNow(ticket, drive.id);
   usePageKey('fit', fit);
   usePageKey('keep', keep);
   if (!picked) {
@@ -221,6 +222,18 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const ruledOut = recommendation.after.forbidden(catalogueBelt);
   return (
     <div className="grid gap-3">
+      {grips !== undefined && !decided && (
+        <section aria-label="Keep it" className="grid gap-2 border-y-2 border-ink py-2">
+          <p className="text-[26px] leading-tight font-bold">Keep the old belt</p>
+          <p>
+            Fingers could not make it slip ({grips}): that counts more than its length. Put it on and prove it; renew it
+            where it slips again.
+          </p>
+          <CommitButton look="strong" className="min-h-12 w-full" keyCap={keys?.keep} disabled={!keep} onClick={keep}>
+            Keep the old belt, clean it
+          </CommitButton>
+        </section>
+      )}
       <div>
         <h3 className="text-sm font-semibold text-soft">{heading}</h3>
         <p className="text-[38px] leading-tight font-bold whitespace-nowrap">
@@ -260,12 +273,20 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
       </p>
       <Figures picked={picked} situation={situation} />
       <div className="grid gap-2">
-        <CommitButton look="strong" className="min-h-12 w-full" keyCap={keys?.fit} disabled={!canWrite} onClick={fit}>
+        <CommitButton
+          look={grips === undefined || decided ? 'strong' : 'plain'}
+          className="min-h-12 w-full"
+          keyCap={keys?.fit}
+          disabled={!canWrite}
+          onClick={fit}
+        >
           Fit and log this try
         </CommitButton>
-        <CommitButton className="min-h-12 w-full" keyCap={keys?.keep} disabled={!keep} onClick={keep}>
-          Keep the old belt, clean it
-        </CommitButton>
+        {(grips === undefined || decided) && (
+          <CommitButton className="min-h-12 w-full" keyCap={keys?.keep} disabled={!keep} onClick={keep}>
+            Keep the old belt, clean it
+          </CommitButton>
+        )}
       </div>
       <p className="flex flex-wrap gap-x-4">
         {(

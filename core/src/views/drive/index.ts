@@ -1,3 +1,4 @@
+export { gripsNow } from './grips';
 export { driveView, type Bench, type DriveView, type OfTicket } from './view';
 export { oldSectionOnSale, onSale, stockOf } from './onSale';
 export { triedBelt, type MechanismKnown } from './sisters';

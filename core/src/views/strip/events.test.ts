@@ -29,6 +29,13 @@ describe('what a line of Strip makes happen', () => {
     const ticket = after([opening], '4 ph1 underside', 'lid', 'lens cover, 2 screws');
     expect(ticket.strip.steps.map(({ number }) => number)).toEqual([1, 2, 3, 4]);
     expect(said('again 2', ticket)).toBe('Number 2 is off already.');
+    // The other deck: the same steps, numbered on, of that deck.
+    const twin = after([opening], 'upper deck: 2 ph0 and the clamp', 'same again for the lower deck');
+    expect(twin.strip.steps.map(({ number, kind, count, where }) => [number, kind, count, where]).slice(-2)).toEqual([
+      [3, 'screws', 2, 'lower deck'],
+      [4, 'part', 1, 'lower deck'],
+    ]);
+    expect(said('same again', recordOf([opening]).ticket)).toBe('Nothing came off yet that could be so again.');
     expect(said('back 9', ticket)).toBe('There is no number 9 on this strip.');
     expect(after([opening], 'lid', 'back 1').strip.steps[0]?.removals[0]?.back).toBe(1);
     expect(said('back 1', after([opening], 'lid', 'back 1'))).toBe('Number 1 is not off.');

@@ -1,5 +1,6 @@
 import {
   applyStrip,
+  blankStep,
   goneBack,
   isOpen,
   newChange,
@@ -7,6 +8,8 @@ import {
   offAgain,
   openRemoval,
   TEMPORARY_CHANGES,
+  type Step,
+  type StepDraft,
   type Strip,
 } from '../../work/strip';
 import type { Deed } from '../../work/stripLine';
@@ -23,6 +26,34 @@ export interface StripBy {
   /** The step before which it goes, where it was said to. */
   readonly beforeId?: string | undefined;
 }
+
+/** A step as it was said, without what became of it. */
+const draftOf = ({
+  kind,
+  line,
+  what,
+  fate,
+  count,
+  missing,
+  driverType,
+  lengthMm,
+  where,
+  orientation,
+  leaveAlone,
+  facts,
+}: Step): StepDraft => ({
+  ...blankStep(kind, line),
+  what,
+  fate,
+  count,
+  missing,
+  driverType,
+  lengthMm,
+  where,
+  orientation,
+  leaveAlone,
+  facts,
+});
 
 /** A disc of the bench's own, to try with: nobody waits for it. */
 const BENCHS_OWN = /\b(?:test|junk|trial|scrap|blank|our|my|bench[’']?s) (?:dis[ck]|cd|dvd)s?\b/i;
@@ -99,6 +130,19 @@ export function stripEventsOf(ticket: Ticket, deeds: readonly Deed[], by: StripB
         const off = offAgain(strip, step, at);
         if (!off.ok) return off;
         put({ type: 'stepPut', step: off.value });
+        break;
+      }
+      case 'same': {
+        const last = strip.steps.reduce<Step | undefined>(
+          (latest, one) => (latest === undefined || one.number > latest.number ? one : latest),
+          undefined,
+        );
+        if (!last) return refuse('Nothing came off yet that could be so again.');
+        for (const one of strip.steps.filter(({ line, at: when }) => line === last.line && when === last.at))
+          put({
+            type: 'stepPut',
+            step: newStep(strip, { ...draftOf(one), where: deed.where === '' ? one.where : deed.where }, newId(), at),
+          });
         break;
       }
       case 'found':

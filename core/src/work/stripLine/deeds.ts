@@ -93,6 +93,8 @@ export const echoOf = (deed: Deed): string => {
       return `Reversed: ${TEMPORARY_CHANGES[deed.kind].name}.`;
     case 'again':
       return `Number ${deed.number} comes off again.`;
+    case 'same':
+      return `The same again${deed.where === '' ? '' : `, ${deed.where}`}: what the last line said, with numbers of its own.`;
     case 'back':
       return `Number ${deed.number} is back.`;
     case 'moment':

@@ -23,6 +23,7 @@ export const MOMENT_SAID: Readonly<Record<string, string>> = {
 const NUMBER = String.raw`(?:no\.? ?|number |nr ?|bag |#)?(\d{1,4})`;
 const AGAIN = new RegExp(String.raw`^(?:again ${NUMBER}|${NUMBER}(?: off)? again)$`);
 const BACK = new RegExp(String.raw`^(?:back ${NUMBER}|${NUMBER} (?:is |are )?back(?: in| on)?)$`);
+const SAME = /^(?:the )?same(?: again)?(?: (?:on|for|at|in) (.+)|, (.+))?$/;
 const CHANGE_ENDS: ReadonlyArray<readonly [RegExp, TemporaryChangeKind]> = [
   [/\bunbridged?\b|\b(?:pads?|laser) bridge (?:removed|off|opened)\b/, 'laserBridged'],
   [/\bstop pin (?:back|in|home|refitted)\b|\bpin back\b/, 'stopPinOut'],
@@ -42,6 +43,11 @@ export function idiomOf(text: string): Way | undefined {
   const again = AGAIN.exec(text);
   const back = BACK.exec(text);
   const ends = CHANGE_ENDS.find(([pattern]) => pattern.test(text) && !/\bnot\b/.test(text))?.[1];
+  const same = SAME.exec(text);
+  if (same) {
+    const where = (same[1] ?? same[2] ?? '').replace(/^the /, '');
+    return { echo: echoOf({ type: 'same', where }), does: [{ type: 'same', where }] };
+  }
   const deed: Deed | undefined = again
     ? { type: 'again', number: Number(again[1] ?? again[2]) }
     : back

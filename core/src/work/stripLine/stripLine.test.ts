@@ -23,6 +23,8 @@ const short = ({ does }: Way): string =>
           return deed.kind;
         case 'disc':
           return 'disc';
+        case 'same':
+          return 'same';
         case 'again':
           return `again ${deed.number}`;
         case 'back':

@@ -27,7 +27,11 @@ export function thingsOf(
     const others = before.some(({ clause: told }) => has(told, 'others'));
     const last = things.at(-1);
     if (!last) {
+      // “Upper deck: 2 ph0” says of which deck.
+      const of =
+        clause.bare && parts[at + 1]?.sep === ':' && /^(?:deck|deck unit|unit|side|mechanism)$/.test(clause.noun);
       if (
+        !of &&
         clause.kind !== undefined &&
         clause.kind !== 'tool' &&
         sep !== 'when' &&
@@ -66,7 +70,8 @@ export function thingsOf(
               Object.assign(thing, { clause: { ...thing.clause, fate: 'noted' }, doubts: [] });
             else Object.assign(thing, { clause: { ...thing.clause, fate: 'off' }, doubts: [] });
         // “Underneath: four screws” says the place first; “right, four out” says nothing.
-        for (const told of before) if (first && has(told.clause, 'where')) first.tells.unshift(told.clause.text);
+        for (const told of before)
+          if (first && (has(told.clause, 'where') || told.clause.bare)) first.tells.unshift(told.clause.text);
       } else before.push(part);
       continue;
     }

@@ -10,6 +10,8 @@ export type Deed =
   | { readonly type: 'found'; readonly kind: 'object' | 'dirt'; readonly what: string; readonly where: string }
   | { readonly type: 'disc'; readonly where: string; readonly condition: string }
   | { readonly type: 'again'; readonly number: number }
+  /** What the last line said, once more, on another side or deck. */
+  | { readonly type: 'same'; readonly where: string }
   | { readonly type: 'back'; readonly number: number };
 
 /** One way to understand a line: what it would do, and that in words. */
