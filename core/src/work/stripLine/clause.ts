@@ -109,11 +109,15 @@ export function clauseOf(typed: Typed, bits: readonly Said[]): Clause {
         wordsOf(typed, bit).toLowerCase(),
       ),
   );
+  // What the owner lost is missing.
+  const lost = isIn(bits, 'others') && bits.some(({ verb }) => verb === 'lost');
   const told = bits.find(({ is }) => is === 'missing')?.number ?? 0;
   const missing =
     told > 0
       ? told
-      : short && head.kind !== undefined && FASTENERS.has(head.kind)
+      : (short || lost) &&
+          head.kind !== undefined &&
+          (FASTENERS.has(head.kind) || (isIn(bits, 'others') && /^(?:part|springs|tabs)$/.test(head.kind)))
         ? (figures.ofMany?.[0] ?? count ?? 1)
         : 0;
   const of = short && told === 0 ? figures.ofMany : null;

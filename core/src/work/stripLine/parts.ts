@@ -56,4 +56,4 @@ export const only = ({ bits }: Clause, ...of: ReadonlyArray<Said['is']>): boolea
   bits.every(({ is }) => is === 'idle' || is === 'pronoun' || of.includes(is));
 
 /** A side of the machine, and nothing else. */
-export const SIDE = /^(?:left|right|front|rear|back|top|bottom)$/;
+export const SIDE = /^(?:left|right|front|rear|back|top|bottom)(?: side)?$/;

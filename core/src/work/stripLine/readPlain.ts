@@ -1,12 +1,13 @@
 import { changeNamed } from '../strip';
+import type { Clause } from './clause';
 import type { Typed } from './figures';
-import { distinct, echoOf, keptWay, WAYS_MAX } from './deeds';
+import { distinct, echoOf, keptWay, wayOf, WAYS_MAX } from './deeds';
 import { idiomOf } from './idioms';
 import { asked, kept, meant, sure } from './meaning';
 import { readingsOf, type Reading } from './readings';
 import type { Said } from './said';
 import { partsOf, type Part } from './parts';
-import type { Deed, ReadLine } from './types';
+import type { Deed, ReadLine, Way } from './types';
 import { FASTENERS } from './words';
 
 const NO_CHANGE =
@@ -18,6 +19,8 @@ function changeIn(line: string, parts: readonly Part[]): Deed | undefined {
   const [head] = parts;
   const kind = NO_CHANGE.test(line.toLowerCase()) ? undefined : changeNamed(line);
   const of = head?.clause.kind;
+  // “Belt no 2” is a belt.
+  if (kind === 'noBelt' && !/\bno (?:\w+ )?belt\b/i.test(line)) return undefined;
   if (head?.clause.none && head.clause.where !== '') return undefined;
   // A hinge pin is no stop pin.
   const names = head?.clause.bits.find(({ is }) => is === 'thing')?.nouns ?? [];
@@ -53,8 +56,11 @@ export function readPlain(line: string): ReadLine | undefined {
     return asked('Is this it?', [...best.read.ways.slice(0, WAYS_MAX - 1), keptWay(line)]);
   if (isStrange(typed, best) && best.read.ways.length === 1 && !best.read.unread)
     return asked('Is this it?', [...best.read.ways, keptWay(line)]);
-  if (leavesNumbers(best) && best.read.ways.length === 1 && !best.read.unread)
-    return asked('How many of what?', [...best.read.ways, keptWay(line)]);
+  if (leavesNumbers(typed, best) && best.read.ways.length === 1 && !best.read.unread)
+    return asked(
+      'How many of what?',
+      distinct([...best.read.ways, ...summed(best.read, partsOf(typed, best.bits)), keptWay(line)]),
+    );
   const key = ({ ways }: ReadLine): string => ways.map(({ echo }) => echo).join('|');
   const other = others.find(
     ({ cost, read }) =>
@@ -114,26 +120,58 @@ function isStrange(typed: Typed, { bits, read }: Reading): boolean {
   });
 }
 
-/** Whether a number of the line is none of the counts that it came to, nor part of their sum. */
-function leavesNumbers({ bits, read }: Reading): boolean {
-  if (!acts(read)) return false;
-  const said = bits.flatMap(({ is, count, number, within }): readonly number[] => [
-    ...(count?.number !== undefined && count.ofMany === undefined ? [count.number] : []),
-    ...((is === 'count' || is === 'missing') && number !== undefined ? [number] : []),
+/** The counts that a clause says, each side and each corner multiplied. */
+function countsSaid({ bits }: Clause): readonly number[] {
+  const each = bits.find(({ is, number }) => is === 'each' && number !== undefined)?.number ?? 1;
+  return bits.flatMap(({ is, count, number, within }): readonly number[] => [
+    ...(count?.number !== undefined && count.ofMany === undefined ? [count.number * each] : []),
+    ...((is === 'count' || is === 'missing') && number !== undefined ? [number * each] : []),
     ...(within?.count?.number !== undefined && FASTENERS.has(within.kind ?? 'part') ? [within.count.number] : []),
   ]);
-  if (said.length < 2) return false;
-  const counts = (read.ways[0]?.does ?? []).flatMap((deed) =>
-    deed.type === 'step' ? [deed.step.count, deed.step.missing] : [],
+}
+
+/**
+ * Whether a number of the line came to nothing: each has to be a count of its own, or part of the sum that a count is. What
+ * only tells two long and two short of four apart is none.
+ */
+function leavesNumbers(typed: Typed, { bits, read }: Reading): boolean {
+  if (!acts(read)) return false;
+  const clauses = partsOf(typed, bits).map(({ clause }) => clause);
+  const all = clauses.flatMap(countsSaid);
+  if (all.length < 2) return false;
+  const steps = (read.ways[0]?.does ?? []).flatMap((deed) =>
+    deed.type === 'step' ? [deed.step.count - deed.step.missing, deed.step.missing] : [],
   );
-  const sum = said.reduce((all, one) => all + one, 0);
-  const most = Math.max(...said);
-  return (
-    !said.every((number) => number < 2 || counts.includes(number)) &&
-    !counts.includes(sum) &&
-    !counts.includes(most) &&
-    !counts.some((count) => count > most && count % most === 0)
+  const most = Math.max(...all);
+  const telling = clauses.filter(
+    ({ bits: own, kind }) =>
+      kind === undefined && own.some(({ is }) => is === 'look' || is === 'pronoun' || is === 'missing'),
   );
+  const aside = telling.flatMap(countsSaid);
+  const said =
+    aside.reduce((sum, one) => sum + one, 0) <= most
+      ? clauses.filter((one) => !telling.includes(one)).flatMap(countsSaid)
+      : all;
+  // Each count takes one number that is like it; a sum takes all of them.
+  if (steps.includes(said.reduce((sum, one) => sum + one, 0))) return false;
+  const left = [...steps];
+  return said.some((number) => {
+    const at = left.indexOf(number);
+    if (at >= 0) left.splice(at, 1);
+    return at < 0 && number > 1;
+  });
+}
+
+/** The same with all the numbers as one count, where there is one thing that is counted. */
+function summed({ ways }: ReadLine, parts: readonly Part[]): readonly Way[] {
+  const [way] = ways;
+  const steps = (way?.does ?? []).filter(
+    (deed) => deed.type === 'step' && deed.step.kind !== 'note' && FASTENERS.has(deed.step.kind),
+  );
+  const [one] = steps;
+  if (!way || steps.length !== 1 || one?.type !== 'step') return [];
+  const sum = parts.flatMap(({ clause }) => countsSaid(clause)).reduce((all, number) => all + number, 0);
+  return [wayOf(way.does.map((deed) => (deed === one ? { ...one, step: { ...one.step, count: sum } } : deed)))];
 }
 
 /** Whether two readings would make something else happen: where is no matter of a question. */

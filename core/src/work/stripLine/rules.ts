@@ -53,7 +53,12 @@ const COUNTS: readonly Rule<Said>[] = [
   rule('Count', 'num pieces dot', countAt(0), -0.5),
   rule('Count', 'qty num', countAt(1)),
   rule('Count', 'num vague', countAt(0), 0.2),
-  rule('Count', 'vague num', countAt(1), 0.1),
+  rule(
+    'Count',
+    'vague num',
+    (parts) => (/^all (?:but|except|bar)$/.test(part(parts, 0).noun ?? '') ? undefined : countAt(1)(parts)),
+    0.1,
+  ),
   rule('Count', 'num awayOff', countAt(0), 1.2),
   rule('Count', 'num or num', ([a, , b]) =>
     a && b ? over([a, b], { is: 'count', number: b.number ?? 0, counts: [b.number ?? 0, a.number ?? 0] }) : undefined,

@@ -91,7 +91,8 @@ function* entries(): Generator<readonly [string, Sense<Word>]> {
   for (const one of list(OTHERS)) yield word(one, 'others', 'others', {}, -0.5);
   for (const [one, number] of Object.entries(NUMBERS)) yield word(one.replaceAll('_', ' '), 'num', 'count', { number });
   for (const one of ['another', 'one more', 'a further']) yield word(one, 'num', 'count', { number: 1 }, -0.1);
-  for (const one of list(VAGUE)) yield word(one, 'vague', 'vague', {}, /^all (?:but|except|bar)$/.test(one) ? -0.5 : 0);
+  for (const one of list(VAGUE))
+    yield word(one, 'vague', 'vague', { noun: one }, /^all (?:but|except|bar)$/.test(one) ? -0.5 : 0);
   for (const one of list(ORDINALS)) yield word(one, 'ordinal', 'figure', { plain: true });
   for (const one of [
     'the',

@@ -67,6 +67,26 @@ export function tell(last: Thing, { sep, clause }: Part, typed: Typed): void {
     };
     return;
   }
+  // “All but one”: of how many is not said.
+  if (has(clause, 'vague') && clause.kind === undefined && last.clause.count === undefined && last.clause.plural) {
+    last.tells.push(text);
+    last.doubts = [...last.doubts.filter(({ about }) => about !== 'count'), { about: 'count', counts: [2, 3, 4] }];
+    return;
+  }
+  // “2 each”: of so many as there are of what they hold.
+  if (
+    only(clause, 'count') &&
+    /\b(?:each|apiece)$/.test(text) &&
+    clause.count !== undefined &&
+    last.clause.count === undefined
+  ) {
+    last.tells.push(text);
+    last.doubts = [
+      ...last.doubts.filter(({ about }) => about !== 'count'),
+      { about: 'count', counts: [2 * clause.count, 4 * clause.count, clause.count] },
+    ];
+    return;
+  }
   if (only(clause, 'count') && last.clause.count === undefined && clause.count !== undefined) {
     last.clause = { ...last.clause, count: clause.count };
     last.doubts = last.doubts.filter(({ about }) => about !== 'count');

@@ -52,7 +52,7 @@ export const NOUNS: ReadonlyArray<readonly [NounKind, string]> = [
     'sludge crumb fluff dust dirt hair insect spider moth wasp fly goo gunk tar residue rust grease grime debris nest droppings film wax glue ' +
       'varnish soot ash sand oil lint muck cobweb gum smear corrosion',
   ],
-  ['disc', 'disc disk cd dvd record'],
+  ['disc', 'disc disk cd dvd record test_disc junk_disc trial_disc cleaning_disc scrap_disc'],
   [
     'object',
     'coin toy pen pencil paper paperclip paper_clip staple crayon hairpin marble bead matchstick cracker biscuit playing_card stamp ' +
