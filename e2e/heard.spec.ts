@@ -137,7 +137,7 @@ test('temporary changes that contradict each other are named, and pads under a m
 
 test('a cycle cannot be counted unplugged; with a plug out it is a trial, and counts for nothing', async ({ page }) => {
   await toStrip(page);
-  await type(page, 'motor plug pulled', 'unplugged');
+  await type(page, 'motor plug pulled', 'mains unplugged');
   await station(page, 1);
   const log = page.getByRole('region', { name: 'Cycles counted before anything is done' });
   await log.getByRole('button', { name: /^Bad/ }).click();

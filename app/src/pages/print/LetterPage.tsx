@@ -40,7 +40,7 @@ export function LetterPage() {
       </div>
       <article
         aria-label="Letter to the owner"
-        className="numbered mx-auto max-w-[170mm] border border-hair bg-sheet p-8 text-[17px] leading-relaxed print:max-w-none print:border-0 print:p-0 print:text-[12pt]"
+        className="mx-auto max-w-[170mm] border border-hair bg-sheet p-8 text-[17px] leading-relaxed print:max-w-none print:border-0 print:p-0 print:text-[12pt]"
       >
         <header className="border-b-2 border-ink pb-2">
           <h2 className="text-2xl font-bold">{ticket.machine || 'Your machine'}</h2>

@@ -102,7 +102,7 @@ export function SheetPage() {
       <article
         ref={paper}
         aria-label="Bench sheet"
-        className="numbered mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
+        className="mx-auto max-w-[190mm] border border-hair bg-sheet p-6 text-[15px] leading-snug print:max-w-none print:border-0 print:p-0 print:text-[10.5pt]"
       >
         <header className="flex items-end justify-between gap-6 border-b-2 border-ink pb-2">
           <div>

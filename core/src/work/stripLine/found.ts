@@ -53,6 +53,9 @@ export function foundIn(typed: Typed, parts: readonly Part[]): ReadLine | undefi
   const lay = LAY.test(text);
   if (about.kind !== undefined && about.bits.some(({ is }) => is === 'how') && !lay)
     return /\bloose\b/.test(text) ? asked('What was found?', [wayOf([deed]), wayOf([observed])]) : sure(observed);
+  // “Tray found half open” tells of the tray.
+  const machine = about.kind !== undefined && /^(?:part|cover|gear|connector)$/.test(about.kind);
+  if (machine && !lay && !/^(?:i )?(?:found|discovered)\b|^there\b/i.test(text)) return sure(observed);
   if (about.kind === 'belt') return asked('What was found?', [wayOf([observed]), wayOf([deed])]);
   // “Circlip flew away, found on the floor”: it came off, and is in hand.
   if (later > 0 && head.clause.kind !== undefined) {

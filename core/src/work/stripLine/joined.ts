@@ -48,6 +48,11 @@ export function coloursTold(things: Thing[], before: readonly Part[]): Thing[] {
     };
     return things;
   }
+  // “One left, one right, both screws out”: they are told, and counted once.
+  const told = before
+    .flatMap(({ clause }) => clause.bits.flatMap(({ is, number = 0 }) => (is === 'count' ? [number] : [])))
+    .reduce((sum, one) => sum + one, 0);
+  if (told > 0 && told === named.clause.count && /^(?:both|all)\b/.test(named.clause.text)) return things;
   const more = before.flatMap(({ clause, sep }) =>
     clause.count !== undefined && (has(clause, 'look') || has(clause, 'where'))
       ? [thingOf({ ...clause, kind, noun, what: noun, fate: named.clause.fate }, sep)]

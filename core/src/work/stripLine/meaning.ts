@@ -7,7 +7,7 @@ import { stepOf } from './steps';
 import { partsOf, type Part } from './parts';
 import { thingsOf } from './things';
 import type { Deed, Doubt, ReadLine, Way } from './types';
-import { STEP_KINDS_SAID } from './words';
+import { ORDERED, STEP_KINDS_SAID } from './words';
 
 /** A line that means one thing. */
 export const sure = (way: Way): ReadLine => ({ ways: [way], asks: '', unread: false });
@@ -39,7 +39,10 @@ export function meant(typed: Typed, bits: readonly Said[]): ReadLine {
   if (!head) return kept(line, 'off', 'Not read: kept as typed, with a number, and asked for on the way back.', true);
   const start = head.clause.bits.find(({ is }) => is !== 'idle');
   const minded = kept(line, 'noted', 'Noted, as what to mind: nothing came off.');
-  if (start?.is === 'mind') return minded;
+  // “Turn it over” is an order.
+  const next = head.clause.bits.find(({ is, from }) => is !== 'idle' && start !== undefined && from > start.from);
+  if (start?.is === 'mind' || (start?.is === 'done' && ORDERED.has(start.verb ?? '') && next?.is === 'pronoun'))
+    return minded;
   if (head.sep === 'when' && !/^so that/i.test(line)) {
     // “Without undoing the plugs, board flipped” tells of a deed after all.
     const later = parts

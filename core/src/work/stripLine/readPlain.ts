@@ -116,7 +116,12 @@ function isStrange(typed: Typed, { bits, read }: Reading): boolean {
     const is = (one: Said['is']): boolean => clause.bits.some((bit) => bit.is === one);
     const stray =
       is('strange') && sep !== 'when' && (at === 0 || clause.count !== undefined || is('deny') || is('others'));
-    return stray || (clause.guessed && clause.count !== undefined && clause.count > 1);
+    // A name of which no word is known may be a slip.
+    const nameless =
+      clause.guessed &&
+      at === 0 &&
+      clause.bits.some((bit) => bit.is === 'thing' && (bit.nouns ?? []).length === 0 && bit.guessed);
+    return stray || nameless || (clause.guessed && clause.count !== undefined && clause.count > 1);
   });
 }
 

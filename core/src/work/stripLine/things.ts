@@ -175,6 +175,16 @@ export function thingsOf(
       push(part);
       continue;
     }
+    // “A screw and a clip on each side”: as many of either.
+    const each = clause.bits.find(({ is, number }) => is === 'each' && number !== undefined)?.number;
+    if (
+      each !== undefined &&
+      sep === 'and' &&
+      clause.kind !== undefined &&
+      last.clause.count === undefined &&
+      !last.clause.plural
+    )
+      last.clause = { ...last.clause, count: each };
     const starts = figured ? 'no' : startsThing(clause, sep, last);
     if (starts === 'yes') {
       push(part);
