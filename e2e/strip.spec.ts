@@ -129,7 +129,7 @@ test('a bridged laser and power asked for: it asks first, everywhere', async ({ 
   await page.getByRole('button', { name: 'It is plugged in' }).click();
   await expect(page.getByLabel('Mains', { exact: true })).toHaveAttribute('data-chosen', 'plugged');
   await page.keyboard.press('Alt+3');
-  await type(page, 'stop pin out', 'unplugged');
+  await type(page, 'stop pin out', 'mains unplugged');
   await expect(page.getByLabel('Mains', { exact: true })).toHaveAttribute('data-chosen', 'unplugged');
   await type(page, 'lid on');
   await expect(page.getByRole('alert').filter({ hasText: 'The lid, with this still open' })).toContainText(

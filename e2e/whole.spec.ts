@@ -98,8 +98,15 @@ test('a shrunk belt', async ({ page }) => {
   await page.getByLabel(/^Measured cold, doubled flat/).fill('63.8');
   await page.getByRole('button', { name: 'That is its length now' }).click();
   await page.keyboard.press('Alt+6');
-  const shrunk = page.getByRole('region', { name: 'Instead of a new belt' }).getByRole('listitem').filter({ hasText: 'warm' });
-  console.log('SHRUNK options', await page.getByRole('region', { name: 'Instead of a new belt' }).innerText(), await shrunk.count());
+  const shrunk = page
+    .getByRole('region', { name: 'Instead of a new belt' })
+    .getByRole('listitem')
+    .filter({ hasText: 'warm' });
+  console.log(
+    'SHRUNK options',
+    await page.getByRole('region', { name: 'Instead of a new belt' }).innerText(),
+    await shrunk.count(),
+  );
   console.log('SHRUNK', JSON.stringify(await letter(page)), JSON.stringify(await sheet(page)));
 });
 

@@ -1,3 +1,4 @@
+import { findingsOf } from '../../record/findings';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -90,6 +91,18 @@ describe('a ticket as a file', () => {
     if (!frozen.ok) throw new Error(frozen.problem);
     expect(frozen.value.ticket).toMatchObject({ promise: null, wants: [] });
     expect(frozen.value.ticket.cleaning.places.length).toBeGreaterThan(0);
+  });
+  test.each([
+    [1, ['glazed motorPulley']],
+    [2, ['partInPath path', 'glazed motorPulley']],
+    [3, ['partInPath path', 'glazed motorPulley', 'oily drivenPulley']],
+    [4, ['partInPath path', 'glazed motorPulley']],
+    [5, ['partInPath path', 'glazed motorPulley', 'beltSlack belt']],
+    [6, ['partInPath path', 'glazed motorPulley', 'beltSlack belt']],
+  ])('of version %i: what was found is read of it as of a new one, with nothing rewritten', (version, found) => {
+    const frozen = readTicketFile(file(`fixtures/ticket-v${version}.json`), 'old.json');
+    if (!frozen.ok) throw new Error(frozen.problem);
+    expect(findingsOf(frozen.value.ticket).map(({ kind, thing }) => `${kind} ${thing}`)).toEqual(found);
   });
   test('of version 4 too: nothing said of how the old belt was found, no belt measured in the hand', () => {
     const frozen = readTicketFile(file('fixtures/ticket-v4.json'), 'ticket-v4.json');
