@@ -1,3 +1,4 @@
+import { provisionalNow } from '@loose-pulley/core/record/ticket';
 import { writtenDay } from '../../state/written';
 import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { handBackSentences, type Sentence } from '@loose-pulley/core/views/handBack';
@@ -53,6 +54,7 @@ export function SheetPage() {
   const { ticket } = useTicket();
   const unit = useUnit();
   const { handBack } = ticket;
+  const provisional = provisionalNow(ticket);
   const bench = useBenchName();
   const views = useDriveViews();
   const recommendations = useRecommendations(views);
@@ -66,7 +68,10 @@ export function SheetPage() {
   };
   const paragraphs = [
     ['Not tested, and why', handBack.notTested],
-    ['Provisional', [handBack.provisional, handBack.dueOn && `Due ${handBack.dueOn}.`].filter(Boolean).join(' ')],
+    [
+      'Provisional',
+      [provisional.text, provisional.dueOn && `Due ${writtenDay(provisional.dueOn)}.`].filter(Boolean).join(' '),
+    ],
     [
       'Discs',
       ticket.discs

@@ -51,7 +51,7 @@ export function Remedies({
       recordEvent({
         type: 'handBackWritten',
         changes: {
-          provisional: withProvisional(ticket.handBack.provisional, drive.name, id),
+          provisional: withProvisional(ticket.handBack.provisional, drive, id),
           dueOn: monthsLater(today(), dueMonths(id)?.months ?? REMEDIES[id].dueMonths),
         },
       }),

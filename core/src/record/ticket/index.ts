@@ -25,3 +25,4 @@ export { picturesNamed, summarise, type TicketSummary } from './summary';
 export { REMEDY_KIND_NAMES, REMEDY_KINDS, remedyOf, type Judged, type Remedied, type RemedyKind } from './outcome';
 export { writeTicketFile } from './writeTicketFile';
 export { recheckTargets, type RecheckTarget } from './rechecks';
+export { provisionalNow, provisionalSaid } from './provisional';

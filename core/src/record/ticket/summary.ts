@@ -1,3 +1,4 @@
+import { provisionalNow } from './provisional';
 import { driveFactsOf } from './driveFacts';
 import { AGENT_NAMES } from '../../work/compatibility';
 
@@ -91,6 +92,7 @@ export function summarise(record: TicketRecord): TicketSummary {
   const finding = facts && oldBeltFinding(facts);
   const marks = marksOf(ticket);
   const { park } = ticket.strip;
+  const provisional = provisionalNow(ticket);
   return {
     version: SUMMARY_VERSION,
     id: ticket.id,
@@ -104,10 +106,7 @@ export function summarise(record: TicketRecord): TicketSummary {
       ticket.waiting.for === 'nothing' && park && park.awaited.trim() !== ''
         ? { for: 'parts', what: park.awaited.slice(0, 200) }
         : ticket.waiting,
-    due:
-      ticket.handBack.dueOn === ''
-        ? null
-        : { what: ticket.handBack.provisional || 'to be looked at again', on: ticket.handBack.dueOn },
+    due: provisional.dueOn === '' ? null : { what: provisional.text || 'to be looked at again', on: provisional.dueOn },
     timers: ticket.timers.filter(({ endedAt }) => endedAt === null),
     marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[marks[station]]).join(''),
     next: nextStation(ticket),

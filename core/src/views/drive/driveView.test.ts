@@ -102,9 +102,9 @@ describe('the recommendation', () => {
     expect(stretched?.thicknessMm).toBe(1.2);
     expect(remedyTry(measured, settled, 'keep')?.innerLengthMm).toBe(old);
     expect(remedyTry(measured, settled, 'band')).toBeUndefined();
-    const once = withProvisional('Roller worn.', 'A', 'stretch');
-    expect(once).toBe('Roller worn.\nDrive A: stretch the next size down.');
-    expect(withProvisional(once, 'A', 'stretch')).toBe(once);
+    const once = withProvisional('Roller worn.', { role: '' }, 'stretch');
+    expect(once).toBe('Roller worn.\nThe belt is a smaller one, stretched.');
+    expect(withProvisional(once, { role: '' }, 'stretch')).toBe(once);
   });
   test('the same view asks the same question', () => expect(questionOf(view)).toBe(question));
 });

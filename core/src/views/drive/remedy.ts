@@ -3,6 +3,7 @@ import { isGone } from '../../physics/drive';
 import { CATALOGUE } from '../../belts/catalogue';
 import { REMEDIES, type RemedyId } from '../../belts/probability';
 import type { Try } from '../../record/stations';
+import { provisionalSaid, type RemedyKind } from '../../record/ticket';
 import type { Recommendation } from './recommendation';
 import type { DriveView } from './view';
 
@@ -67,13 +68,21 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
   return old && { ...old, because: shared.because };
 }
 
+/** How a remedy counts among those that the log tells apart. */
+const KIND_OF: Readonly<Record<RemedyId, RemedyKind>> = {
+  keep: 'cleaned',
+  warm: 'shrunk',
+  stretch: 'stretched',
+  band: 'band',
+};
+
 /**
  * What is provisional with one thing more: what stands there already is kept.
  *
- * @example withProvisional('Roller worn.', 'A', 'warm') // 'Roller worn.\nDrive A: warm to shrink.'
+ * @example withProvisional('Roller worn.', { role: '' }, 'warm') // 'Roller worn.\nThe belt is your old one, shrunk by warmth.'
  */
-export function withProvisional(standing: string, driveName: string, id: RemedyId): string {
-  const line = `Drive ${driveName}: ${REMEDIES[id].name}.`;
+export function withProvisional(standing: string, drive: Pick<DriveView['drive'], 'role'>, id: RemedyId): string {
+  const line = provisionalSaid(drive, KIND_OF[id]) ?? '';
   const lines = standing.split('\n').filter((one) => one.trim() !== '');
   return lines.includes(line) ? standing : [...lines, line].join('\n');
 }

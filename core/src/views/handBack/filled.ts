@@ -167,6 +167,14 @@ function done(ticket: Ticket): Sentence[] {
             ),
           ];
     }),
+    ...ticket.discs
+      .filter(({ returned }) => returned)
+      .map(({ whose }) =>
+        sentence(
+          whose.trim() === '' ? 'the disc given back' : `the disc of ${whose.trim()} given back`,
+          rest('takeIn', 'discs in custody'),
+        ),
+      ),
     ...(ticket.cleaning.jam?.out && ticket.cleaning.jam.what.trim() !== ''
       ? [sentence(`taken out: ${ticket.cleaning.jam.what}`, rest('clean', 'what was in the way'))]
       : []),

@@ -9,7 +9,7 @@ import {
 } from '../../work/proving';
 import { counted, formatDay, type LengthUnit } from '../../base/units';
 import { beltLabel } from '../../base/shapes';
-import { remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
+import { provisionalNow, remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
 import { handBackSentences } from './filled';
 import type { Sentence } from './sentence';
 import { OFFER_NAMES, type ComplaintState, type StationId, type Try } from '../../record/stations';
@@ -109,6 +109,7 @@ function originSaid(one: Try): string {
  */
 export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
   const { handBack } = ticket;
+  const provisional = provisionalNow(ticket);
   const fitted = ticket.drives.flatMap(({ role, tries }) =>
     tries
       .filter(({ verdict }) => verdict === 'right')
@@ -153,10 +154,10 @@ export function letter(ticket: Ticket, unit: LengthUnit): LetterPart[] {
     {
       heading: 'What will not last',
       sentences: [
-        ...lines(handBack.provisional).map((text) => byHand(text)),
-        ...(handBack.dueOn === ''
+        ...lines(provisional.text).map((text) => byHand(text)),
+        ...(provisional.dueOn === ''
           ? []
-          : [byHand(`Please bring it back by ${formatDay(handBack.dueOn)}.`, 'the day set at Hand back')]),
+          : [byHand(`Please bring it back by ${formatDay(provisional.dueOn)}.`, 'the day set at Hand back')]),
       ],
     },
     { heading: 'What we noticed and left', sentences: endedOf(handBackSentences(ticket, 'left')) },

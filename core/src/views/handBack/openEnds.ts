@@ -17,7 +17,7 @@ import {
 } from '../../work/proving';
 import { counted, listed, plural } from '../../base/units';
 import { isOpen, leftOvers, lidNow, openRemoval } from '../../work/strip';
-import { recheckTargets, type Ticket } from '../../record/ticket';
+import { provisionalNow, recheckTargets, type Ticket } from '../../record/ticket';
 import type { StationId } from '../../record/stations';
 import { handBackText } from './filled';
 
@@ -150,7 +150,8 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
   if (loaderOf(ticket.loader).has.discs && ticket.cycles.length > 0 && !discTried(ticket)) {
     tell('No cycle was counted with a disc in since the last treatment.', 'prove');
   }
-  if (ticket.handBack.provisional.trim() !== '' && ticket.handBack.dueOn === '') {
+  const provisional = provisionalNow(ticket);
+  if (provisional.text.trim() !== '' && provisional.dueOn === '') {
     tell('Something is provisional, with no day to look at it again.', 'handBack');
   }
   if (handBackText(ticket, 'done').trim() === '') tell('What was done is not written yet.', 'handBack');

@@ -66,6 +66,9 @@ function ofDrives({ drives, strip }: MapOf): Place[] {
   });
 }
 
+/** Places that every drive has by itself. */
+const PULLEYS: ReadonlySet<PlaceKind> = new Set(['motorPulley', 'drivenPulley']);
+
 /**
  * Every place of the machine: what was said of, then what the drives, the strip and the kind of loader suggest.
  *
@@ -79,6 +82,8 @@ export function placesOf(of: MapOf): readonly MapPlace[] {
   const steps = strip.steps.flatMap((step): Place[] => {
     if (taken.has(step.id) || !STEP_PLACES.has(step.kind) || step.kind === 'belt') return [];
     const kind = kindNamed(`${step.what}`) ?? (step.kind === 'gear' ? 'gear' : undefined);
+    // What was only seen of a pulley is seen of the drive's own, which is on the map already.
+    if (step.fate === 'noted' || drives.some((one) => one.kind === kind && PULLEYS.has(one.kind))) return [];
     return kind && kind !== 'belt'
       ? [blank(`step-${step.id}`, kind, step.what || PLACE_KNOWN[kind].name, { stepId: step.id, number: step.number })]
       : [];

@@ -131,7 +131,9 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     kind === 'connector' &&
     bits.some(({ is, verb }) => is === 'toward' && /^(?:half|part)/.test(verb ?? ''))
   )
-    return either('loosened', 'off');
+    return bits.some(({ is, verb }) => is === 'toward' && verb === 'half in')
+      ? either('noted', 'loosened')
+      : either('loosened', 'off');
   if (done.has('pulled') && aside && kind !== 'connector') return sure('movedAside');
   if (done.has('pulled')) {
     if (kind === 'connector') return sure('pulled');

@@ -8,7 +8,7 @@ import type { Deed, ReadLine, Way } from './types';
 /* What lay loose, dirt, a disc, or how something was found to be. */
 
 const LAY =
-  /\b(?:fell|fallen|dropped|jumped|flew) out\b|\brattl\w+|\blying\b|\bloose (?:in|under|inside|behind|below|beneath)\b/;
+  /\b(?:fell|fallen|dropped|jumped|flew) out\b|\brattl\w+|\brolling (?:about|around|loose)\b|\blying\b|\bloose (?:in|under|inside|behind|below|beneath)\b/;
 const FOUND = /\b(?:found|discovered)\b|^there(?:'?s| is| was| were| are)\b/;
 const FOUND_WORDS =
   /\b(?:i|found|discovered|there(?:['’]?s)?|is|was|were|are|fell out|fallen out|dropped out|rattling(?: about| around)?|rattles(?: about)?|lying|loose)\b/gi;

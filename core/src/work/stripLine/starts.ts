@@ -60,6 +60,15 @@ export function startsThing(clause: Clause, sep: string, last: Thing): 'yes' | '
   if (handled && clause.bits[0]?.is === 'done') return 'no';
   // “Latch flips up”: how the ribbon is let go.
   if (handled && last.clause.kind === 'connector' && sep === ',') return 'no';
+  // “Belt is a stopgap, a rubber band”: the same thing by another name.
+  if (
+    clause.bare &&
+    clause.kind === last.clause.kind &&
+    !clause.plural &&
+    has(last.clause, 'how') &&
+    last.clause.count === undefined
+  )
+    return 'no';
   if (has(clause, 'mind')) return 'no';
   if (has(clause, 'how') && clause.fate === 'noted') return counted ? 'yes' : 'maybe';
   if (sep === 'with') {
