@@ -51,7 +51,9 @@ test('what is done for now has its chance, and comes back on the day it is due',
   await keep.getByRole('button', { name: /Log as provisional/ }).click();
   await expect(page.getByRole('region', { name: 'Belts tried' })).toContainText('keep and clean');
   await page.keyboard.press('Alt+9');
-  await expect(page.getByLabel('Provisional: what will not last')).toHaveValue('The belt is your old one, only cleaned.');
+  await expect(page.getByLabel('Provisional: what will not last')).toHaveValue(
+    'The belt is your old one, only cleaned.',
+  );
   const due = new Date();
   due.setMonth(due.getMonth() + 12);
   await expect(page.getByLabel('Look at it again by')).toHaveValue(due.toISOString().slice(0, 10));

@@ -30,11 +30,9 @@ export function Told({ sentence: { text, rests } }: { readonly sentence: Sentenc
     <Radix.Root>
       <Radix.Trigger className="group flex min-h-11 w-full cursor-pointer items-center gap-2 text-left print:block print:min-h-0">
         <span>{text}</span>
-        <span aria-hidden className="text-soft group-data-[state=open]:hidden print:hidden">
-          +
-        </span>
-        <span aria-hidden className="hidden text-soft group-data-[state=open]:inline print:hidden">
-          −
+        <span aria-hidden className="text-soft print:hidden">
+          <span className="group-data-[state=open]:hidden">+</span>
+          <span className="hidden group-data-[state=open]:inline">−</span>
         </span>
       </Radix.Trigger>
       <Radix.Content className="pb-2 text-sm print:hidden">

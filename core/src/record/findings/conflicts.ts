@@ -18,7 +18,17 @@ function changedBetween({ cleaning }: Found, a: Finding, b: Finding): boolean {
   const [from = '', to = ''] = [a.at, b.at].sort();
   if (from === '' || to === '') return false;
   const places = new Set([a.placeId, b.placeId]);
-  return cleaning.treatments.some((done) => done.at > from && done.at < to && places.has(done.placeId) && isCure(done));
+  // A pulley cleaned changes how its belt slips.
+  const ofDrive = new Set(
+    cleaning.places.flatMap(({ id, driveId }) => (driveId !== null && driveId === a.driveId ? [id] : [])),
+  );
+  return cleaning.treatments.some(
+    (done) =>
+      done.at >= from &&
+      done.at <= to &&
+      (places.has(done.placeId) || (done.placeId !== null && ofDrive.has(done.placeId))) &&
+      isCure(done),
+  );
 }
 
 /**

@@ -128,6 +128,21 @@ function ofPlaces({ cleaning }: Found): Finding[] {
   });
 }
 
+/** Whether fingers could make a belt slip, before or after a treatment. */
+const ofSlips = ({ cleaning, drives }: Found): Finding[] =>
+  cleaning.slipTests
+    .filter(({ driveId }) => drives.some(({ id }) => id === driveId))
+    .map(({ driveId, stage, slip, at }) => ({
+      kind: slip === 'holds' ? 'beltGrips' : 'beltSlips',
+      thing: 'belt',
+      driveId,
+      placeId: null,
+      how: 'tried',
+      at,
+      station: 'clean',
+      from: `held back at Clean, ${stage}`,
+    }));
+
 /** What was said of the train: links, rollers, gears. */
 function ofTrain({ train: { rollers, members, trials } }: Found): Finding[] {
   const at = 'on the train';
@@ -269,6 +284,7 @@ export function findingsOf(found: Found): readonly Finding[] {
     ...ofLines(found, map),
     ...ofPath(found),
     ...ofPlaces(found),
+    ...ofSlips(found),
     ...ofTrain(found),
     ...ofArrival(found),
     ...ofMeasure(found),

@@ -194,7 +194,7 @@ describe('what was seen by eye or tried by hand wins over the table', () => {
     ]);
     const machine = machineOf(KNOWLEDGE, loader);
     return new Map(
-      rankCauses(machine, believe(machine, caseOf(ticket))).map(({ causeId, chance }) => [causeId, chance]),
+      rankCauses(machine, believe(machine, caseOf(ticket, KNOWLEDGE))).map(({ causeId, chance }) => [causeId, chance]),
     );
   };
   test('a pulley that turns under its belt: slack or slippery, at 80 in 100 and more', () => {

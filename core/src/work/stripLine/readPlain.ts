@@ -34,8 +34,15 @@ function changeIn(line: string, parts: readonly Part[]): Deed | undefined {
   return { type: 'change', kind, words: line };
 }
 
-/** Reads a line in which nothing is corrected. */
+/** Reads a line: whatever is asked, as typed is the last answer. */
 export function readPlain(line: string): ReadLine | undefined {
+  const read = readOnce(line);
+  if (!read || read.ways.length < 2) return read;
+  const kept = keptWay(line);
+  return { ...read, ways: [...read.ways.filter(({ echo }) => echo !== kept.echo), kept] };
+}
+
+function readOnce(line: string): ReadLine | undefined {
   if (line === '') return undefined;
   const text = line.toLowerCase().replace(/[.!]+$/, '');
   const idiom = idiomOf(text);

@@ -103,7 +103,10 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
     return { ways: [only, noted], asks: 'Is this it?', unread: false };
   if (only && distinct.length === 1 && gate.others && only.does.some(({ type }) => type === 'treat'))
     return { ways: [noted, only], asks: 'Done here, or found so?', unread: false };
-  return { ways: distinct, asks: distinct.length > 1 ? all.asks : '', unread: false };
+  // Whatever is asked, as typed is the last answer; what others did is that first of all.
+  const rest = distinct.filter((one) => one !== noted);
+  if (rest.length > 1 || distinct.length > 1) return { ways: [...rest, noted], asks: all.asks, unread: false };
+  return { ways: distinct, asks: '', unread: false };
 }
 
 /** Number words before what they count, in figures. */
