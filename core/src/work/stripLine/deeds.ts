@@ -190,7 +190,7 @@ export function variants(thing: Thing, line: string): Array<readonly Deed[]> {
 }
 
 export const keptWay = (line: string): Way => ({
-  echo: 'Neither: kept as typed, with a number.',
+  echo: 'None of these: kept as typed, with a number.',
   does: [{ type: 'step', step: blankStep('note', line, { what: line, fate: 'off' }) }],
 });
 export const distinct = (ways: readonly Way[]): Way[] =>

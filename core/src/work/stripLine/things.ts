@@ -1,4 +1,4 @@
-import type { Typed } from './figures';
+import { wordsOf, type Typed } from './figures';
 import { correct } from './correct';
 import { coloursTold, latchesTold, mergeBefore, withSharedFates } from './joined';
 import { has, only, SIDE, type Part } from './parts';
@@ -105,13 +105,16 @@ export function thingsOf(
       const { kind, noun } = last.clause;
       const where = clause.where.replace(/^(?:at|on|in) (?:the )?/, '');
       const alike = clause.heads.length === 0 && last.clause.heads.length === 0 && clause.figures.driverType === '';
+      const side = last.clause.bits.find(({ is }) => is === 'each');
       const across = SIDE.test(where) && SIDE.test(last.clause.where);
       if (across) last.doubts = last.doubts.filter(({ about }) => about !== 'fate');
       if (alike && (sep === 'and' || last.tells.length === 0)) {
         last.clause = {
           ...last.clause,
           count: (last.clause.count ?? 0) + (clause.count ?? 0),
-          where: `${last.clause.where}, ${clause.count ?? ''} ${where}`.replace(/^, /, ''),
+          where: [last.clause.where || (side ? wordsOf(typed, side) : ''), `${clause.count ?? ''} ${clause.where}`]
+            .filter((words) => words !== '')
+            .join(', '),
         };
         if (sep !== 'and' && !across)
           last.doubts.push({
