@@ -107,7 +107,7 @@ export function impossibleTests(ticket: Ticket): readonly string[] {
 /**
  * A ticket as the adviser sees it.
  *
- * @example caseOf(ticket, KNOWLEDGE).observations.length // 8
+ * @example caseOf(ticket, KNOWLEDGE).observations.length // 11
  */
 export function caseOf(ticket: Ticket, knowledge: Knowledge): Case {
   const cured = ticket.verdicts.filter(({ state }) => state === 'cured').sort((a, b) => a.at.localeCompare(b.at));
