@@ -158,7 +158,7 @@ export const TRACK_LINES: readonly string[] = [
   'idler gear off',
   'marked cam',
   'cam gear off',
-  'spring, left hook up ?2',
+  'spring, left hook up',
   'leave gold screws',
   'sludge on the rack',
   'found coin in the rail',
