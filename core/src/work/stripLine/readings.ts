@@ -14,7 +14,7 @@ export interface Reading {
   readonly read: ReadLine;
 }
 /** Readings that cost so much more than the best are not made out. */
-const WORTH_MAKING_OUT = 1;
+const WORTH_MAKING_OUT = 0.8;
 
 /** A line as it is read, and its likely readings, the likeliest first; its bits alone do for an account of its words. */
 export function bitsRead(line: string): { readonly typed: Typed; readonly all: ReadonlyArray<Omit<Reading, 'read'>> } {

@@ -619,6 +619,6 @@ export const GRAMMAR = prepared<Said>({
     rule('Line', 'Line Bit', ([line, bit]) => (line && bit ? lineOf(line, bit) : undefined)),
   ],
   start: 'Line',
-  keep: { start: 8, other: 3 },
+  keep: { start: 6, other: 3 },
   sameAs: ({ key = '' }) => key,
 });
