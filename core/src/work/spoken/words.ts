@@ -3,7 +3,7 @@
 /** Places that need no preposition. */
 export const PLACES =
   'left right rear back front top bottom underside underneath side sides corner corners centre center middle inner outer upper lower edge end ends lh rh ' +
-  'inside outside rim deep behind below above beneath left_hand right_hand';
+  'inside outside rim up_top down_below up_front deep behind below above beneath left_hand right_hand';
 
 /** What says where; the last two say that it came away from there as well. */
 export const PREPOSITIONS = {

@@ -41,6 +41,8 @@ export function fateOf(
     return away && !has('deny') ? ask('leftAlone', 'off') : { fate: 'leftAlone' };
   }
   if (has('deny')) {
+    // Denied of no deed, it tells how it is: not greasy, none of them there.
+    if (taken.fate === undefined && done.length === 0) return { fate: 'noted' };
     // “Slackened, not out” is slackened; “not slackened” is not.
     const deny = bits.findIndex(({ is }) => is === 'deny');
     if (bits.slice(0, deny).some(({ is, done: one }) => is === 'done' && one === 'loosened'))
@@ -191,6 +193,6 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     bits.some(({ is, verb }) => is === 'toward' && verb === 'up')
   )
     return either('movedAside', 'off');
-  if (aside) return sure(fastener ? 'loosened' : 'movedAside');
+  if (aside) return fastener && !partly ? either('off', 'loosened') : sure(fastener ? 'loosened' : 'movedAside');
   return turns ? sure(kind === 'belt' || kind === 'wire' ? undefined : 'turned') : sure(undefined);
 }
