@@ -1,25 +1,9 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, measureBoothDeck, openTicket, test } from './bench';
+import { say, strip } from './saying';
 
 /* What was found is said once, at whatever station, and is known at the others and on paper. */
 
-const strip = (page: Page) => page.getByLabel('What came off, or what was done with it');
-/** Says lines at Strip, one after the other; each is done before the next. */
-async function say(page: Page, ...lines: readonly string[]): Promise<void> {
-  await page.keyboard.press('Alt+3');
-  for (const said of lines) {
-    // “line | key”: what is asked about is answered by that key.
-    const [line = '', key] = said.split(' | ');
-    await strip(page).fill(line);
-    await strip(page).press('Enter');
-    if (key) {
-      await expect(page.getByRole('group', { name: 'What was done?' })).toBeVisible();
-      await page.keyboard.press(key);
-    }
-    await expect(strip(page), line).toHaveValue('');
-  }
-  await strip(page).blur();
-}
 const oldBelt = (page: Page) => page.getByLabel('Old belt was');
 const found = (page: Page) => page.getByRole('textbox', { name: 'What was found' });
 const done = (page: Page) => page.getByRole('textbox', { name: 'What was done' });

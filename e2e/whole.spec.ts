@@ -1,24 +1,9 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, measureBoothDeck, openTicket, take, test } from './bench';
+import { say } from './saying';
 
 /* Six whole jobs, each ended by comparing every sentence of both papers with what was done. */
 
-const strip = (page: Page) => page.getByLabel('What came off, or what was done with it');
-async function say(page: Page, ...lines: readonly string[]): Promise<void> {
-  await page.keyboard.press('Alt+3');
-  for (const said of lines) {
-    // “line | key”: what is asked about is answered by that key.
-    const [line = '', key] = said.split(' | ');
-    await strip(page).fill(line);
-    await strip(page).press('Enter');
-    if (key) {
-      await expect(page.getByRole('group', { name: /\?$/ })).toBeVisible();
-      await page.keyboard.press(key);
-    }
-    await expect(strip(page), line).toHaveValue('');
-  }
-  await strip(page).blur();
-}
 async function cleaned(page: Page, ...lines: readonly string[]): Promise<void> {
   await page.keyboard.press('Alt+4');
   const field = page.getByLabel(/^What was found or done, and where/);
