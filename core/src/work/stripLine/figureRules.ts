@@ -205,4 +205,3 @@ export const FIGURES: readonly Rule<Said>[] = [
     /^\d/.test(part(parts, 1).figure ?? '') ? over(parts, { is: 'figure' }) : undefined,
   ),
 ];
-

@@ -23,4 +23,3 @@ export const as =
   (is: Said['is'], more: Partial<Said> = {}) =>
   (parts: Parts): Said =>
     over(parts, { ...part(parts, 0), ...more, is, to: (parts.at(-1) as Said).to });
-
