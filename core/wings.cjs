@@ -15,6 +15,7 @@ module.exports = [
       thresholds: { holds: 'by what something is recommended, kept, or a tie' },
       timers: { holds: 'timers, and days counted on', uses: ['schema', 'units'] },
       table: { holds: 'CSV in and out', uses: ['units'] },
+      spoken: { holds: 'how benches speak: tokens, words, slips; the chart that finds every reading' },
     },
   },
   {
@@ -36,6 +37,7 @@ module.exports = [
     rooms: {
       catalogue: { holds: 'belts to choose from, by series' },
       measuring: { holds: 'ways of measuring; takeReading; what readings say together' },
+      readingLine: { holds: 'one typed reading, as it is said', uses: ['measuring'] },
       sizing: { holds: 'priors, requirements, thresholds, a belt judged', uses: ['catalogue', 'measuring'] },
       probability: { holds: 'samples, chances, verdicts, value of a reading', uses: ['catalogue', 'sizing'] },
     },
@@ -45,12 +47,11 @@ module.exports = [
     holds: 'what hands do and how it is said',
     rooms: {
       strip: { holds: 'steps, layers, temporary changes, the way back' },
-      spoken: { holds: 'how benches speak: tokens, words, slips; the chart that finds every reading' },
-      stripLine: { holds: 'one typed line of Strip', uses: ['spoken', 'strip'] },
+      stripLine: { holds: 'one typed line of Strip', uses: ['strip'] },
       compatibility: { holds: 'agents, materials, hazards' },
       jams: { holds: 'the ladder of each loader, turns by hand', uses: ['strip'] },
       cleaning: { holds: 'places and how each stands', uses: ['compatibility', 'jams', 'strip'] },
-      treatmentLine: { holds: 'one typed line of Clean', uses: ['cleaning', 'compatibility', 'spoken'] },
+      treatmentLine: { holds: 'one typed line of Clean', uses: ['cleaning', 'compatibility'] },
       diagnosis: { holds: 'causes, tests, Bayes, the next test' },
       proving: { holds: 'counted cycles, how many it takes, checks' },
     },

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
-import { parseBenchLine, readAmount } from '../../core/src/belts/measuring';
+import { takeLine } from '../../core/src/belts/readingLine';
 import { cleanView } from '../../core/src/views/clean';
 import { readLine } from '../../core/src/work/stripLine';
 import { readTreatment } from '../../core/src/work/treatmentLine';
@@ -52,13 +52,10 @@ test('the lines that the guide types are understood as it says', () => {
     expect(read?.unread, line).toBe(false);
     expect(read?.ways.length, line).toBe(1);
   }
-  const belt = parseBenchLine('doubled flat 66.4, section 1.2', 'overCap', undefined, 'mm');
+  const belt = takeLine('doubled flat 66.4, section 1.2', 'overCap', undefined, { unit: 'mm' });
   expect(guide).toContain('`doubled flat 66.4, section 1.2`');
-  const value = belt.ok && readAmount(belt.value.method, belt.value.amount, belt.value.aux);
-  expect(value && value.ok && [value.value.value.toFixed(1), value.value.uncorrected?.toFixed(1)]).toEqual([
-    '128.0',
-    '132.8',
-  ]);
+  const read = belt.state === 'reading' ? belt.read : undefined;
+  expect([read?.value.toFixed(1), read?.uncorrected?.toFixed(1)]).toEqual(['128.0', '132.8']);
   for (const size of ['1.2x118', '1.78x28.3']) {
     expect(guide).toContain(`\`${size}\``);
     expect(parseBeltSize(size).ok, size).toBe(true);

@@ -2,7 +2,9 @@ import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { findMethod, METHODS, type Reading, takeLine } from '@loose-pulley/core/belts/measuring';
+import { findMethod, METHODS, type Reading, type Taken } from '@loose-pulley/core/belts/measuring';
+import { accountOfReading, takeLine } from '@loose-pulley/core/belts/readingLine';
+import { WordsTaken } from '../../parts/typed/WordsTaken';
 import { type EventBody } from '@loose-pulley/core/record/ticket';
 import { formatInchFraction, formatLength, formatSpread } from '@loose-pulley/core/base/units';
 import { parseRingSection } from '@loose-pulley/core/base/shapes';
@@ -30,6 +32,8 @@ export function MeasureNow() {
     setText: setLine,
     taken,
     read: value,
+    question,
+    enter,
     keep,
   } = useTaken((text, kept) => takeLine(text, chosen, sectionMm, { unit, keep: kept }));
   const [search, setSearch] = useSearchParams();
@@ -68,9 +72,13 @@ export function MeasureNow() {
           spellCheck={false}
           value={line}
           onChange={(event) => setLine(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') enter();
+          }}
           className="w-full text-xl font-semibold"
         />
       </div>
+      <WordsTaken words={accountOfReading(line)} />
       <Segments
         label="How it was measured, where the line does not say"
         value={method?.quickLabel ? method.id : ''}
@@ -93,7 +101,7 @@ export function MeasureNow() {
       </div>
       {section && !section.ok && <p className="text-live">{section.problem}</p>}
       <div aria-live="polite" className="grid min-h-28 content-start gap-1">
-        <TakenNote taken={taken} onKeep={keep} />
+        <TakenNote taken={taken} question={question} onKeep={keep} />
         {value && (
           <>
             <p>
@@ -136,7 +144,7 @@ export function MeasureNow() {
 /** The line as readings of a drive: the section first, where it was said. */
 function asReadings(
   driveId: string,
-  line: { method: { id: string; measurand: Reading['measurand'] }; amount: number; aux: Reading['aux']; typed: string },
+  line: Omit<Extract<Taken, { state: 'reading' }>, 'state' | 'waits' | 'read'> & { readonly typed: string },
 ): EventBody[] {
   const { sectionMm, ...aux } = line.aux;
   const reading = (
@@ -145,14 +153,15 @@ function asReadings(
     amount: number,
     tools: Reading['aux'],
     typed: string,
+    ownStd: number | null,
   ): EventBody => ({
     type: 'readingTaken',
     driveId,
-    reading: { id: nanoid(10), measurand, method, typed: typed.slice(0, 200), amount, aux: tools, ownStd: null },
+    reading: { id: nanoid(10), measurand, method, typed: typed.slice(0, 200), amount, aux: tools, ownStd },
   });
   return [
-    ...(sectionMm === undefined ? [] : [reading('section', 'sectionJaws', sectionMm, {}, String(sectionMm))]),
-    reading(line.method.measurand, line.method.id, line.amount, aux, line.typed),
+    ...(sectionMm === undefined ? [] : [reading('section', 'sectionJaws', sectionMm, {}, String(sectionMm), null)]),
+    reading(line.method.measurand, line.method.id, line.amount, aux, line.typed, line.ownStd ?? null),
   ];
 }
 

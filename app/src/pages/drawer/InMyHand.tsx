@@ -1,7 +1,9 @@
 import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
-import { useId, useState } from 'react';
+import { useEffect, useId, useState } from 'react';
 import { inDrawer, labelLies, lengthOf, type Item } from '@loose-pulley/core/shop/drawer';
-import { METHODS, type Taken, takeLine } from '@loose-pulley/core/belts/measuring';
+import { METHODS } from '@loose-pulley/core/belts/measuring';
+import { accountOfReading, takeLine, type TakenLine } from '@loose-pulley/core/belts/readingLine';
+import { WordsTaken } from '../../parts/typed/WordsTaken';
 import { formatLength, formatSpread, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
@@ -18,7 +20,7 @@ export interface HandReading {
 /** Ways that say how long a belt is; the old belt of a drive and one from the drawer are read alike. */
 const WAYS = METHODS.filter(({ measurand, comparable }) => measurand === 'oldBelt' && comparable);
 
-const handOf = (taken: Taken | undefined): HandReading | null =>
+const handOf = (taken: TakenLine | undefined): HandReading | null =>
   taken?.state === 'reading' && taken.read
     ? { lengthMm: taken.read.value, stdMm: taken.read.std, sectionMm: taken.aux.sectionMm ?? null }
     : null;
@@ -44,17 +46,16 @@ export function InMyHand({
 }) {
   const id = useId();
   const [way, setWay] = useState('doubledOuter');
-  const take = (text: string, keep: boolean): Taken => takeLine(text, way, picked?.thicknessMm, { unit, keep });
-  const { text: line, setText: setLine, taken, keep } = useTaken(take);
+  const take = (text: string, keep: boolean): TakenLine => takeLine(text, way, picked?.thicknessMm, { unit, keep });
+  const { text: line, setText: setLine, taken, question, enter, keep } = useTaken(take);
   const hand = handOf(taken);
+  const told = JSON.stringify(hand);
+  useEffect(() => onRead(JSON.parse(told) as HandReading | null), [told, onRead]);
   const found = hand && inDrawer(items, hand.lengthMm, hand.stdMm, hand.sectionMm);
   const lies = hand && picked && labelLies(picked.innerLengthMm, hand.lengthMm, hand.stdMm);
   const name = (item: Item): string =>
     `${beltLabel(item, unit).size}${item.place ? `, ${item.place}` : ''} (${item.quantity} here)`;
-  const clear = (): void => {
-    setLine('');
-    onRead(null);
-  };
+  const clear = (): void => setLine('');
   return (
     <section aria-labelledby={`${id}-h`} className="grid gap-2">
       <h2 id={`${id}-h`} className="text-lg">
@@ -69,11 +70,12 @@ export function InMyHand({
         spellCheck={false}
         value={line}
         className="w-full text-xl"
-        onChange={(event) => {
-          setLine(event.target.value);
-          onRead(event.target.value.trim() === '' ? null : handOf(take(event.target.value, false)));
+        onChange={(event) => setLine(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') enter();
         }}
       />
+      <WordsTaken words={accountOfReading(line)} />
       <label className="grid gap-1 text-sm text-soft">
         Read how, where the line does not say
         <Select
@@ -83,13 +85,7 @@ export function InMyHand({
         />
       </label>
       <div aria-live="polite" className="grid gap-2">
-        <TakenNote
-          taken={taken}
-          onKeep={() => {
-            keep();
-            onRead(handOf(take(line, true)));
-          }}
-        />
+        <TakenNote taken={taken} question={question} onKeep={keep} />
         {hand && found && (
           <>
             <p>

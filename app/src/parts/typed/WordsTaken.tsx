@@ -1,4 +1,4 @@
-import type { Accounted, WordRole } from '@loose-pulley/core/work/spoken';
+import type { Accounted, WordRole } from '@loose-pulley/core/base/spoken';
 
 /** What a word is taken for: in words below it, and by the line under it, so that colour is never alone. */
 const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> = {

@@ -12,8 +12,6 @@ import {
   readAmount,
   sameWay,
   suspectLength,
-  takeLine,
-  takeReading,
   unlikelySize,
   type Aux,
   type DriveSetting,
@@ -142,20 +140,6 @@ describe('laws of every way of measuring', () => {
         },
       ),
     );
-  });
-  test('a typed line is the same reading as its field', () => {
-    for (const method of METHODS.filter(({ measurand, words }) => measurand === 'oldBelt' && words.length > 0)) {
-      const amount = Math.min(Math.max(60, method.min), method.max);
-      for (const word of method.words) {
-        const line = takeLine(`${word} ${amount}`, 'none', 1.2, { unit: 'mm' });
-        const field = takeReading(String(amount), method, { unit: 'mm', aux: { sectionMm: 1.2 } });
-        expect(line.state, word).toBe(field.state);
-        if (line.state === 'reading' && field.state === 'reading') {
-          expect(line.method.id).toBe(method.id);
-          expect(line.read?.value).toBe(field.read?.value);
-        }
-      }
-    }
   });
 });
 

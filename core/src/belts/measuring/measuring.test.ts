@@ -12,7 +12,6 @@ import {
   oddReason,
   otherThanLabelled,
   parseAmount,
-  parseBenchLine,
   readAmount,
   sameWay,
   suspectLength,
@@ -144,35 +143,6 @@ describe('what each way of measuring reads', () => {
   });
 });
 
-describe('typed lines', () => {
-  const line = (text: string, chosen = 'overCap', section?: number) => parseBenchLine(text, chosen, section, 'mm');
-  test.each([
-    ['doubled flat 66.4, section 1.2', 'doubledOuter', 66.4, 1.2],
-    ['doubled flat 66,4; section 1,2', 'doubledOuter', 66.4, 1.2],
-    ['Doubled 2x66.4 section 1.2', 'doubledOuter', 66.4, 1.2],
-    ['laid straight 5 3/16 in, section 3/64 in', 'laidStraight', 131.7625, 1.190625],
-    ['40.8', 'overCap', 40.8, undefined],
-    ['cap 40,8', 'overCap', 40.8, undefined],
-    ['string 129.6, string 0.8', 'stringRound', 129.6, undefined],
-  ])('“%s” is understood', (text, id, amount, section) => {
-    const result = line(text);
-    if (!result.ok) throw new Error(result.problem);
-    expect(result.value.method.id).toBe(id);
-    expect(result.value.amount).toBeCloseTo(amount, 6);
-    expect(result.value.aux.sectionMm).toEqual(section === undefined ? undefined : expect.closeTo(section, 6));
-  });
-  test.each([
-    ['', 'Type a reading'],
-    ['doubled flat', 'Nothing was typed'],
-    ['doubled flat 66.4, colour black', 'colour black'],
-    ['doubled flat 66.4, section 12', 'Allowed: 0.3 to 8'],
-    ['cap 2x40', 'doubled length only'],
-  ])('“%s” is refused in words', (text, words) => {
-    const result = line(text);
-    expect(!result.ok && result.problem).toContain(words);
-  });
-});
-
 describe('nonsense is refused by saying why', () => {
   const problem = (id: string, amount: number, aux: Aux = {}) => {
     const result = readAmount(method(id), amount, aux);
@@ -230,16 +200,6 @@ describe('nonsense is refused by saying why', () => {
       });
       expect(known, id).toBeGreaterThan(not ?? NaN);
     }
-  });
-  test('a way may be named after its figure, and an inside diameter is one', () => {
-    const line = (text: string) => {
-      const read = parseBenchLine(text, 'overCap', 1.2, 'mm');
-      return read.ok ? `${read.value.method.id} ${read.value.amount}` : read.problem;
-    };
-    expect(line('66.4 doubled')).toBe('doubledOuter 66.4');
-    expect(line('inside diameter 40')).toBe('lyingFree 40');
-    expect(line('Ø42')).toBe('lyingFree 42');
-    expect(line('129.8 string')).toBe('stringRound 129.8');
   });
   test('a size that is hardly ever so is asked about: ten times, a tenth, or far outside', () => {
     expect(unlikelySize('centreDistance', 385)).toBe('Read 385.0 mm: ten times what such drives have. Is it 38.5 mm?');

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { findMethod, METHODS, takeInHand, takeLine, takeReading, type Method, type Taken } from '.';
+import { findMethod, METHODS, takeInHand, takeReading, type Method, type Taken } from '.';
 
 const method = (id: string): Method => {
   const found = findMethod(id);
@@ -13,7 +13,6 @@ const way = { method: 'overCap', label: 'over a cap', shouldReadMm: 36.9, asTheO
 /** Every page that takes a measured belt, by what it asks core. */
 const PAGES: Readonly<Record<string, (text: string, id: string) => Taken>> = {
   Measure: (text, id) => takeReading(text, method(id), { unit: 'mm', aux: { sectionMm: 1.2 } }),
-  'the Bench’s line': (text, id) => takeLine(`${text}, section 1.2`, id, undefined, { unit: 'mm' }),
   'in the hand': (text, id) => takeInHand({ ...way, method: id }, text, belt, [], 'mm', false),
 };
 

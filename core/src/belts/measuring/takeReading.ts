@@ -1,6 +1,5 @@
 import type { LengthUnit } from '../../base/units';
 import { AUX } from './aux';
-import { parseBenchLine } from './line';
 import { checkAmount, parseAmount, readAmount, type ReadReading } from './read';
 import { doubtOf, suspectLength, type KnownLengths } from './suspect';
 import type { Aux, KnownOfDrive, Method } from './types';
@@ -11,6 +10,8 @@ export interface KnownOfReading extends KnownOfDrive, KnownLengths {
   readonly aux?: Aux;
   /** The inner length that the belt should have, by its label or what it was before. */
   readonly expectedMm?: number | undefined;
+  /** The standard uncertainty of this one reading, where it is another than that of its way. */
+  readonly ownStd?: number;
   /** The bench was asked, and keeps it. */
   readonly keep?: boolean;
 }
@@ -22,6 +23,8 @@ export type Taken =
       readonly method: Method;
       readonly amount: number;
       readonly aux: Aux;
+      /** Where it is known otherwise than its way usually is. */
+      readonly ownStd?: number;
       /** Undefined while it waits for its section or tool. */
       readonly read: ReadReading | undefined;
       /** Why it waits; empty where it does not. */
@@ -39,12 +42,13 @@ const lacksTool = (method: Method, aux: Aux, known: KnownOfReading): boolean =>
 /** A reading whose amount is known in mm or N, by the same checks. */
 export function takeAmount(amount: number, method: Method, known: KnownOfReading): Taken {
   const aux = known.aux ?? {};
+  const own = known.ownStd === undefined ? {} : { ownStd: known.ownStd };
   const checked = checkAmount(method, amount);
   if (!checked.ok) return { state: 'refusal', problem: checked.problem };
-  const read = readAmount(method, amount, aux, null, known);
+  const read = readAmount(method, amount, aux, known.ownStd ?? null, known);
   if (!read.ok) {
     return lacksTool(method, aux, known)
-      ? { state: 'reading', method, amount, aux, read: undefined, waits: read.problem }
+      ? { state: 'reading', method, amount, aux, ...own, read: undefined, waits: read.problem }
       : { state: 'refusal', problem: read.problem };
   }
   const { path, geometricPath, oldBelt, expectedMm } = known;
@@ -54,7 +58,7 @@ export function takeAmount(amount: number, method: Method, known: KnownOfReading
       : ((expectedMm === undefined ? undefined : suspectLength(method, amount, read.value.value, expectedMm)) ??
         doubtOf(method, amount, read.value, { path, geometricPath, oldBelt }));
   return doubt === undefined
-    ? { state: 'reading', method, amount, aux, read: read.value, waits: '' }
+    ? { state: 'reading', method, amount, aux, ...own, read: read.value, waits: '' }
     : { state: 'doubt', problem: doubt };
 }
 
@@ -71,18 +75,4 @@ export function takeAmount(amount: number, method: Method, known: KnownOfReading
 export function takeReading(text: string, method: Method, known: KnownOfReading): Taken {
   const amount = parseAmount(method, text, known.unit);
   return amount.ok ? takeAmount(amount.value, method, known) : { state: 'refusal', problem: amount.problem };
-}
-
-/**
- * The same for a line that may name its method, section and tools: `doubled flat 66.4, section 1.2`.
- *
- * @param chosen the method where the line names none
- * @param sectionMm the section where the line names none
- * @example takeLine('doubled flat 66.4, section 1.2', 'overCap', undefined, { unit: 'mm' }).state // 'reading'
- */
-export function takeLine(text: string, chosen: string, sectionMm: number | undefined, known: KnownOfReading): Taken {
-  const line = parseBenchLine(text, chosen, sectionMm, known.unit);
-  return line.ok
-    ? takeAmount(line.value.amount, line.value.method, { ...known, aux: line.value.aux })
-    : { state: 'refusal', problem: line.problem };
 }

@@ -1,5 +1,5 @@
 import { DIRT_WORDS, PLACE_WORDS, type PlaceKind } from '../../work/cleaning';
-import { correctedIn } from '../../work/spoken';
+import { correctedIn } from '../../base/spoken';
 import { accountOf } from '../../work/stripLine';
 import { FINDING_KINDS, rowOf, type FindingKind, type ThingKind } from './rows';
 import { clausesOf, saysSo, withoutParts } from './saying';

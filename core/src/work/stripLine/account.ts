@@ -1,4 +1,4 @@
-import { tokensOf, wordsTaken, type Accounted, type WordRole } from '../spoken';
+import { tokensOf, wordsTaken, type Accounted, type WordRole } from '../../base/spoken';
 import { bitsRead } from './readings';
 import type { Said } from './said';
 import { isKnown } from './senses';

@@ -1,4 +1,4 @@
-import type { Rule } from '../spoken';
+import type { Rule } from '../../base/spoken';
 import { as, over, part, rule, type Parts } from './rule';
 import type { Said } from './said';
 

@@ -1,4 +1,4 @@
-import type { Token } from '../spoken';
+import type { Token } from '../../base/spoken';
 import type { Said } from './said';
 
 /** What is read: a line and its tokens. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { WORD_ROLES } from '../spoken';
+import { WORD_ROLES } from '../../base/spoken';
 import { accountOf, readLine, type Deed } from '.';
 
 const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'] as const;

@@ -1,4 +1,4 @@
-import { readings, tokensOf } from '../spoken';
+import { readings, tokensOf } from '../../base/spoken';
 import type { Typed } from './figures';
 import { meant } from './meaning';
 import { bitsOf, GRAMMAR } from './rules';

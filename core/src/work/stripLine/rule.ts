@@ -1,4 +1,4 @@
-import type { Rule } from '../spoken';
+import type { Rule } from '../../base/spoken';
 import type { Said } from './said';
 
 /* How a rule of the grammar is written. */

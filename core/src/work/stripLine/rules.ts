@@ -1,4 +1,4 @@
-import { prepared, type Rule } from '../spoken';
+import { prepared, type Rule } from '../../base/spoken';
 import type { Said } from './said';
 import { FASTENERS, NUMBERED } from './words';
 import { COUNTS, DRIVERS, FIGURES, LENGTHS } from './figureRules';

@@ -18,7 +18,7 @@ import {
   type Sense,
   type Token,
   VAGUE,
-} from '../spoken';
+} from '../../base/spoken';
 import type { Said, SaidAs } from './said';
 import { CONDITIONS, IRREGULAR, LEAVING, LOOKS, NO_PLURAL, NOUNS, PARTICLES, VERBS, type NounKind } from './words';
 

@@ -23,7 +23,7 @@ import {
   type Token,
   type WordRole,
   wordsTaken,
-} from '../spoken';
+} from '../../base/spoken';
 import { AXLE } from './places';
 import {
   AGENT_WORDS,

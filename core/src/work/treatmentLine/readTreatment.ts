@@ -1,5 +1,5 @@
 import type { MapPlace } from '../cleaning';
-import { correctedIn, NUMBERS, oneSlipApart, withoutFillers } from '../spoken';
+import { correctedIn, NUMBERS, oneSlipApart, withoutFillers } from '../../base/spoken';
 import { takenIn, type TakenBit } from './account';
 import { everyReading, type Choose } from './choices';
 import { deedsOf, NOTHING } from './deeds';

@@ -1,6 +1,6 @@
 import { DIRT_WORDS, type CleanDeed, type Outcome, type Swab } from '../cleaning';
 import type { Agent, Dirt } from '../compatibility';
-import { oneSlipApart } from '../spoken';
+import { oneSlipApart } from '../../base/spoken';
 import type { Choose } from './choices';
 import {
   AGENT_WORDS,

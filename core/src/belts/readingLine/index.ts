@@ -1,0 +1,1 @@
+export { accountOfReading, takeLine, type TakenLine, type Way } from './readingLine';
