@@ -98,14 +98,24 @@ test('limits that cannot be are refused in words, and the chance go on by those 
   expect(await worksIn(page)).toBe(before);
 });
 
-test('a line that cannot be read says why and leaves the line alone', async ({ page }) => {
+test('a line with a word that is not known asks, one key answers, and the line is left alone', async ({ page }) => {
   await page.goto('/');
   const line = page.getByLabel(/As you would say it/);
-  await line.fill('doubled flat 66.4, colour black');
-  await expect(page.getByText(/Read “colour black”/)).toBeVisible();
-  await expect(line).toHaveValue('doubled flat 66.4, colour black');
+  await line.fill('66.4 doubled, colour black, square 1.2');
+  await expect(page.getByRole('list', { name: 'What each word is taken for' })).toContainText('not known');
+  await expect(page.getByText(/“colour” is not known here/)).toBeVisible();
+  await line.press('Enter');
+  await page.keyboard.press('1');
+  await expect(page.getByText('2 × 66.4 − 4 × 1.2 = 128.0')).toBeVisible();
+  await expect(line).toHaveValue('66.4 doubled, colour black, square 1.2');
+  await line.fill('66.4 square 1.2 folded in half');
+  await expect(page.getByText('2 × 66.4 − 4 × 1.2 = 128.0')).toBeVisible();
   await line.fill('doubled flat 66.4');
   await expect(page.getByText(/Type the section too/)).toBeVisible();
+  await line.fill('66.4 doubled or 41 over a cap');
+  await line.press('Enter');
+  await page.keyboard.press('2');
+  await expect(page.getByText('π × 41.0 = 128.8')).toBeVisible();
 });
 
 test('a pulley that the old belt cannot go round is asked about, kept in the field, and may be kept anyway', async ({

@@ -73,7 +73,7 @@ export function MeasureNow() {
           value={line}
           onChange={(event) => setLine(event.target.value)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') enter();
+            if (event.key === 'Enter') enter(event);
           }}
           className="w-full text-xl font-semibold"
         />

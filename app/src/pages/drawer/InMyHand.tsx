@@ -72,7 +72,7 @@ export function InMyHand({
         className="w-full text-xl"
         onChange={(event) => setLine(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') enter();
+          if (event.key === 'Enter') enter(event);
         }}
       />
       <WordsTaken words={accountOfReading(line)} />

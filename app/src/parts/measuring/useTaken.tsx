@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import type { TakenLine, Way } from '@loose-pulley/core/belts/readingLine';
 import { Button } from '../ui/Button';
 import { InDoubt } from '../ui/InDoubt';
@@ -33,7 +33,12 @@ export function useTaken(take: (text: string, keep: boolean) => TakenLine, start
           }
         : undefined,
     /** Enter asks what there is to ask: then one key answers. */
-    enter: () => setAsking(asked !== undefined),
+    enter: (event: KeyboardEvent) => {
+      if (!asked || taken) return;
+      // Or this very Enter would press the first answer.
+      event.preventDefault();
+      setAsking(true);
+    },
     /** The reading, where it is one. */
     read: taken?.state === 'reading' ? taken.read : undefined,
     keep: () => setKept(text),

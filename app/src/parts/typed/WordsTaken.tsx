@@ -3,6 +3,8 @@ import type { Accounted, WordRole } from '@loose-pulley/core/base/spoken';
 /** What a word is taken for: in words below it, and by the line under it, so that colour is never alone. */
 const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> = {
   count: ['how many', 'border-solid border-ink'],
+  figure: ['figure', 'border-solid border-ink'],
+  way: ['read how', 'border-dashed border-ink'],
   thing: ['what', 'border-double border-ink'],
   driver: ['driver, size', 'border-dashed border-ink'],
   done: ['done', 'border-solid border-soft'],

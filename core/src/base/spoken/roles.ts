@@ -1,6 +1,8 @@
 /** What a word of a typed line is taken for, at whatever station. */
 export const WORD_ROLES = [
   'count',
+  'figure',
+  'way',
   'thing',
   'driver',
   'done',
@@ -28,6 +30,8 @@ export interface Accounted {
 const BY_WEIGHT: readonly WordRole[] = [
   'idle',
   'count',
+  'figure',
+  'way',
   'how',
   'place',
   'driver',

@@ -75,8 +75,9 @@ export function meant(bits: readonly Bit[], chosen: string, sectionMm: number | 
   if (!first) return none('Read no figure of the belt. Type a reading, such as “doubled flat 66.4, section 1.2”.');
   const [size] = of('size');
   if (size?.section) aux.sectionMm = sectionMmOf(size.section, unit);
+  const strange = of('strange').map(({ text }) => `“${text ?? ''}”`);
   const asks: string[] = [
-    ...of('strange').map(({ text }) => `“${text ?? ''}” is not known here`),
+    ...(strange.length > 0 ? [`${strange.join(', ')} ${strange.length === 1 ? 'is' : 'are'} not known here`] : []),
     ...(of('deny').length > 0 ? ['something is denied'] : []),
   ];
   const made = (id: string, said: Figure, tools: Said['aux'] = aux): Said[] => {

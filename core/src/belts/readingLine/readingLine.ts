@@ -109,7 +109,7 @@ export function takeLine(
 /**
  * Every word of a line with what it is taken for.
  *
- * @example accountOfReading('doubled 66.4 blue').map(({ role }) => role) // ['how', 'count', 'notKnown']
+ * @example accountOfReading('doubled 66.4 blue').map(({ role }) => role) // ['way', 'figure', 'notKnown']
  */
 export function accountOfReading(text: string): readonly Accounted[] {
   if (text.length > MOST_LETTERS) return [];

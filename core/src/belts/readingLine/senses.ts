@@ -93,8 +93,9 @@ const ELSEWHERE: ReadonlySet<string> = new Set(NO_SLIPS.split(' '));
 
 /** What words are taken for, by their sense. */
 const ROLE: Readonly<Record<string, WordRole>> = {
-  way: 'how',
-  length: 'how',
+  way: 'way',
+  length: 'way',
+  sep: 'idle',
   aux: 'thing',
   shape: 'thing',
   rough: 'how',
@@ -110,7 +111,7 @@ const placed = ({ from, to, sense, value, cost }: Edge<Bit>): Edge<Bit> => ({
   cost,
   value: {
     ...value,
-    roles: Array.from({ length: to - from }, (_, i) => [from + i, ROLE[sense] ?? 'count'] as const),
+    roles: Array.from({ length: to - from }, (_, i) => [from + i, ROLE[sense] ?? 'figure'] as const),
   },
 });
 

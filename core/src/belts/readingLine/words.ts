@@ -44,7 +44,7 @@ export const ROUGH =
 /** What belts are called, and what else is said beside a figure and changes nothing. */
 export const IDLE_HERE =
   'cut_it_open over fits goes going fitting callipers with_callipers calliper belt old the_old_belt old_belt the_belt band ring o_ring loop rubber reading reads read measures measured measuring measure measurement caliper calipers ruler rule tape with_a_ruler with_calipers on_the_ruler on_a_ruler on_a_rule by_caliper with_the_caliper comes_to came_to gives gave got get it_is is at of on to with for when a an the it and its from my this that inside outer_diameter was were ' +
-  'tray_belt loading_belt drive_belt carriage lift_belt tray loading drive spindle black brown original outside pulled laid lying flat_on_the_bench on_the_bench exactly precisely total makes equals clean dry new total_of i_make_it i_get i_read i_measured i_have one has in size';
+  'tray_belt loading_belt drive_belt carriage lift_belt tray loading drive spindle black brown grey original outside pulled laid lying flat_on_the_bench on_the_bench exactly precisely total makes equals clean dry new total_of i_make_it i_get i_read i_measured i_have one has in size';
 
 /** The words of numbers. */
 export const UNITS_SAID: Readonly<Record<string, number>> = {
