@@ -48,6 +48,7 @@ module.exports = [
     rooms: {
       strip: { holds: 'steps, layers, temporary changes, the way back' },
       stripLine: { holds: 'one typed line of Strip', uses: ['strip'] },
+      ownerLine: { holds: 'what an owner says is wrong; the first line of a repair' },
       compatibility: { holds: 'agents, materials, hazards' },
       jams: { holds: 'the ladder of each loader, turns by hand', uses: ['strip'] },
       cleaning: { holds: 'places and how each stands', uses: ['compatibility', 'jams', 'strip'] },

@@ -1,16 +1,12 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { loaderNamed, loaderOf } from '@loose-pulley/core/base/loaders';
+import { readFirst, readOwner } from '@loose-pulley/core/work/ownerLine';
 import { newTicket } from '../../state/persistence/newTicket';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Input } from '../../parts/ui/Input';
-
-/** Machine and complaint out of one line: what follows the first comma is what it does wrong. */
-function readBenchwork(line: string): { readonly machine: string; readonly complaint: string } {
-  const [machine = '', ...rest] = line.split(',');
-  return { machine: machine.trim().slice(0, 120), complaint: rest.join(',').trim().slice(0, 500) };
-}
+import { WordsTaken } from '../../parts/typed/WordsTaken';
 
 /** What is on the bench? A machine, and what it does wrong: a swap on one page, or the whole way. */
 export function WhatIsOn() {
@@ -19,8 +15,9 @@ export function WhatIsOn() {
   const summaries = useAppSelector(selectSummaries);
   const [line, setLine] = useState('');
   const [busy, setBusy] = useState(false);
-  const { machine, complaint } = readBenchwork(line);
   const loader = loaderNamed(line);
+  const { machine, complaint } = readFirst(line, loader);
+  const nothing = line.trim() === '';
   const known =
     machine.length < 2
       ? []
@@ -28,7 +25,7 @@ export function WhatIsOn() {
           .filter(({ closedAt, searchText }) => closedAt === null && searchText.includes(machine.toLowerCase()))
           .slice(0, 3);
   const open = async (where: 'takeIn' | 'swap'): Promise<void> => {
-    if (machine === '' || busy) return;
+    if (nothing || busy) return;
     setBusy(true);
     const id = await dispatch(newTicket({ machine, complaint, loader, owner: '', serial: '' }));
     void navigate(`/t/${id}/${where}`, { state: { start: true } });
@@ -53,16 +50,17 @@ export function WhatIsOn() {
           onChange={(event) => setLine(event.target.value)}
           className="min-w-0 grow text-xl max-sm:w-full"
         />
-        <Button disabled={machine === '' || busy} className="min-h-12" onClick={() => void open('swap')}>
+        <Button disabled={nothing || busy} className="min-h-12" onClick={() => void open('swap')}>
           Swap the belt
         </Button>
-        <Button type="submit" look="strong" disabled={machine === '' || busy} className="min-h-12">
+        <Button type="submit" look="strong" disabled={nothing || busy} className="min-h-12">
           Take it in
         </Button>
       </div>
+      <WordsTaken words={complaint === '' ? [] : readOwner(complaint, loader).words} />
       <p aria-live="polite" className="min-h-[1.4em] text-sm text-soft">
-        {machine !== '' &&
-          `${machine}${complaint === '' ? '; after a comma, what it does wrong' : `: “${complaint}”`}; a ${loaderOf(loader).name}, which Take in changes.`}
+        {!nothing &&
+          `${machine === '' ? 'No machine named' : machine}${complaint === '' ? '; after it, what it does wrong' : `: “${complaint}”`}; a ${loaderOf(loader).name}, which Take in changes.`}
       </p>
       {known.length > 0 && (
         <p className="flex flex-wrap gap-x-4">

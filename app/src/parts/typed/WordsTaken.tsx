@@ -12,6 +12,7 @@ const TAKEN: Readonly<Record<WordRole, readonly [words: string, look: string]>> 
   how: ['how it is', 'border-dashed border-soft'],
   agent: ['with what', 'border-double border-soft'],
   outcome: ['how it came out', 'border-solid border-soft'],
+  symptom: ['what it does', 'border-solid border-ink'],
   dirt: ['found on it', 'border-dashed border-ink'],
   power: ['power', 'border-solid border-live'],
   denied: ['not so', 'border-double border-live'],

@@ -15,6 +15,8 @@ import {
 } from '@loose-pulley/core/record/stations';
 import { Select } from '../../parts/ui/Select';
 import { Fold } from '../../parts/ui/Fold';
+import { WordsTaken } from '../../parts/typed/WordsTaken';
+import { readOwner } from '@loose-pulley/core/work/ownerLine';
 
 /** What is wrong, one by one, in the owner's words; each with its before, its after and what became of it. */
 export function Complaints() {
@@ -55,6 +57,7 @@ function ComplaintLine({
   readonly canWrite: boolean;
 }) {
   const dispatch = useAppDispatch();
+  const { ticket } = useTicket();
   const put = (changes: Partial<Complaint>, gesture?: string) =>
     dispatch(recordEvent({ type: 'complaintPut', complaint: { ...complaint, ...changes } }, gesture));
   const line = (key: 'words' | 'before' | 'after', label: string, most: number) => (
@@ -78,6 +81,7 @@ function ComplaintLine({
           options={COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)}
         />
       </div>
+      <WordsTaken words={readOwner(complaint.words, ticket.loader).words} />
       <Fold
         title="Sounds, before and after"
         titleClass="text-soft"

@@ -6,6 +6,7 @@ export const diskDrive = {
   driven: 'spindle',
   trayWord: 'spindle',
   words: { tray: 'disk', open: 'spin up', close: 'spin up' },
+  opensBy: 'out',
   has: {
     tray: false,
     discs: false,

@@ -6,6 +6,7 @@ export const lift = {
   driven: 'lift',
   trayWord: 'drawer',
   words: { tray: 'drawer', open: 'open', close: 'close' },
+  opensBy: 'out',
   has: {
     tray: true,
     discs: true,

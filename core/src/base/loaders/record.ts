@@ -28,6 +28,8 @@ export interface LoaderRecord {
   readonly trayWord: string;
   /** What Find's texts say for {tray}, {open} and {close}. */
   readonly words: { readonly tray: string; readonly open: string; readonly close: string };
+  /** Which way things go when it does what `words.open` says: a slot takes a disc in. */
+  readonly opensBy: 'out' | 'in';
   /** What it has, and so may be asked about. */
   readonly has: {
     /** A tray or drawer that comes out. */

@@ -6,6 +6,7 @@ export const slot = {
   driven: 'disc',
   trayWord: 'disc',
   words: { tray: 'disc', open: 'take a disc in', close: 'give a disc back' },
+  opensBy: 'in',
   has: {
     tray: false,
     discs: true,

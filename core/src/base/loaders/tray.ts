@@ -6,6 +6,7 @@ export const tray = {
   driven: 'tray',
   trayWord: 'tray',
   words: { tray: 'tray', open: 'open', close: 'close' },
+  opensBy: 'out',
   has: {
     tray: true,
     discs: true,

@@ -97,7 +97,7 @@ describe('what other stations saw counts at once', () => {
     };
     const words = (list: readonly EventBody[]) =>
       offeredAnswers(ticketOf(list), KNOWLEDGE).map(({ testId, outcome, quote }) => `${testId} ${outcome} ${quote}`);
-    expect(words([told])).toEqual(expect.arrayContaining(['track drifts pulls to', 'sound growl crackles']));
+    expect(words([told])).toEqual(expect.arrayContaining(['track drifts pulls to the right', 'sound growl crackles']));
     expect(taken([told])).toEqual([]);
     expect(words([told, observed('b', 'track', 'straight', '2026-01-12T09:40:00Z')]).join()).not.toContain('track');
   });

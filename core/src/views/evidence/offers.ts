@@ -1,7 +1,7 @@
 import type { Knowledge } from '../../work/diagnosis';
 import type { Ticket } from '../../record/ticket';
 import { answersOf } from './caseOf';
-import { OWNERS_WORDS, sayings } from './words';
+import { readOwner } from '../../work/ownerLine';
 
 /** An answer that words seem to give: offered, and one key takes it. */
 export interface OfferedAnswer {
@@ -30,7 +30,7 @@ export function offeredAnswers(ticket: Ticket, knowledge: Knowledge): readonly O
     ),
   ];
   const offers = texts.flatMap(({ text, from }) =>
-    sayings(text, OWNERS_WORDS).map(({ testId, outcome, quote }) => ({ testId, outcome, quote, from })),
+    readOwner(text, ticket.loader).answers.map(({ testId, outcome, quote }) => ({ testId, outcome, quote, from })),
   );
   return offers.filter(
     ({ testId, outcome }, index) =>
