@@ -1,29 +1,27 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { newItem, sameSize, type Item } from '@loose-pulley/core/shop/drawer';
-import { beltLabel, parseBeltSize } from '@loose-pulley/core/base/shapes';
+import { newItem, readPutIn, sameSize, type Item } from '@loose-pulley/core/shop/drawer';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Input } from '../../parts/ui/Input';
 
-/** `3 × 1.2x116 in A4`: how many, which, where. How many and where may be left out. */
-const LINE = /^(?:(\d{1,5})\s*(?:of|pcs|pieces|×(?=\s)|x(?=\s))\s*)?(.+?)(?:\s+in\s+(.{1,80}))?$/i;
-
 /** A belt put in by one typed line. */
 export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; readonly onPick: (id: string) => void }) {
   const dispatch = useAppDispatch();
   const [line, setLine] = useState('');
-  const [, count = '1', size = '', place = ''] = LINE.exec(line.trim()) ?? [];
+  const said = line.trim() === '' ? undefined : readPutIn(line);
+  const { count, size, place } = said?.ok ? said.value : { count: 1, size: '', place: '' };
   // A seller's number that is written on a size is that size.
   const numbered = items.find(({ sellerNumbers }) =>
     sellerNumbers.some(({ number }) => number.toLowerCase() === size.toLowerCase()),
   );
-  const read = line.trim() === '' || numbered ? undefined : parseBeltSize(size);
+  const read = !said || numbered ? undefined : said.ok ? said.value.belt : said;
   const belt = read?.ok && !read.value.otherwise ? read.value : undefined;
   const add = async (): Promise<void> => {
     if (numbered) {
-      if (await dispatch(changeBook([{ type: 'quantityChanged', itemId: numbered.id, by: Number(count) }]))) {
+      if (await dispatch(changeBook([{ type: 'quantityChanged', itemId: numbered.id, by: count }]))) {
         setLine('');
         onPick(numbered.id);
       }
@@ -41,10 +39,10 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
     const done = await dispatch(
       changeBook([
         same
-          ? { type: 'quantityChanged', itemId: same.id, by: Number(count) }
+          ? { type: 'quantityChanged', itemId: same.id, by: count }
           : {
               type: 'itemsPut',
-              items: [newItem(id, { shape, thicknessMm, widthMm, innerLengthMm }, Number(count), { place })],
+              items: [newItem(id, { shape, thicknessMm, widthMm, innerLengthMm }, count, { place })],
             },
       ]),
     );

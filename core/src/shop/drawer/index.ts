@@ -17,3 +17,4 @@ export {
   type Rail,
 } from './look';
 export { ownedBelts } from './owned';
+export { readPutIn, type PutIn } from './putIn';

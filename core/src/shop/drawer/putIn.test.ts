@@ -1,0 +1,39 @@
+import { describe, expect, test } from 'vitest';
+import { readPutIn } from '.';
+
+const short = (line: string): string => {
+  const read = readPutIn(line);
+  if (!read.ok) return 'refused';
+  const { count, belt, place } = read.value;
+  if (!belt.ok) return 'refused';
+  const { shape, thicknessMm, widthMm, innerLengthMm } = belt.value;
+  return [count, shape, widthMm, thicknessMm, innerLengthMm.toFixed(1), place]
+    .filter((one) => one !== undefined && one !== '')
+    .join(' ');
+};
+
+describe('a belt put in by one line', () => {
+  test.each([
+    ['1.2x116', '1 square 1.2 116.0'],
+    ['3 of 1.2x116 in A4', '3 square 1.2 116.0 A4'],
+    ['3 x 1.2x116', '3 square 1.2 116.0'],
+    ['3 × 1.2x116 in A4', '3 square 1.2 116.0 A4'],
+    ['ring 1.78x28.3', '1 round 1.78 88.9'],
+    ['two rings 1.78 by 28.3, bin C2', '2 round 1.78 88.9 C2'],
+    ['a dozen of 1.2x116', '12 square 1.2 116.0'],
+    ['okay so five square 1.2 by 116 in A4', '5 square 1.2 116.0 A4'],
+    ['3 of 4x0.6x208 in A4', '3 flat 4 0.6 208.0 A4'],
+    ['2 square belts 1.2 mm x 116 into drawer B1', '2 square 1.2 116.0 B1'],
+    ['a ring 1.78x28.3', '1 round 1.78 88.9'],
+    ['put in 4 pcs 1.2x116 at A2', '4 square 1.2 116.0 A2'],
+    ['3 of 1.2x116, no, 1.2x118', '1 square 1.2 118.0'],
+    ['3 of 1.2x116, make that 4', '4 square 1.2 116.0'],
+    // What is not surely one belt is refused, and the line stays.
+    ['1.2x116 in A4 and 1.2x118', 'refused'],
+    ['1.2x116 blue', 'refused'],
+    ['some 1.2x116', 'refused'],
+    ['0 of 1.2x116', 'refused'],
+    ['1.2x116 or 1.2x118', 'refused'],
+    ['a few belts', 'refused'],
+  ])('“%s” is %s', (line, meant) => expect(short(line)).toBe(meant));
+});

@@ -1,0 +1,63 @@
+import { parseBeltSize, type BeltSize } from '../../base/shapes';
+import { correctedIn, NUMBERS, withoutFillers } from '../../base/spoken';
+import { ok, refuse, type Result } from '../../base/units';
+
+/** A belt put into the drawer by one typed line. */
+export interface PutIn {
+  readonly count: number;
+  /** The size as it was typed: it may be a seller's number. */
+  readonly size: string;
+  readonly place: string;
+  /** What the size says; a refusal where it is none. */
+  readonly belt: Result<BeltSize>;
+}
+
+const COUNTS = Object.entries(NUMBERS)
+  .filter(([, n]) => n > 0)
+  .map(([word]) => word.replaceAll('_', ' '))
+  .sort((a, b) => b.length - a.length)
+  .join('|');
+/** How many: before “of” or “pieces”, before a ×, or as a word of its own before the size. */
+const HOW_MANY = new RegExp(
+  String.raw`^(?:(\d{1,5})\s*(?:of(?: the)?|pcs|pieces|pc|×(?=\s)|x(?=\s))\s*|(${COUNTS})\s+(?:of\s+(?:the\s+)?)?|a(?:n)?\s+|(\d{1,5})\s+(?=(?:square|round|flat|o-?rings?|rings?)\b))`,
+  'i',
+);
+const PLACE = /[\s,]+(?:in(?:to)?|goes (?:in|into|to)|to|at|bin|drawer)\s+(?:drawer\s+|bin\s+)?(.{1,80})$/i;
+/** A size within the words of a place: two belts in one line. */
+const SIZE_WITHIN = /\d\s*[x×*]\s*\d/i;
+const MANY = 99_999;
+
+/**
+ * Reads `3 of 1.2x116 in A4`, `two rings 1.78 by 28.3, bin C2`: how many, which, where. How many and where may be left out.
+ * What was put right in the same line stands for what it corrects; two belts in one line are refused.
+ *
+ * @example readPutIn('two square 1.2 by 116 in A4').value.count // 2
+ */
+export function readPutIn(line: string): Result<PutIn> {
+  const taken = correctedIn(line);
+  if (taken) {
+    const [before, after] = [readPutIn(taken.before), readPutIn(taken.after)];
+    if (after.ok && after.value.belt.ok) return after;
+    // “Make that 4” corrects the number alone.
+    const count = /^(\d{1,5})$/.exec(taken.after.trim())?.[1];
+    return before.ok && count !== undefined
+      ? ok({ ...before.value, count: Number(count) })
+      : refuse(`Read “${line.trim()}”, put right half way. Write the whole line anew, such as “3 of 1.2x116 in A4”.`);
+  }
+  const text = withoutFillers(line.trim()).replace(/^(?:put in|add|put)\s+/i, '');
+  const [said = '', figures, word, plain] = HOW_MANY.exec(text) ?? [];
+  const named = word === undefined ? undefined : NUMBERS[word.toLowerCase().replaceAll(' ', '_')];
+  const count = named ?? Number(figures ?? plain ?? 1);
+  const rest = text.slice(said.length);
+  const place = PLACE.exec(rest)?.[1]?.trim() ?? '';
+  if (SIZE_WITHIN.test(place)) return refuse(`Read two belts in one line. Put them in one after the other.`);
+  if (count < 1 || count > MANY) return refuse(`Read ${count} of them. A place holds 1 to ${MANY}.`);
+  const size = rest.replace(PLACE, '').replace(/[\s,]+$/, '');
+  const plainly = size
+    .replace(/\bbelts?\b|\bmm\b(?=\s*(?:x|by|×))/gi, ' ')
+    .replace(/\b(o-?ring|ring)s\b/gi, '$1')
+    .replace(/\bby\b/gi, 'x')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return ok({ count, size, place, belt: parseBeltSize(plainly) });
+}
