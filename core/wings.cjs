@@ -75,6 +75,7 @@ module.exports = [
       drive: { holds: 'facts, sisters, recommendation, what is fitted', uses: ['train'] },
       strip: { holds: 'what a line of Strip makes happen' },
       clean: { holds: 'places, what holds back belt and power' },
+      said: { holds: 'a typed line at whatever station: read once, done where it belongs', uses: ['clean', 'strip'] },
       evidence: { holds: 'what a ticket tells the adviser', uses: ['machine'] },
       handBack: { holds: 'what is open; the letter' },
       knownBefore: { holds: 'what an earlier ticket knows' },

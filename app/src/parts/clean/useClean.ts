@@ -1,6 +1,8 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { cleanEventsOf, type Blocked } from '@loose-pulley/core/views/clean';
+import type { Blocked } from '@loose-pulley/core/views/clean';
+import { eventsSaid } from '@loose-pulley/core/views/said';
+import type { Deed } from '@loose-pulley/core/work/stripLine';
 import type { Compatibility, Material } from '@loose-pulley/core/work/compatibility';
 import type { TreatmentDeed } from '@loose-pulley/core/work/treatmentLine';
 import { recordEvents } from '../../state/persistence/recording';
@@ -12,6 +14,9 @@ import { useTicket } from '../ticket/useTicket';
 export interface Waiting {
   readonly blocked: Blocked;
   readonly deeds: readonly TreatmentDeed[];
+  /** What the same line takes off. */
+  readonly strip: readonly Deed[];
+  readonly beforeId: string | undefined;
   readonly line: string;
   readonly materials: Readonly<Record<string, Material>>;
   readonly materialAsked: boolean;
@@ -43,21 +48,26 @@ export function useClean(table: Compatibility): Cleaner {
     table,
     waiting,
     cautions,
-    say(deeds, line = '', { materials = {}, materialAsked = false } = {}) {
-      const done = cleanEventsOf(ticket, deeds, {
-        table,
-        newId: () => nanoid(10),
-        at: new Date().toISOString(),
-        line,
-        materials,
-        materialAsked,
-      });
+    say(deeds, line = '', { materials = {}, materialAsked = false, strip = [], beforeId } = {}) {
+      const done = eventsSaid(
+        ticket,
+        { strip, clean: deeds },
+        {
+          beforeId,
+          table,
+          newId: () => nanoid(10),
+          at: new Date().toISOString(),
+          line,
+          materials,
+          materialAsked,
+        },
+      );
       if (done.kind === 'refused') {
         dispatch(saidAloud({ text: done.problem, to: null }));
         return 'refused';
       }
       if (done.kind === 'blocked') {
-        setWaiting({ blocked: done.blocked, deeds, line, materials, materialAsked });
+        setWaiting({ blocked: done.blocked, deeds, strip, beforeId, line, materials, materialAsked });
         setCautions([]);
         return 'asks';
       }

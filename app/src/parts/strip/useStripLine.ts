@@ -26,13 +26,16 @@ export function useStripLine() {
     return bodies.value.length === 0 || dispatch(recordEvents(bodies.value));
   };
 
-  const doWay = ({ does }: Way, beforeId?: string): boolean => {
+  /** Mains, lid, power: what is said of the machine itself. @returns whether that was all */
+  const sayMoments = (does: readonly Deed[]): boolean => {
     const [first] = does;
-    if (first?.type === 'moment') {
-      if (first.moment === 'handBack') void navigate(`/t/${ticket.id}/handBack`);
-      else dispatch(sayMoment(first.moment));
-      if (does.length === 1) return true;
-    }
+    if (first?.type !== 'moment') return false;
+    if (first.moment === 'handBack') void navigate(`/t/${ticket.id}/handBack`);
+    else dispatch(sayMoment(first.moment));
+    return does.length === 1;
+  };
+  const doWay = ({ does }: Way, beforeId?: string): boolean => {
+    if (sayMoments(does)) return true;
     return happen(does, [], beforeId);
   };
   const addStep = (step: StepDraft, pictureIds: readonly string[] = []): boolean =>
@@ -51,5 +54,5 @@ export function useStripLine() {
     const [way, other] = read?.ways ?? [];
     return way !== undefined && other === undefined && doWay(way, beforeId);
   };
-  return { doLine, doWay, addStep, putChange, again };
+  return { doLine, doWay, sayMoments, addStep, putChange, again };
 }

@@ -1,13 +1,9 @@
 import { useId, useMemo, useRef, useState } from 'react';
 import { agentCaution } from '@loose-pulley/core/work/compatibility';
 import { cleanView } from '@loose-pulley/core/views/clean';
-import {
-  accountOfTreatment,
-  readTreatment,
-  type TreatmentRead,
-  type TreatmentWay,
-} from '@loose-pulley/core/work/treatmentLine';
+import { readSaid, type Said, type SaidWay } from '@loose-pulley/core/views/said';
 import type { Cleaner } from '../../parts/clean/useClean';
+import { useStripLine } from '../../parts/strip/useStripLine';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { WordsTaken } from '../../parts/typed/WordsTaken';
 import { Button } from '../../parts/ui/Button';
@@ -15,12 +11,13 @@ import { InDoubt } from '../../parts/ui/InDoubt';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
 import { halfLineTyped } from '../../state/store/openTicket';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
-import { AskFirst } from './AskFirst';
+import { AskFirst } from '../../parts/clean/AskFirst';
 import { Input } from '../../parts/ui/Input';
 
 /** One line of cleaning: place, agent, way, strokes, result. What is in doubt is asked; what may harm is asked first. */
 export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; readonly chosenId: string | null }) {
   const { ticket, canWrite } = useTicket();
+  const { doWay } = useStripLine();
   const dispatch = useAppDispatch();
   const key = `clean/${ticket.id}`;
   const text = useAppSelector(({ openTicket }) => openTicket.halfLines[key] ?? '');
@@ -30,13 +27,19 @@ export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; re
   const id = useId();
   const field = useRef<HTMLInputElement>(null);
   const { places } = cleanView(ticket);
-  const read = useMemo(() => readTreatment(text, { map: places, chosenId }), [text, places, chosenId]);
+  const read = useMemo(() => readSaid(text, 'clean', { map: places, chosenId }), [text, places, chosenId]);
   const ways = read?.ways ?? [];
   const chosen = places.find(({ place }) => place.id === chosenId)?.place;
-  const said = (way: TreatmentWay): void => {
+  const said = (way: SaidWay): void => {
     setAsking(false);
+    // What is said here and belongs to Strip happens there.
+    if (way.clean.length === 0 && way.strip.length > 0) {
+      if (doWay({ echo: way.echo, does: way.strip })) setText('');
+      field.current?.focus();
+      return;
+    }
     // The line stays until it is done: what waits for an answer may be left, and is there to change.
-    const done = cleaner.say(way.does, text.trim());
+    const done = cleaner.say(way.clean, text.trim(), { strip: way.strip });
     if (done === 'done') setText('');
     if (done !== 'asks') field.current?.focus();
   };
@@ -76,7 +79,7 @@ export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; re
           Say it
         </Button>
       </div>
-      <WordsTaken words={accountOfTreatment(text, places)} />
+      <WordsTaken words={read?.words ?? []} />
       <div id={`${id}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
         {cleaner.waiting ? (
           <AskFirst cleaner={cleaner} onDone={() => setText('')} />
@@ -105,9 +108,9 @@ function Understood({
   onWay,
   onNotYet,
 }: {
-  readonly read: TreatmentRead;
+  readonly read: Said;
   readonly asking: boolean;
-  readonly onWay: (way: TreatmentWay) => void;
+  readonly onWay: (way: SaidWay) => void;
   readonly onNotYet: () => void;
 }) {
   const { canWrite } = useTicket();
@@ -126,7 +129,7 @@ function Understood({
     );
   const cautions = [
     ...new Set(
-      way.does.flatMap((deed) => (deed.type === 'treat' && deed.told.agent ? [agentCaution(deed.told.agent)] : [])),
+      way.clean.flatMap((deed) => (deed.type === 'treat' && deed.told.agent ? [agentCaution(deed.told.agent)] : [])),
     ),
   ].filter(Boolean);
   return (

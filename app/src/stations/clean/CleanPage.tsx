@@ -15,7 +15,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Caution } from '../../parts/ui/Caution';
 import { Fold } from '../../parts/ui/Fold';
 import { useMedia } from '../../parts/ui/useMedia';
-import { AskFirst } from './AskFirst';
+import { AskFirst } from '../../parts/clean/AskFirst';
 import { BeforeAfter } from './BeforeAfter';
 import { BeforeTheBelt, PutRight, Worked } from './Heard';
 import { CleanLine } from './CleanLine';

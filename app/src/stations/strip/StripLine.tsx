@@ -1,6 +1,12 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { cautionFor, type Step } from '@loose-pulley/core/work/strip';
-import { accountOf, LINE_MAX, readLine, type Way } from '@loose-pulley/core/work/stripLine';
+import { LINE_MAX } from '@loose-pulley/core/work/stripLine';
+import { agentCaution } from '@loose-pulley/core/work/compatibility';
+import { cleanView } from '@loose-pulley/core/views/clean';
+import { readSaid, type Said, type SaidWay } from '@loose-pulley/core/views/said';
+import { AskFirst } from '../../parts/clean/AskFirst';
+import { useClean } from '../../parts/clean/useClean';
+import { useCompatibility } from '../../parts/clean/useCompatibility';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
@@ -24,7 +30,9 @@ export function StripLine({
 }) {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
-  const { doWay } = useStripLine();
+  const { doWay, sayMoments } = useStripLine();
+  const cleaner = useClean(useCompatibility());
+  const { places } = cleanView(ticket);
   // Half a line outlives the page.
   const text = useAppSelector(({ openTicket }) => openTicket.halfLines[ticket.id] ?? '');
   const setText = (now: string) => dispatch(halfLineTyped({ ticketId: ticket.id, text: now }));
@@ -41,15 +49,25 @@ export function StripLine({
     () => [...new Set([...past, ticket].flatMap(({ strip }) => strip.steps.map(({ line }) => line)))].slice(0, 200),
     [past, ticket],
   );
-  const read = useMemo(() => readLine(text), [text]);
+  const read = useMemo(() => readSaid(text, 'strip', { map: places, chosenId: null }), [text, places]);
   const ways = read?.ways ?? [];
   const doubtful = ways.length > 1;
-  const said = (way: Way): void => {
+  const over = (): void => {
+    setText('');
+    onPlaced();
+  };
+  const said = (way: SaidWay): void => {
     setAsking(false);
-    if (doWay(way, before?.id)) {
-      setText('');
-      onPlaced();
-    }
+    // What was cleaned is done at Clean, and asks there first what may harm.
+    const done =
+      way.clean.length > 0
+        ? cleaner.say(way.clean, text.trim(), { strip: way.strip, beforeId: before?.id })
+        : doWay({ echo: way.echo, does: way.strip }, before?.id)
+          ? 'done'
+          : 'refused';
+    if (done === 'done' && way.clean.length > 0) sayMoments(way.strip);
+    if (done === 'done') over();
+    if (done === 'asks') return;
     field.current?.focus();
   };
   const put = (): void => {
@@ -84,6 +102,7 @@ export function StripLine({
           placeholder="4 ph1 underside"
           onChange={(event) => {
             setAsking(false);
+            cleaner.letBe();
             setText(event.target.value);
           }}
           onKeyDown={(event) => {
@@ -102,9 +121,11 @@ export function StripLine({
           <option key={line} value={line} />
         ))}
       </datalist>
-      <WordsTaken words={accountOf(text)} />
+      <WordsTaken words={read?.words ?? []} />
       <div id={`${list}-echo`} aria-live="polite" className="min-h-[3em] leading-snug">
-        {read ? (
+        {cleaner.waiting ? (
+          <AskFirst cleaner={cleaner} onDone={over} />
+        ) : read ? (
           <Understood read={read} asking={asking && doubtful} onWay={said} onNotYet={() => field.current?.focus()} />
         ) : (
           <span className="text-soft">
@@ -132,9 +153,9 @@ function Understood({
   onWay,
   onNotYet,
 }: {
-  readonly read: NonNullable<ReturnType<typeof readLine>>;
+  readonly read: Said;
   readonly asking: boolean;
-  readonly onWay: (way: Way) => void;
+  readonly onWay: (way: SaidWay) => void;
   readonly onNotYet: () => void;
 }) {
   const { ticket, canWrite } = useTicket();
@@ -152,9 +173,12 @@ function Understood({
         onNotYet={onNotYet}
       />
     );
-  const steps = way.does.flatMap((deed) => (deed.type === 'step' ? [deed.step] : []));
+  const steps = way.strip.flatMap((deed) => (deed.type === 'step' ? [deed.step] : []));
   const numbers = steps.map((_, index) => strip.lastNumber + 1 + index);
-  const caution = [...new Set(steps.map((step) => cautionFor(step, strip.steps, ticket.loader)))]
+  const agents = way.clean.flatMap((deed) =>
+    deed.type === 'treat' && deed.told.agent ? [agentCaution(deed.told.agent)] : [],
+  );
+  const caution = [...new Set([...steps.map((step) => cautionFor(step, strip.steps, ticket.loader)), ...agents])]
     .filter(Boolean)
     .join(' ');
   return (

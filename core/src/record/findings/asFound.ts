@@ -1,13 +1,13 @@
 import { placesOf, placeState, surfaceOf, type DirtyPlace, stillDirty, type Place } from '../../work/cleaning';
 import type { Surface } from '../../physics/drive';
 import type { DriveRecord } from '../stations';
-import { findingsOf, showsThoseOf, type Finding, type Found } from './ledger';
+import { isEnded, knownOf, showsThoseOf, type Finding, type Found } from './ledger';
 import { FINDING_KINDS, rowOf } from './rows';
 
 /** What was seen at places of the map elsewhere than at Clean, by the id of the place. */
 function seenElsewhere(found: Found): ReadonlyMap<string, Place['seen']> {
   const seen = new Map<string, Place['seen']>();
-  for (const { kind, placeId, station, at } of findingsOf(found)) {
+  for (const { kind, placeId, station, at } of knownOf(found)) {
     const { dirt } = rowOf(kind);
     if (dirt === null || placeId === null || station === 'clean' || station === 'measure') continue;
     const before = seen.get(placeId) ?? [];
@@ -29,7 +29,7 @@ function oldStateOf(found: Found, drive: DriveRecord): DriveRecord['oldState'] {
       FINDING_KINDS.some((one) => one === kind && rowOf(one).belt === drive.oldState),
   );
   if (drive.oldState !== 'unknown' && !dropped) return drive.oldState;
-  const states = findingsOf(found).flatMap((one) => {
+  const states = knownOf(found).flatMap((one) => {
     const { belt } = rowOf(one.kind);
     return belt !== null && ofBelt(one, drive) ? [belt] : [];
   });
@@ -75,6 +75,14 @@ function driveAsFound(found: Found, drive: DriveRecord, seen: ReadonlyMap<string
   return made;
 }
 
+/** The link on the train, where the train does not say it: off, or on again. */
+function linkAsFound(found: Found): Partial<Pick<Found, 'train'>> {
+  const off = knownOf(found).find(({ kind }) => kind === 'linkOff');
+  if (found.train.rollers.link !== 'unknown' || !off) return {};
+  const link = isEnded(found, off) ? ('engaged' as const) : ('off' as const);
+  return { train: { ...found.train, rollers: { ...found.train.rollers, link } } };
+}
+
 const tickets = new WeakMap<object, Found>();
 
 /**
@@ -87,10 +95,7 @@ export function asFound<T extends Found>(found: T): T {
   const known = tickets.get(found);
   if (known) return known as T;
   const seen = seenElsewhere(found);
-  const link =
-    found.train.rollers.link === 'unknown' && findingsOf(found).some(({ kind }) => kind === 'linkOff')
-      ? { train: { ...found.train, rollers: { ...found.train.rollers, link: 'off' as const } } }
-      : {};
+  const link = linkAsFound(found);
   const changed = found.drives.map((drive) => driveAsFound(found, drive, seen));
   const made: T = {
     ...found,

@@ -46,12 +46,17 @@ export function conflictsOf(found: Found): readonly Conflict[] {
       .filter((other) => against(one, other) && !changedBetween(found, one, other))
       .map((other) => ({ one, other })),
   );
+  // What was seen or tried leads over what was only told.
+  const leads = ({ one, other }: Conflict): Conflict =>
+    one.how === 'told' && other.how !== 'told' ? { one: other, other: one } : { one, other };
   // One question of each thing: what is answered there may answer the others.
-  return conflicts.filter(
-    ({ one }, at) =>
-      !(one.thing === 'belt' && one.driveId !== null && renewed.has(one.driveId)) &&
-      at === conflicts.findIndex((two) => two.one.thing === one.thing && two.one.driveId === one.driveId),
-  );
+  return conflicts
+    .map(leads)
+    .filter(
+      ({ one }, at) =>
+        !(one.thing === 'belt' && one.driveId !== null && renewed.has(one.driveId)) &&
+        at === conflicts.findIndex((two) => two.one.thing === one.thing && two.one.driveId === one.driveId),
+    );
 }
 
 /** What of a settled pair is kept and what is dropped, as it is recorded. */

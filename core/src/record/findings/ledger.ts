@@ -7,7 +7,17 @@ import { findingsTold } from './telling';
 /** What is read for findings: a ticket has it. */
 export type Found = Pick<
   StationsState,
-  'loader' | 'drives' | 'strip' | 'cleaning' | 'train' | 'observations' | 'discs' | 'evidence' | 'settled'
+  | 'complaints'
+  | 'story'
+  | 'loader'
+  | 'drives'
+  | 'strip'
+  | 'cleaning'
+  | 'train'
+  | 'observations'
+  | 'discs'
+  | 'evidence'
+  | 'settled'
 >;
 
 /** Something that was found, said once: of what, how it is known, when and where it was said. */
@@ -18,7 +28,8 @@ export interface Finding {
   readonly driveId: string | null;
   /** The place of Clean's map, where it is one. */
   readonly placeId: string | null;
-  readonly how: 'seen' | 'tried';
+  /** Seen by eye, tried by hand, or told by the owner: what is told is asked about, and leads nothing. */
+  readonly how: 'seen' | 'tried' | 'told';
   /** When it was said, ISO 8601; empty where that was not kept. */
   readonly at: string;
   readonly station: StationId;
@@ -76,6 +87,33 @@ function ofLines(found: Found, map: readonly Place[]): Finding[] {
         from,
       };
     }),
+  );
+}
+
+/** What the owner told of it: known as told, and no more. */
+function ofOwner(found: Found, map: readonly Place[]): Finding[] {
+  const lines = [
+    ...found.complaints
+      .filter(({ drivetrain, state }) => drivetrain && state !== 'anotherTrade')
+      .map(({ words, before }) => ({ line: `${words}; ${before}`, from: `“${words}”, told at Take in` })),
+    { line: found.story, from: 'the story, told at Take in' },
+  ];
+  return lines.flatMap(({ line, from }) =>
+    findingsTold(line)
+      .filter(({ kind }) => rowOf(kind).nature !== 'deed')
+      .map(({ kind, thing, about }): Finding => {
+        const driveId = OF_DRIVE.has(thing) ? driveAbout(found, about) : null;
+        return {
+          kind,
+          thing,
+          driveId,
+          placeId: placeAbout(map, thing, driveId, about),
+          how: 'told',
+          at: '',
+          station: 'takeIn',
+          from,
+        };
+      }),
   );
 }
 
@@ -287,9 +325,37 @@ export function findingsOf(found: Found): readonly Finding[] {
     ...ofSlips(found),
     ...ofTrain(found),
     ...ofArrival(found),
+    ...ofOwner(found, map),
     ...ofMeasure(found),
     ...ofFind(found, map),
   ].filter((one) => !isDropped(found, one));
   ledgers.set(found, all);
   return all;
 }
+
+const knowns = new WeakMap<object, readonly Finding[]>();
+
+/**
+ * What the bench itself found: all but what it was only told.
+ *
+ * @example knownOf(ticket).every(({ how }) => how !== 'told') // true
+ */
+export function knownOf(found: Found): readonly Finding[] {
+  const all = findingsOf(found);
+  const known = knowns.get(all) ?? all.filter(({ how }) => how !== 'told');
+  knowns.set(all, known);
+  return known;
+}
+
+/**
+ * Whether what was found was put right since, by what a line told: a link hooked on again is off no more.
+ *
+ * @example knownOf(ticket).filter((one) => !isEnded(ticket, one)).length // 0
+ */
+export const isEnded = (found: Found, { kind, thing, driveId }: Pick<Finding, 'kind' | 'thing' | 'driveId'>): boolean =>
+  knownOf(found).some(
+    (one) =>
+      rowOf(one.kind).ends.includes(kind) &&
+      one.thing === thing &&
+      (one.driveId === driveId || one.driveId === null || driveId === null),
+  );

@@ -6,12 +6,18 @@ import { called, said, type Saying } from './saying';
 /** An answer to a test of Find. */
 export type TestAnswer = readonly [testId: string, outcome: string];
 
+/**
+ * Whether a kind is how something is (a state), what is wrong with it (a fault), or what was done about it (a deed).
+ */
+export type FindingNature = 'state' | 'fault' | 'deed';
+
 /** Where a finding may be told of: kinds of place on the map, or what has no place there. */
 export type ThingKind = PlaceKind | 'tray' | 'link' | 'path' | 'plug' | 'machine';
 
 /** All that is known of a kind of finding, in one place. What is not so for a kind is said to be null, never left out. */
 export interface FindingRow {
   readonly name: string;
+  readonly nature: FindingNature;
   /** What it may be found of. */
   readonly of: readonly ThingKind[];
   /** Words by which a line tells it. */
@@ -30,6 +36,10 @@ export interface FindingRow {
   readonly endedBy: 'renewed' | 'cleaned' | 'putBack';
   /** Kinds that cannot be so beside it, of the same thing at the same time. */
   readonly against: readonly string[];
+  /** Kinds of the same thing that a deed ends. */
+  readonly ends: readonly string[];
+  /** For the owner, what was done to the thing: “… put back on its pin”; null where it is no deed. */
+  readonly done: string | null;
   /** For the owner, of what it was found of: “the loading belt …”, of dirt what lay on it; null where it is no fault. */
   readonly owner: string | null;
 }
@@ -39,6 +49,7 @@ const BELT = ['belt'] as const;
 const ROLLER = ['roller'] as const;
 const GEARS = ['gear', 'rack'] as const;
 const none = {
+  nature: 'fault',
   said: null,
   belt: null,
   dirt: null,
@@ -47,7 +58,21 @@ const none = {
   shows: [],
   endedBy: 'renewed',
   against: [],
+  ends: [],
+  done: null,
+  owner: null,
 } as const;
+const PUT_BACK = String.raw`(?:put|hooked|hung|slipped|pushed|clicked|snapped|set|fitted|eased) (?:back )?(?:on|in|home|onto|into|over)|back (?:on|in|home|onto|over)|refitted|re-?seated|hooked (?:up|on)(?: again)?|on again|home again|engaged again|re-?engaged`;
+/** Something put back by hand, or put right. */
+const deed = (name: string, of: FindingRow['of'], ends: string, done: string, told: Saying): FindingRow => ({
+  ...none,
+  nature: 'deed',
+  name,
+  of,
+  ends: [ends],
+  done,
+  said: told,
+});
 const OILY: TestAnswer = ['beltFeel', 'oily'];
 const SHINY: TestAnswer = ['beltFeel', 'shiny'];
 const ROLLERS_DIRTY: TestAnswer = ['rollers', 'shiny'];
@@ -80,6 +105,7 @@ export const FINDINGS = {
   },
   beltFirm: {
     ...none,
+    nature: 'state',
     name: 'belt firm',
     of: BELT,
     said: said(BELT_SAID, /\b(?:firm|taut|snug|good and tight)\b/),
@@ -176,6 +202,7 @@ export const FINDINGS = {
   },
   beltGrips: {
     ...none,
+    nature: 'state',
     name: 'belt does not slip',
     of: BELT,
     answers: { belt: ['holdEject', 'pushes'] },
@@ -313,6 +340,60 @@ export const FINDINGS = {
     endedBy: 'putBack',
     owner: null,
   },
+  linkPutOn: deed(
+    'roller link put back on',
+    ['link'],
+    'linkOff',
+    'put back on',
+    said(called('links?'), new RegExp(String.raw`\b(?:${PUT_BACK}|re-?hooked)\b`)),
+  ),
+  plugPushedHome: deed(
+    'plug pushed home',
+    ['plug'],
+    'plugLoose',
+    'pushed home',
+    said(
+      called('plugs?|connectors?|flat[_ ]cables?|ribbons?'),
+      /\b(?:pushed (?:back )?(?:home|in)|pressed (?:back )?(?:home|in)|re-?seated|seated (?:again|properly))\b/,
+    ),
+  ),
+  trayPutOnTrack: deed(
+    'put back on its track',
+    ['tray'],
+    'trayOffTrack',
+    'put back on its track',
+    said(
+      called('tray|drawer'),
+      /\b(?:back (?:on|in|onto|into) (?:its|the) (?:tracks?|rails?|guides?)|squared up|set straight(?: again)?)\b/,
+    ),
+  ),
+  gearTimed: deed(
+    'gear put back in time',
+    GEARS,
+    'gearToothOut',
+    'put back in mesh',
+    said(
+      called('gears?|wheels?|timing|racks?'),
+      /\b(?:re-?timed|re-?meshed|back in (?:time|mesh|step)|in (?:time|mesh|step) again|(?:moved|set|turned) (?:a|one|two|1|2) (?:tooth|teeth)|marks (?:line up|lined up|aligned)|lined up (?:again|with (?:its|the) marks?))\b/,
+    ),
+  ),
+  beltPutOn: deed(
+    'belt put back on',
+    BELT,
+    'beltOff',
+    'put back on its pulleys',
+    said(
+      BELT_SAID,
+      /\b(?:put back on|back on (?:its|the|both) pulleys?|slipped back on|hooked back on|put on again)\b/,
+    ),
+  ),
+  switchBentBack: deed(
+    'switch bent back',
+    ['switch'],
+    'switchTorn',
+    'bent back',
+    said(called('switch(?:es)?|switch levers?|levers?'), /\b(?:bent (?:back|straight)|straightened)\b/),
+  ),
   clampWeak: {
     ...none,
     is: 'clampMagnet',

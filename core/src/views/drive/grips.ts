@@ -1,4 +1,4 @@
-import { findingsOf, type Found } from '../../record/findings';
+import { knownOf, type Found } from '../../record/findings';
 
 /**
  * Whether fingers could not make the old belt of a drive slip, as it was last tried: it may be kept, whatever its length says.
@@ -7,7 +7,7 @@ import { findingsOf, type Found } from '../../record/findings';
  * For instance gripsNow(ticket, 'drive-a'): 'slip at Clean'
  */
 export function gripsNow(found: Found, driveId: string): string | undefined {
-  const last = findingsOf(found)
+  const last = knownOf(found)
     .filter(
       ({ kind, driveId: of }) =>
         (kind === 'beltGrips' || kind === 'beltSlips') &&

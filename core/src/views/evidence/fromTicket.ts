@@ -4,7 +4,7 @@ import { fisherTwoSided } from '../../base/statistics';
 import { isBeltTest, isGoodBelt } from './sameTest';
 import { oldBeltFinding } from '../../belts/sizing';
 import { linkOff, squareWords } from '../../physics/train';
-import { findingsOf, rowOf } from '../../record/findings';
+import { knownOf, rowOf } from '../../record/findings';
 import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { EvidenceKind, Sound } from '../../record/stations';
 
@@ -147,7 +147,7 @@ function seenOnTrain({ train: { rollers, mode, square } }: Ticket): Taken[] {
 function found(ticket: Ticket): Taken[] {
   const [first] = ticket.drives;
   const measured = first && oldBeltFinding(driveFactsOf(first));
-  return findingsOf(ticket).flatMap(({ kind, thing, driveId, station, from }): Taken[] => {
+  return knownOf(ticket).flatMap(({ kind, thing, driveId, station, from }): Taken[] => {
     const answer = rowOf(kind).answers[thing];
     if (!answer || station === 'find' || (kind === 'beltSlack' && station === 'measure' && measured)) return [];
     const [testId, outcome] = answer;
@@ -163,7 +163,7 @@ function found(ticket: Ticket): Taken[] {
 /** What findings show besides what they are: of the first drive, where nothing else answers the test. */
 function shownBesides(ticket: Ticket): Taken[] {
   const [first] = ticket.drives;
-  return findingsOf(ticket).flatMap(({ kind, driveId, from }): Taken[] =>
+  return knownOf(ticket).flatMap(({ kind, driveId, from }): Taken[] =>
     driveId === null || driveId === first?.id
       ? rowOf(kind).shows.map(([testId, outcome]) => ({ testId, outcome, cured: 0, from }))
       : [],

@@ -1,4 +1,5 @@
 import type { Knowledge } from '../../work/diagnosis';
+import { findingsOf, rowOf } from '../../record/findings';
 import type { Ticket } from '../../record/ticket';
 import { answersOf } from './caseOf';
 import { readOwner } from '../../work/ownerLine';
@@ -29,9 +30,15 @@ export function offeredAnswers(ticket: Ticket, knowledge: Knowledge): readonly O
       codes.map(({ code, meaning }) => ({ text: meaning, from: `code ${code}` })),
     ),
   ];
-  const offers = texts.flatMap(({ text, from }) =>
+  // What the owner told of the inside is known as told: it is asked about like the rest.
+  const told = findingsOf(ticket).flatMap(({ kind, thing, how, from }): OfferedAnswer[] => {
+    const answer = how === 'told' ? rowOf(kind).answers[thing] : undefined;
+    return answer ? [{ testId: answer[0], outcome: answer[1], quote: rowOf(kind).name, from }] : [];
+  });
+  const said = texts.flatMap(({ text, from }) =>
     readOwner(text, ticket.loader).answers.map(({ testId, outcome, quote }) => ({ testId, outcome, quote, from })),
   );
+  const offers = [...said, ...told];
   return offers.filter(
     ({ testId, outcome }, index) =>
       !answered.has(testId) &&

@@ -2,7 +2,7 @@ import { AGENT_NAMES } from '../../work/compatibility';
 import { isCure, placeState, type Place } from '../../work/cleaning';
 import {
   FINDING_KINDS,
-  findingsOf,
+  knownOf,
   findingsTold,
   mapAsFound,
   rowOf,
@@ -42,23 +42,21 @@ const THING_SAID: Readonly<Partial<Record<ThingKind, string>>> = {
   clamp: 'the clamp',
 };
 
+/** The thing of a finding as an owner reads it: the lift belt, the link between the rollers. */
+const thingSaid = ({ drives }: Ticket, { thing, driveId }: Finding): string => {
+  const role = drives.find(({ id }) => id === driveId)?.role ?? '';
+  return thing === 'belt' ? `the ${role === '' ? '' : `${role} `}belt` : (THING_SAID[thing] ?? `the ${thing}`);
+};
+
 /** Everything that was found, wherever it was said, each once. */
 function findingsSaid(ticket: Ticket): Sentence[] {
-  const findings = findingsOf(ticket);
-  const role = (id: string | null): string => ticket.drives.find((one) => one.id === id)?.role ?? '';
+  const findings = knownOf(ticket);
   const things = findings.flatMap((one): Sentence[] => {
-    const { kind, thing, driveId, station } = one;
+    const { kind, station } = one;
     const { owner, dirt } = rowOf(kind);
     // What Clean left as it is stands among what was left.
     if (owner === null || dirt !== null || station === 'clean') return [];
-    return [
-      sentence(
-        thing === 'belt'
-          ? `the ${role(driveId) === '' ? '' : `${role(driveId)} `}belt ${owner}`
-          : `${THING_SAID[thing] ?? `the ${thing}`} ${owner}`,
-        ofFinding(one),
-      ),
-    ];
+    return [sentence(`${thingSaid(ticket, one)} ${owner}`, ofFinding(one))];
   });
   const map = mapAsFound(ticket).map(({ place }) => place);
   const dirts = [...new Set(map.flatMap(({ seen }) => seen.map(({ dirt }) => dirt)))].map((dirt) => {
@@ -141,6 +139,13 @@ const beltOf = ({ role }: Pick<DriveRecord, 'role'>): string => (role === '' ? '
 const rightOf = ({ tries }: Pick<DriveRecord, 'tries'>): Try | undefined =>
   tries.findLast(({ verdict }) => verdict === 'right');
 
+/** What was put back or put right by hand. */
+const putBackSaid = (ticket: Ticket): Sentence[] =>
+  knownOf(ticket).flatMap((one) => {
+    const { done: words } = rowOf(one.kind);
+    return words === null ? [] : [sentence(`${thingSaid(ticket, one)} ${words}`, ofFinding(one))];
+  });
+
 /** What was done: treatments, belts that run, parts that found their place. */
 function done(ticket: Ticket): Sentence[] {
   return [
@@ -155,6 +160,7 @@ function done(ticket: Ticket): Sentence[] {
           ]
         : [];
     }),
+    ...putBackSaid(ticket),
     ...cleanedSaid(ticket),
     ...ticket.cleaning.shrinks.flatMap(({ driveId, beforeMm, afterMm }) => {
       const drive = ticket.drives.find(({ id }) => id === driveId);

@@ -47,6 +47,12 @@ const LINE: Readonly<Record<FindingKind, string | null>> = {
   discInPath: null,
   partInPath: null,
   clampWeak: 'clamp crooked',
+  linkPutOn: 'link hooked on again',
+  plugPushedHome: 'grey plug pushed home',
+  trayPutOnTrack: 'tray back on its track',
+  gearTimed: 'gear put back in time',
+  beltPutOn: 'belt put back on its pulleys',
+  switchBentBack: 'limit switch bent back',
 };
 
 const AT = '2026-01-12T09:23:00Z';
@@ -124,6 +130,11 @@ describe('said once, known everywhere', () => {
         expect(asFound(ticket).drives[0]?.drivenSurface, 'Size').not.toBe('clean');
     }
     if (kind === 'linkOff') expect(asFound(ticket).train.rollers.link, 'the train').toBe('off');
+    // What was done is on the papers as done, and ends what it put right.
+    if (row.done !== null) {
+      expect(handBackText(ticket, 'done').toLowerCase(), 'the letter').toContain(row.done);
+      expect(row.ends.length, 'what it ends').toBeGreaterThan(0);
+    }
     // The owner reads of it.
     if (row.owner !== null && (row.dirt === null || found?.placeId))
       expect(handBackText(ticket, 'found').toLowerCase(), 'the letter').toContain(
@@ -198,7 +209,7 @@ describe('what stands in the table', () => {
   });
   test('is against kinds that there are, and they against it', () => {
     for (const kind of FINDING_KINDS)
-      for (const other of rowOf(kind).against) expect(FINDING_KINDS, kind).toContain(other);
+      for (const other of [...rowOf(kind).against, ...rowOf(kind).ends]) expect(FINDING_KINDS, kind).toContain(other);
   });
 });
 

@@ -1,5 +1,5 @@
 import { loaderOf } from '../../base/loaders';
-import { conflictsOf, dirtyAsFound, findingsOf, rowOf } from '../../record/findings';
+import { conflictsOf, dirtyAsFound, knownOf, rowOf } from '../../record/findings';
 import { DIRT_NAMES } from '../../work/compatibility';
 import {
   besideCount,
@@ -66,7 +66,7 @@ function unspoken(ticket: Ticket): Ticket['drives'] {
   if (!loaderOf(ticket.loader).has.mirroredDecks || ticket.drives.length < 2) return [];
   const about = new Set([
     ...ticket.observations.map(({ driveId }) => driveId),
-    ...findingsOf(ticket).map(({ driveId }) => driveId),
+    ...knownOf(ticket).map(({ driveId }) => driveId),
     ...ticket.cleaning.places.map(({ driveId }) => driveId),
   ]);
   const silent = ticket.drives.filter(

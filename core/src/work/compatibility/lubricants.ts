@@ -69,7 +69,7 @@ export const LUBRICANTS: Readonly<Record<LubricantName, AgentRecord>> = {
     statements: [],
   },
   lithiumGrease: {
-    said: /\b(?:lithium|white(?! spirit)|plastic-safe)(?: grease)?\b/,
+    said: /\b(?:lithium|plastic-safe)(?: grease)?\b|\bwhite grease\b/,
     spelt: ['lithium'],
     grades: MINERAL,
     harm: GREASED,

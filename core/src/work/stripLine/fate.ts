@@ -119,7 +119,14 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
   const home = toward.has('home');
   const turns = bits.some((bit) => bit.is === 'turns');
   const fastener = kind !== undefined && FASTENERS.has(kind);
-  if (done.has('clean')) return sure('noted');
+  // “Off and cleaned” came off; “wiped off” did not.
+  const cleaned = bits.findIndex(({ is, done: one }) => is === 'done' && one === 'clean');
+  if (cleaned >= 0)
+    return bits
+      .slice(0, cleaned)
+      .some((bit) => (bit.is === 'toward' && bit.noun === 'away') || (bit.is === 'done' && bit.done === 'off'))
+      ? sure('off')
+      : sure('noted');
   if (done.has('found')) return sure('noted');
   if (done.has('unsoldered')) return sure('unsoldered');
   if (done.has('cut')) return sure('cut');

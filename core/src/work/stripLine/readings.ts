@@ -16,8 +16,16 @@ export interface Reading {
 /** Readings that cost so much more than the best are not made out. */
 const WORTH_MAKING_OUT = 0.8;
 
+/** The line read last: it is asked for what it does, and for what each of its words is taken for. */
+let last: { readonly line: string; readonly read: ReturnType<typeof bitsOnce> } | undefined;
+
 /** A line as it is read, and its likely readings, the likeliest first; its bits alone do for an account of its words. */
-export function bitsRead(line: string): { readonly typed: Typed; readonly all: ReadonlyArray<Omit<Reading, 'read'>> } {
+export function bitsRead(line: string): ReturnType<typeof bitsOnce> {
+  if (last?.line !== line) last = { line, read: bitsOnce(line) };
+  return last.read;
+}
+
+function bitsOnce(line: string): { readonly typed: Typed; readonly all: ReadonlyArray<Omit<Reading, 'read'>> } {
   const tokens = tokensOf(line);
   const typed: Typed = { line, tokens };
   const all = readings(tokens.length, sensesOf(tokens), GRAMMAR).map(({ value, cost }) => {

@@ -129,11 +129,16 @@ const SLIP_WORDS =
     ' ',
   );
 
+/** Words of other things that look like slips of these: a washer is no washing. */
+const NO_SLIPS: ReadonlySet<string> = new Set('washer washers toothed pulled wired drivers driver'.split(' '));
+
 /** A line with the one word that is known by no list, and is nearly one, put right. */
 function slipRight(text: string, { map }: ReadAgainst): string {
   const odd = takenIn(text, map).flatMap((bit) => {
     const near =
-      bit.taken === 'notKnown' && bit.text.length > 3 ? SLIP_WORDS.filter((word) => oneSlipApart(bit.text, word)) : [];
+      bit.taken === 'notKnown' && bit.text.length > 3 && !NO_SLIPS.has(bit.text)
+        ? SLIP_WORDS.filter((word) => oneSlipApart(bit.text, word))
+        : [];
     return near.length > 0 ? [{ bit, word: near[0] ?? '' }] : [];
   });
   const [one, other] = odd;
@@ -150,6 +155,10 @@ interface Gated {
 }
 
 /** What of a line is told as done or seen: a denial, an order and what is still to come are notes, each for its own clause. */
+/** What is told to be done, and when: “clean the rods before closing” did nothing yet. */
+const FOR_LATER =
+  /^(?:please )?(?:clean|wipe|oil|grease|lubricate|wash|degrease|soak|brush|scrape|rinse|dry)\b.*\b(?:before|later|tomorrow|next time|when|once|until|first)\b/;
+
 function gated(text: string, { map }: ReadAgainst): Gated {
   const clauses: TakenBit[][] = [[]];
   for (const bit of takenIn(text, map)) {
@@ -157,7 +166,10 @@ function gated(text: string, { map }: ReadAgainst): Gated {
     else clauses.at(-1)?.push(bit);
   }
   const kept = clauses.filter(
-    (bits) => bits.length > 0 && !bits.some(({ taken }) => taken === 'denied' || taken === 'minded'),
+    (bits) =>
+      bits.length > 0 &&
+      !bits.some(({ taken }) => taken === 'denied' || taken === 'minded') &&
+      !FOR_LATER.test(text.slice(bits[0]?.from ?? 0, bits.at(-1)?.to ?? 0)),
   );
   const strange = kept.some((bits) =>
     bits.some(

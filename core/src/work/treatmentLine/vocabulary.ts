@@ -46,16 +46,16 @@ export const DEED_WORDS: ReadonlyArray<readonly [RegExp, CleanDeed]> = [
     'oldGreaseOff',
   ],
   [
-    /\b(?:wiped (?:off )?(?:the |all )?(?:excess|surplus)|(?:excess|surplus)(?: was| is)? (?:all )?(?:wiped|off|taken off|removed)(?: off| away)?)\b/,
+    /\b(?:wiped (?:off )?(?:the |all )?(?:excess|surplus)|(?:excess|surplus)(?: (?:oil|grease|lubricant))?(?: was| is)? (?:all )?(?:wiped|off|taken off|removed)(?: off| away)?)\b/,
     'excessWiped',
   ],
   [/\b(?:worked in|run in|run (?:from )?end to end|spread(?: out)?|worked (?:it )?(?:in|end to end))\b/, 'workedIn'],
   [/\b(?:re-?)?(?:lubricated|lubed|greased|oiled)\b/, 'lubricate'],
   [/\b(?:soaked|soaking|soak|steeped)\b/, 'soak'],
   [/\b(?:washed|wash|rinsed|rinse)\b/, 'wash'],
-  [/\b(?:picked(?: out)?|scraped|pick)\b/, 'pick'],
+  [/\b(?:picked(?: out)?|scraped|pick out)\b/, 'pick'],
   [
-    /\b(?:wiped|wipe|rubbed|brushed|pulled out|blown (?:out|off)|blew (?:out|off|the \w+ (?:out|off)|dust off)|vacuumed|hoovered|dusted|cleaned)\b/,
+    /\b(?:wiped|wipe|rubbed|brushed|(?<=\b(?:hair|fluff|lint|dust|crumbs|dirt|bits|strands?|threads?|rubber)\b.*)pulled out|pulled (?:the |all )?(?:\w+ )?(?:hair|fluff|lint|dust|crumbs|dirt|strands?|threads?)(?: out)?|blown (?:out|off)|blew (?:out|off|the \w+ (?:out|off)|dust off)|vacuumed|hoovered|dusted|cleaned)\b/,
     'wipe',
   ],
 ];
@@ -79,7 +79,8 @@ export const HANDS =
 export const DRIED = /\b(?:has dried|dried(?: off)?|is dry(?: now| again)?|dry (?:now|again|already))\b/;
 export const DRY = /\b(?:bone |quite |rather |very |all )?dry\b|\bdried out\b|\bno (?:grease|oil|lubricant) left\b/;
 /** The levers of a switch, out of its way and in again. */
-export const LEVERS = /\blevers? (?:are )?(out|off|away|in|on|back)\b/;
+export const LEVERS =
+  /(?<!\b(?:main|mode|cam|eject|release|latch|sector|loading|brake|lock|slide|lift|clamp|feed|push|pull) )\blevers? (?:are )?(out|off|away|in|on|back)\b/;
 export const DRIES = /\b(?:dries|drying|(?:left |laid )?to dry|let dry)\b/;
 export const WARM =
   /\bwarm(?:ed)?(?: it)?(?: to shrink)?\b|\b(?:hot|boil(?:ed|ing)?) water\b|\bboiled\b|\bhair ?dr[iy]er\b|\bheat ?gun\b|\bshr[iu]nk\b/;

@@ -8,9 +8,9 @@ import {
   type Material,
 } from '@loose-pulley/core/work/compatibility';
 import type { TreatmentDeed } from '@loose-pulley/core/work/treatmentLine';
-import type { Cleaner } from '../../parts/clean/useClean';
-import { useTicket } from '../../parts/ticket/useTicket';
-import { Button } from '../../parts/ui/Button';
+import type { Cleaner } from './useClean';
+import { useTicket } from '../ticket/useTicket';
+import { Button } from '../ui/Button';
 
 interface Option {
   readonly words: string;
@@ -27,7 +27,7 @@ export function AskFirst({ cleaner, onDone }: { readonly cleaner: Cleaner; reado
     first.current?.focus();
   }, [waiting, asked]);
   if (!waiting) return null;
-  const { blocked, deeds, line, materials, materialAsked } = waiting;
+  const { blocked, deeds, line, materials } = waiting;
   const { place, agent, leave } = blocked;
   const done = (said: ReturnType<Cleaner['say']>): void => {
     if (said === 'done') onDone();
@@ -53,20 +53,20 @@ export function AskFirst({ cleaner, onDone }: { readonly cleaner: Cleaner; reado
           ...leave.likely.slice(0, 6).map((material: Material) => ({
             words: MATERIAL_NAMES[material],
             run: () =>
-              done(cleaner.say(deeds, line, { materials: { ...materials, [place.id]: material }, materialAsked })),
+              done(cleaner.say(deeds, line, { ...waiting, materials: { ...materials, [place.id]: material } })),
           })),
-          { words: 'not known', run: () => done(cleaner.say(deeds, line, { materials, materialAsked: true })) },
+          { words: 'not known', run: () => done(cleaner.say(deeds, line, { ...waiting, materialAsked: true })) },
         ]
       : [
           ...(leave.ask === 'spotTest'
             ? [
                 {
                   words: 'Spot test where it does not show: the swab came away clean',
-                  run: () => done(cleaner.say([spot('clean'), ...deeds], line, { materials, materialAsked })),
+                  run: () => done(cleaner.say([spot('clean'), ...deeds], line, waiting)),
                 },
                 {
                   words: 'Spot test: the swab took colour. Stop.',
-                  run: () => done(cleaner.say([spot('black')], line, { materials, materialAsked })),
+                  run: () => done(cleaner.say([spot('black')], line, waiting)),
                 },
               ]
             : []),
@@ -74,7 +74,7 @@ export function AskFirst({ cleaner, onDone }: { readonly cleaner: Cleaner; reado
             ? [
                 {
                   words: `Take ${AGENT_NAMES[instead.agent]} instead: fine, ${instead.effect === 'takes' ? 'takes it off' : 'loosens it'}`,
-                  run: () => done(cleaner.say(swapped(), line, { materials, materialAsked })),
+                  run: () => done(cleaner.say(swapped(), line, waiting)),
                 },
               ]
             : []),
