@@ -126,3 +126,30 @@ test('while a line is typed each word says what it is taken for; what denies, co
     await expect(page.getByRole('region', { name: 'A step' }), line).toContainText(right);
   }
 });
+
+test('what is cleaned is said at Strip, what comes off at Clean: each is known where it belongs, and on the letter', async ({
+  page,
+}) => {
+  await openTicket(page, 'booth deck');
+  await say(
+    page,
+    'lid off, limit switch cleaned with contact cleaner',
+    'link hooked on again',
+    'both pulleys wiped with alcohol',
+  );
+  await page.keyboard.press('Alt+4');
+  const line = page.getByLabel(/What was found or done/);
+  await expect(page.getByText(/3 places, /)).toBeVisible();
+  await line.fill('mains plug pulled');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await expect(page.getByLabel('Mains')).toContainText('unplugged');
+  await line.fill('2 ph1 underside');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByText('2 screws').first()).toBeVisible();
+  await page.keyboard.press('Alt+9');
+  await expect(page.getByText(/Limit switch cleaned|limit switch/).first()).toBeVisible();
+  await expect(page.getByText(/link between the rollers put back on/i).first()).toBeVisible();
+});
