@@ -1,5 +1,6 @@
 import { accountOf, readLine, type Deed } from '../../work/stripLine';
 import { accountOfTreatment, readTreatment, type ReadAgainst, type TreatmentDeed } from '../../work/treatmentLine';
+import { findingsTold } from '../../record/findings';
 import { inClauses } from './inClauses';
 import { putBackOf, putBackTold } from './putBack';
 import { isTreatment, whose } from './whose';
@@ -45,6 +46,9 @@ export function readSaid(typed: string, at: SaidAt, against: ReadAgainst): Said 
   if (at === 'clean') return is === 'strip' && clean.unread ? byStrip : byClean;
   if (is === 'clean')
     return partly && clean.ways.length === 1 ? inDoubt(byClean, byStrip, 'Is that all of it?') : byClean;
+  // Which of two pulleys is oily is asked, wherever it was said.
+  const whichPlace = clean.ways.length > 1 && clean.ways.some(({ does }) => does.some(({ type }) => type === 'seen'));
+  if (is === 'neither' && whichPlace && findingsTold(typed).length === 0) return byClean;
   const treated = clean.ways.filter(({ does }) => does.some(({ type }) => type === 'treat'));
   const [first] = treated;
   const [step] = strip.ways;

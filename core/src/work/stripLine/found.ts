@@ -42,7 +42,9 @@ export function foundIn(typed: Typed, parts: readonly Part[]): ReadLine | undefi
   if (about.kind === 'disc') return sure({ type: 'disc', where: about.where, condition: said(line) });
   if (about.kind === 'dirt') return sure({ type: 'found', kind: 'dirt', what: what || line, where: '' });
   const place = PLACE.exec(what);
-  const name = (place?.[1] ?? '').replace(/[,: ]+$/, '');
+  const name = (place?.[1] ?? '')
+    .replace(/[,: ]+$/, '')
+    .replace(/(?<=\S)(?:\s+(?:had|has|was|were|is|are|fallen|dropped|come|out|off))+$/i, '');
   const deed: Deed = {
     type: 'found',
     kind: 'object',

@@ -2,7 +2,7 @@
 export type Choose = <T>(asks: string, options: readonly T[]) => T;
 
 /** So many readings are offered. */
-export const WAYS_MAX = 4;
+export const WAYS_MAX = 6;
 
 /**
  * Every reading of something in doubt: runs it once for each combination of answers to what it asks.
