@@ -24,7 +24,7 @@ export const OPENERS =
 
 /** What a line begins with that tells what to mind, not what was done. */
 export const MINDING =
-  'mind take_care take_it careful carefully watch beware caution warning note nb remember remind check see ask order buy todo to_do think clean wash try look measure keep hold support use wear make_sure avoid always must should need needs why what where how maybe perhaps attention danger hot fragile sharp hands_off fingers_off stay_clear keep_off never_force never_mind if when';
+  'next_time mind take_care take_it careful carefully watch beware caution warning note nb remember remind check see ask order buy todo to_do think clean wash try look measure keep hold support use wear make_sure avoid always must should need needs why what where how maybe perhaps attention danger hot fragile sharp hands_off fingers_off stay_clear keep_off never_force never_mind if when';
 
 /** What denies what is said beside it. */
 export const DENYING =

@@ -1,7 +1,7 @@
 import type { Fate } from '../strip';
 import type { Said } from './said';
 import type { Doubt } from './types';
-import { FASTENERS, type Done, type NounKind } from './words';
+import { FASTENERS, FULL_OF, type Done, type NounKind } from './words';
 
 interface Reading {
   readonly fate: Fate | undefined;
@@ -47,6 +47,9 @@ export function fateOf(
     const deny = bits.findIndex(({ is }) => is === 'deny');
     if (bits.slice(0, deny).some(({ is, done: one }) => is === 'done' && one === 'loosened'))
       return { fate: 'loosened' };
+    // “Unscrewed, not removed” is undone where it is.
+    if (bits.slice(0, deny).some(({ is, done: one }) => is === 'done' && one === 'off'))
+      return ask('loosened', 'leftAlone');
     return { fate: 'leftAlone' };
   }
   if (byOthers) return { fate: 'noted' };
@@ -71,6 +74,9 @@ export function fateOf(
     if (fault && kind === 'belt') return ask('noted', 'off');
     return fault ? { fate: 'noted' } : { fate: undefined };
   }
+  // What is covered with something is only told of.
+  if (taken.fate === undefined && bits.some(({ is, noun: of = '' }) => is === 'where' && FULL_OF.test(of)))
+    return { fate: 'noted' };
   // What others fitted is told, not taken off.
   const looks = bits.flatMap(({ looks: own = [] }) => own);
   if (taken.fate === undefined && looks.some(({ is, verb }) => is === 'how' && /^(?:foreign|wrong)$/.test(verb ?? '')))
@@ -102,6 +108,8 @@ function powerOf(bits: readonly Said[]): Reading {
 
 const isSlack = (bits: readonly Said[]): boolean =>
   bits.some(({ is, verb = '' }) => is === 'how' && /^(?:loose|slack)$/.test(verb));
+
+const SWINGS = /^(?:swung|swing|swings|hinged|pivoted|swivelled|tilted|tipped|flipped)$/;
 
 interface Taken {
   readonly fate: Fate | undefined;
@@ -159,8 +167,13 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
   if (done.has('aside')) return away && !aside ? sure('off') : either('off', 'movedAside');
   if (done.has('foldedBack')) return sure('foldedBack');
   if (done.has('turned')) return sure(away && fastener ? 'loosened' : 'turned');
+  // What hangs on a hinge or its cables swings out, and is not off.
+  const swung = bits.some(({ is, verb = '' }) => is === 'done' && SWINGS.test(verb));
+  if (done.has('movedAside') && swung && !bits.some(({ is, noun: of }) => is === 'toward' && of === 'home'))
+    return away ? either('movedAside', 'off') : sure('movedAside');
   if (done.has('movedAside')) return sure(away && !aside ? 'off' : 'movedAside');
-  if (done.has('hang')) return sure(kind === 'belt' ? 'noted' : 'movedAside');
+  // A link that hangs was found so.
+  if (done.has('hang')) return sure(kind === 'belt' || /^links?$/.test(noun) ? 'noted' : 'movedAside');
   if (done.has('lift')) {
     if (away || kind === 'adhesive') return sure('off');
     return aside || home ? sure('movedAside') : either('off', 'movedAside');

@@ -86,7 +86,9 @@ export function meant(typed: Typed, bits: readonly Said[]): ReadLine {
 
 /** A picture or a mark: of what it is, where that is said. */
 function pictured({ line }: Typed, { clause }: Part): ReadLine {
-  const fate: Fate = /^(?:a |the )?(?:\w+ )?(?:marks?|dot|arrow)\b/.test(clause.text) ? 'marked' : 'noted';
+  const fate: Fate = /^(?:a |the )?(?:\w+ )?(?:marks?|dots?|arrows?|scribe lines?)\b/.test(clause.text)
+    ? 'marked'
+    : 'noted';
   const of = clause.bits.find(({ is, within }) => is === 'where' && within)?.within;
   const { count } = of ?? {};
   const { kind, noun, plural } = (of?.nouns ?? []).findLast((one) => STEP_KINDS_SAID.has(one.kind)) ?? {};

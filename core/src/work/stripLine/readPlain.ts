@@ -24,6 +24,9 @@ function changeIn(line: string, parts: readonly Part[]): Deed | undefined {
   if (head?.clause.none && head.clause.where !== '') return undefined;
   // A hinge pin is no stop pin.
   const names = head?.clause.bits.find(({ is }) => is === 'thing')?.nouns ?? [];
+  // The lock of a lid or of a tray is none for carriage.
+  if (kind === 'transportLockOff' && /\b(?:lid|door|tray|drawer|gear|latch|cover|clamp) lock\b/i.test(line))
+    return undefined;
   if (kind === 'stopPinOut' && !names.every(({ noun }) => /^(?:stop|pin|stop pin)$/.test(noun))) return undefined;
   if (
     !kind ||

@@ -159,7 +159,7 @@ export const PARTICLES: Readonly<Record<'away' | 'aside' | 'home', string>> = {
 export const CONDITIONS = {
   /** A fault that is seen. */
   fault:
-    'worn cracked broken bent stripped stuck seized rusty dirty oily torn melted brittle sticky shiny glazed damaged snapped chewed rounded perished ' +
+    'worn cracked broke broken bent stripped stuck seized rusty dirty oily torn melted brittle sticky shiny glazed damaged snapped chewed rounded perished ' +
     'split scratched dusty greasy rotten leaked leaking mouldy corroded burnt swollen faded crumbled dissolved jammed crooked misaligned crumbling ' +
     'stretched flattened frayed warped gooey wet slippery hardened shattered missing absent gone empty cross_threaded in_crumbs in_pieces in_bits in_shreds falling_apart fallen_apart ' +
     'to_tar to_goo to_crumbs out_of_line lopsided tired lying dead rattling rattles rattling_about broken_off snapped_off sheared_off torn_off fallen_off come_off rusted_solid solid squashed twisted greased greased_solid stopgap a_stopgap makeshift improvised too_many gummed gummed_up clogged locked blocked foreign wrong foul instead loose_inside worn_out worn_smooth',
