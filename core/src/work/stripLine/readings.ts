@@ -16,13 +16,22 @@ export interface Reading {
 /** Readings that cost so much more than the best are not made out. */
 const WORTH_MAKING_OUT = 0.8;
 
-/** The line read last: it is asked for what it does, and for what each of its words is taken for. */
-let last: { readonly line: string; readonly read: ReturnType<typeof bitsOnce> } | undefined;
+/**
+ * Lines and clauses read of late: each is asked for what it does, what its words are, what it found, and at the next letter
+ * its clauses are the same but one.
+ */
+const lately = new Map<string, ReturnType<typeof bitsOnce>>();
+const MOST_KEPT = 60;
 
 /** A line as it is read, and its likely readings, the likeliest first; its bits alone do for an account of its words. */
 export function bitsRead(line: string): ReturnType<typeof bitsOnce> {
-  if (last?.line !== line) last = { line, read: bitsOnce(line) };
-  return last.read;
+  const known = lately.get(line);
+  if (known) return known;
+  const read = bitsOnce(line);
+  const [oldest] = lately.keys();
+  if (lately.size >= MOST_KEPT && oldest !== undefined) lately.delete(oldest);
+  lately.set(line, read);
+  return read;
 }
 
 function bitsOnce(line: string): { readonly typed: Typed; readonly all: ReadonlyArray<Omit<Reading, 'read'>> } {

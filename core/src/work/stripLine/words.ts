@@ -17,7 +17,7 @@ export const NOUNS: ReadonlyArray<readonly [NounKind, string]> = [
     'clip c_clip e_clip circlip snap_ring retaining_ring retaining_clip spring_clip split_ring c_ring e_ring retainer cable_clip',
   ],
   ['springs', 'spring return_spring tension_spring coil_spring'],
-  ['tabs', 'tab claw latch hook catch lug tongue snap'],
+  ['tabs', 'tab clasp claw latch hook catch lug tongue snap'],
   ['adhesive', 'label felt tape foam sticker foil pad felt_pad foam_strip felt_strip'],
   ['belt', 'belt o_ring rubber_band drive_band rubber_belt'],
   [
