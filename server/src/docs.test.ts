@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import { expect, test } from 'vitest';
 import { takeLine } from '../../core/src/belts/readingLine';
 import { cleanView } from '../../core/src/views/clean';
+import { readSaid } from '../../core/src/views/said';
+import { readFirst } from '../../core/src/work/ownerLine';
 import { readLine } from '../../core/src/work/stripLine';
 import { readTreatment } from '../../core/src/work/treatmentLine';
 import { parseBeltSize } from '../../core/src/base/shapes';
@@ -52,6 +54,17 @@ test('the lines that the guide types are understood as it says', () => {
     expect(read?.unread, line).toBe(false);
     expect(read?.ways.length, line).toBe(1);
   }
+  // What may be said at either station is read surely at both.
+  const either = typed('**A line means the same');
+  expect(either.length).toBeGreaterThan(4);
+  for (const line of either)
+    for (const at of ['strip', 'clean'] as const)
+      expect(readSaid(line, at, { map: places, chosenId: null })?.ways.length, `${at}: ${line}`).toBe(1);
+  for (const line of ['66.4 square 1.2 folded in half', 'string one hundred and thirty one', 'cap 40, sorry, 41']) {
+    expect(guide).toContain(`\`${line}\``);
+    expect(takeLine(line, 'laidStraight', undefined, { unit: 'mm' }).state, line).toBe('reading');
+  }
+  expect(readFirst('booth deck opens only when helped', 'tray').machine).toBe('booth deck');
   const belt = takeLine('doubled flat 66.4, section 1.2', 'overCap', undefined, { unit: 'mm' });
   expect(guide).toContain('`doubled flat 66.4, section 1.2`');
   const read = belt.state === 'reading' ? belt.read : undefined;
