@@ -1,6 +1,9 @@
 import { applyEvent, type Ticket } from '../../record/ticket';
 import { cleanEventsOf, type CleanBy, type CleanOutcome } from '../clean';
 import { stripEventsOf } from '../strip';
+import { findingsTold, rowOf } from '../../record/findings';
+import { openRemoval } from '../../work/strip';
+import type { Deed } from '../../work/stripLine';
 import type { SaidWay } from './types';
 
 /**
@@ -21,6 +24,23 @@ export function eventsSaid(
     if (!next.ok) return { kind: 'refused', problem: next.problem };
     now = next.value;
   }
+  const back = stripEventsOf(now, backAgain(now, strip), { ...by, beforeId: undefined });
+  if (!back.ok) return { kind: 'refused', problem: back.problem };
+  for (const body of back.value) {
+    const next = applyEvent(now, { ...body, id: by.newId(), at: by.at });
+    if (!next.ok) return { kind: 'refused', problem: next.problem };
+    now = next.value;
+  }
   const then = cleanEventsOf(now, clean, by);
-  return then.kind === 'bodies' ? { ...then, bodies: [...first.value, ...then.bodies] } : then;
+  return then.kind === 'bodies' ? { ...then, bodies: [...first.value, ...back.value, ...then.bodies] } : then;
 }
+
+/** What is said to be put back, where it came off under a number of its own: that number is back. */
+const backAgain = ({ strip: { steps } }: Ticket, said: readonly Deed[]): readonly Deed[] =>
+  said.flatMap((deed): Deed[] => {
+    if (deed.type !== 'step' || deed.step.fate !== 'noted') return [];
+    const { line } = deed.step;
+    if (!findingsTold(line).some(({ kind }) => rowOf(kind).nature === 'deed')) return [];
+    const off = steps.findLast((step) => openRemoval(step) && line.toLowerCase().includes(step.what.toLowerCase()));
+    return off ? [{ type: 'back', number: off.number }] : [];
+  });

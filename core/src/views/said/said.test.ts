@@ -80,6 +80,13 @@ describe('a line means the same at either station', () => {
     expect(ticket.strip.steps.map(({ fate }) => fate)).toEqual(['noted']);
     expect(handBackText(ticket, 'done')).not.toBe('');
   });
+  test('what is pushed home under a number of its own is back', () => {
+    const ticket = after([
+      ['strip', 'grey plug off'],
+      ['strip', 'grey plug pushed home'],
+    ]);
+    expect(ticket.strip.steps[0]?.removals.at(-1)?.backAt).toBe(AT);
+  });
   test('what was cleaned is done on the papers, and no step, no dirt and nothing left of it', () => {
     const ticket = after([['strip', 'limit switch cleaned with contact cleaner']]);
     expect(handBackText(ticket, 'done')).toBe('Limit switch cleaned.');

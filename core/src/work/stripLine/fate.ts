@@ -166,6 +166,12 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
     return sure('movedAside');
   if (done.has('aside')) return away && !aside ? sure('off') : either('off', 'movedAside');
   if (done.has('foldedBack')) return sure('foldedBack');
+  // “The pulley turns” tells what it does, not that a hand turned it.
+  const byItself =
+    bits.some(({ is, verb }) => is === 'done' && verb === 'turns') &&
+    !turns &&
+    !bits.some(({ is }) => is === 'direction' || is === 'ways');
+  if (done.has('turned') && byItself && !away) return sure('noted');
   if (done.has('turned')) return sure(away && fastener ? 'loosened' : 'turned');
   // What hangs on a hinge or its cables swings out, and is not off.
   const swung = bits.some(({ is, verb = '' }) => is === 'done' && SWINGS.test(verb));

@@ -16,7 +16,10 @@ const NUMBER = /^(?:no\.? ?|number |nr ?|#)(\d{1,4})\b[:,]?|^(\d{1,4}):/;
 const DETAILS = /\b(?:grooves?|flanks?|rims?|faces?|teeth|surfaces?|ends?|edges?)\b/g;
 
 export const AXLE =
-  /\b(?:(?:motor|drive|driven|loading|lift|big|idler|guide) )?(?:pulley|roller|idler|wheel)s?(?:[’']s?)? (?:pivot|axle|shaft|spindle|bush|bushing|bearing)s?\b/;
+  /\b(?:(?:motor|drive|driven|loading|lift|big|idler|guide) )?(?:pulley|roller|idler|wheel|turntable|table|platter|carousel|gear|worm|cam|lever)s?(?:[’']s?)? (?:pivot|axle|shaft|spindle|bush|bushing|bearing)s?\b/;
+
+const BEARING_OF =
+  /\b(pivot|axle|shaft|spindle|bush|bushing|bearing)s? of (?:the |a |its )?((?:(?:motor|drive|driven|loading|lift|big|idler|guide) )?(?:pulley|roller|idler|wheel|turntable|table|platter|carousel|gear|worm|cam|lever|motor))s?\b/;
 
 /** Whether words name a drive beside its kind: by its letter, or by what it drives. */
 const byDrive = (text: string, place: Place): boolean => {
@@ -36,6 +39,9 @@ function ofKind(
   const all = map.map(({ place }) => place).filter((place) => place.kind === kind);
   const [only] = all;
   if (!only) return [{ id: null, kind, name: word.trim() || PLACE_KNOWN[kind].name }];
+  // The motor's bushing is no other that was spoken of.
+  const motors = /\bmotor\b/.test(word) && !all.some(({ name }) => /\bmotor\b/i.test(name));
+  if (motors) return [{ id: null, kind, name: word.trim() }];
   if (all.length === 1) return [named(only)];
   const told = all.filter((place) => text.includes(place.name.toLowerCase()));
   if (told.length > 0) return told.map(named);
@@ -59,7 +65,8 @@ export function numberedPlace(clause: string, map: readonly MapPlace[]): PlacesR
  * For instance placesIn('both pulleys acetone', map of one drive, choose).places.length: 2
  */
 export function placesIn(clause: string, map: readonly MapPlace[], choose: Choose): PlacesRead {
-  let rest = clause;
+  // “Bushing of the turntable” is the turntable’s.
+  let rest = clause.replace(BEARING_OF, '$2 $1');
   const places: PlaceNamed[] = [];
   const add = (found: readonly PlaceNamed[]): void => {
     for (const one of found)
