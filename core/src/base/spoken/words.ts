@@ -71,7 +71,7 @@ export const NUMBERS: Readonly<Record<string, number>> = {
 
 /** Words that say several, and not how many. */
 export const VAGUE =
-  'all_but all_except all_bar another further some several few a_few all every various rest remaining many couple any all_the all_of_the most';
+  'lots_of loads_of plenty_of a_lot_of all_but all_except all_bar another further some several few a_few all every various rest remaining many couple any all_the all_of_the most';
 
 /** Which of several. */
 export const ORDINALS = '1st 2nd 3rd 4th 5th first second third fourth fifth last';

@@ -350,7 +350,7 @@ export function knownOf(found: Found): readonly Finding[] {
 /**
  * Whether what was found was put right since, by what a line told: a link hooked on again is off no more.
  *
- * @example knownOf(ticket).filter((one) => !isEnded(ticket, one)).length // 0
+ * For instance isEnded(ticket, { kind: 'linkOff', thing: 'link', driveId: null }): true once it was hooked on again
  */
 export const isEnded = (found: Found, { kind, thing, driveId }: Pick<Finding, 'kind' | 'thing' | 'driveId'>): boolean =>
   knownOf(found).some(

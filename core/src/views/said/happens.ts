@@ -9,7 +9,7 @@ import type { SaidWay } from './types';
 /**
  * What a way of reading a line makes happen, all of it or nothing: steps first, then what was cleaned.
  *
- * @example eventsSaid(ticket, { echo: '', strip: [], clean: [] }, by).kind // 'bodies'
+ * For instance eventsSaid(ticket, { strip: [], clean: [] }, by).kind: 'bodies'
  */
 export function eventsSaid(
   ticket: Ticket,

@@ -26,7 +26,7 @@ const KEYS = 6;
  * what came off at Clean as well as at Strip. It is read once, by both grammars, and happens where it belongs.
  *
  * @returns undefined for an empty line
- * @example readSaid('drive pulley wiped with acetone', 'strip', { map, chosenId: null })?.ways[0]?.clean.length // 1
+ * @example readSaid('4 ph1 underside', 'clean', { map: [], chosenId: null }).ways[0].strip.length // 1
  */
 export function readSaid(typed: string, at: SaidAt, against: ReadAgainst): Said | undefined {
   const strip = readLine(typed);

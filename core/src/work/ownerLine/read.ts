@@ -261,6 +261,9 @@ function underOf(bit: Bit, clause: readonly Bit[]): Answer | undefined {
   return ill || well || bit.under !== 'warm' ? UNDER[bit.under][well ? 'well' : 'ill'] : undefined;
 }
 
+/** What turns inside, and is no tray. */
+const TABLE = /\b(?:table|carousel|turntable|platter)\b/i;
+
 /** Longer than any complaint: a story is kept, and nothing is made of what comes after. */
 const MOST_LETTERS = 600;
 
@@ -286,6 +289,9 @@ export function readOwner(typed: string, loader: Loader): OwnersLine {
     clause.length === 0 ? '' : text.slice(letters(clause[0] as Bit)[0], letters(clause.at(-1) as Bit)[1]);
   for (const [at, clause] of clauses.entries()) {
     if (clause.some(({ is }) => is === 'elsewhere')) continue;
+    // A carousel's table that does not turn says nothing of how its drawer opens.
+    if (TABLE.test(wordsOf(clause)) && loaderOf(loader).has.tray && clause.some(({ way: of }) => of === 'either'))
+      continue;
     const over = ONCE.test(wordsOf(clause)) && clauses.slice(at + 1).some((later) => SINCE.test(wordsOf(later)));
     if (over) continue;
     // “The door opens, the tray does not.”

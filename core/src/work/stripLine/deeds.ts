@@ -17,6 +17,8 @@ import type { Deed, Way } from './types';
 
 /** The longest line that a step keeps. */
 export const LINE_MAX = 400;
+/** Where a plug inside a machine is. */
+const INSIDE = /\b(?:board|pcb|circuit|motor|fan|display|drive|deck)\b/i;
 
 export const WAYS_MAX = 3;
 
@@ -45,6 +47,9 @@ export function deedOf(
     (loose || !goesBack(clause.fate ?? 'off'));
   const { what, where } = clause;
   const tells = thing.tells.join(', ');
+  // What is off a board inside brings no mains.
+  if (clause.kind === 'power' && INSIDE.test(clause.where) && (clause.fate === 'off' || clause.fate === 'pulled'))
+    return { type: 'step', step: blankStep('connector', line, { what, where, count: 1, fate: 'off' }) };
   if (clause.kind === 'power') {
     if (clause.fate === 'off' || clause.fate === 'pulled') return { type: 'moment', moment: 'unplugged' };
     if (clause.homed && !clause.leave) return { type: 'moment', moment: 'power' };

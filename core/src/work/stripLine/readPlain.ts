@@ -12,6 +12,7 @@ import { FASTENERS } from './words';
 
 const NO_CHANGE =
   /\b(?:leave|not|never|marked|diagram|photo|picture|sketch|found|back in|refitted|careful|mind|halfway|cleaned|checked)\b/;
+const PULLED_PLUG = /^(?:i )?(?:first )?pulled (?:out )?the plug(?: out)?(?: first| now)?$/;
 /** Two readings of a line that cost nearly the same are both asked about. */
 const NEARLY = 0.45;
 
@@ -42,7 +43,19 @@ export function readPlain(line: string): ReadLine | undefined {
   const read = readOnce(line);
   if (!read || read.ways.length < 2) return read;
   const kept = keptWay(line);
-  return { ...read, ways: [...read.ways.filter(({ echo }) => echo !== kept.echo), kept] };
+  const own = read.ways.filter(({ echo }) => echo !== kept.echo);
+  return { ...read, ways: [...distinct([...own, ...variants(own)]).slice(0, KEYS_MAX - 1), kept] };
+}
+
+/** Keys of a question: as typed is the last. */
+const KEYS_MAX = 5;
+
+/** What else a line that is asked about may mean: that nothing came off, or only what was counted. */
+function variants(ways: readonly Way[]): readonly Way[] {
+  const [first] = ways;
+  if (!first) return [];
+  const counted = first.does.filter((deed) => deed.type === 'step' && FASTENERS.has(deed.step.kind as never));
+  return [notedWay({ ways }), ...(counted.length > 0 && counted.length < first.does.length ? [wayOf(counted)] : [])];
 }
 
 function readOnce(line: string): ReadLine | undefined {
@@ -51,6 +64,11 @@ function readOnce(line: string): ReadLine | undefined {
   const idiom = idiomOf(text);
   if (idiom) return sure(idiom);
   const { typed, all } = readingsOf(line);
+  // The plug of the mains, or of a board?
+  if (PULLED_PLUG.test(text)) {
+    const unplugged = wayOf([{ type: 'moment', moment: 'unplugged' }]);
+    return asked('Of the mains, or of a board?', distinct([unplugged, ...(all[0]?.read.ways ?? []), keptWay(line)]));
+  }
   // A reading that makes something of a line is worth a little more than one that makes nothing.
   const [first] = all;
   const readable = first?.read.unread ? all.find(({ cost, read }) => !read.unread && cost - first.cost < 0.8) : first;
@@ -71,6 +89,8 @@ function readOnce(line: string): ReadLine | undefined {
       'How many of what?',
       distinct([...best.read.ways, ...summed(best.read, partsOf(typed, best.bits)), keptWay(line)]),
     );
+  if (best.read.ways.length === 1 && !best.read.unread && halfSaid(typed, best))
+    return asked('Which is meant?', distinct([...best.read.ways, notedWay(best.read), keptWay(line)]));
   const key = ({ ways }: ReadLine): string => ways.map(({ echo }) => echo).join('|');
   const other = others.find(
     ({ cost, read }) =>
@@ -113,6 +133,14 @@ function correctedRead(typed: Typed, { bits, read }: Reading, at: number): ReadL
   );
 }
 
+/** The same, only told of: nothing came off. */
+const notedWay = ({ ways }: Pick<ReadLine, 'ways'>): Way =>
+  wayOf(
+    (ways[0]?.does ?? []).map((deed) =>
+      deed.type === 'step' && AWAY.has(deed.step.fate) ? { ...deed, step: { ...deed.step, fate: 'noted' } } : deed,
+    ),
+  );
+
 /** Whether a reading says that something was done. */
 const acts = ({ ways }: ReadLine): boolean =>
   ways.some(({ does }) =>
@@ -133,6 +161,40 @@ function isStrange(typed: Typed, { bits, read }: Reading): boolean {
       clause.bits.some((bit) => bit.is === 'thing' && (bit.nouns ?? []).length === 0 && bit.guessed);
     return stray || nameless || (clause.guessed && clause.count !== undefined && clause.count > 1);
   });
+}
+
+/** Words that tell how a thing lies or what it does, and not that it came off. */
+const DESCRIBES =
+  /^(?:faces?|facing|points?|pointing|sits?|lies?|lives?|goes|holds?|held|holding|floats?|floating|runs?|shows?|showing|is|was|are|were|matches|rides?)$/;
+const AWAY: ReadonlySet<string> = new Set(['off', 'pulled', 'unhooked', 'unsoldered', 'cut']);
+
+/**
+ * Whether something would be taken for off that the line may only tell of: what it denies elsewhere, or a thing of which it
+ * says how it lies and never that it came away.
+ */
+function halfSaid(typed: Typed, { bits, read }: Reading): boolean {
+  const off = (read.ways[0]?.does ?? []).some((deed) => deed.type === 'step' && AWAY.has(deed.step.fate));
+  if (!off) return false;
+  if (bits.some(({ is }) => is === 'deny')) return true;
+  // Only loosened, and what it holds came off all the same?
+  const slack = (read.ways[0]?.does ?? []).some((deed) => deed.type === 'step' && deed.step.fate === 'loosened');
+  if (slack && !/\b(?:off|out|removed|lifted|taken)\b/i.test(typed.line)) return true;
+  // What is told after it only tells more of it: “cam wheel off, arrow pointing at the post”.
+  return partsOf(typed, bits)
+    .slice(0, 1)
+    .some(({ clause }) => {
+      const has = (...all: ReadonlyArray<Said['is']>): boolean => clause.bits.some(({ is }) => all.includes(is));
+      const described = clause.bits.some(
+        ({ is, from, to }) => is === 'idle' && typed.tokens.slice(from, to).some(({ word }) => DESCRIBES.test(word)),
+      );
+      return (
+        described &&
+        clause.kind !== undefined &&
+        !FASTENERS.has(clause.kind) &&
+        !has('done', 'toward', 'driver', 'thread') &&
+        !clause.bits.some(({ is, away }) => is === 'where' && away)
+      );
+    });
 }
 
 /** The counts that a clause says, each side and each corner multiplied. */

@@ -45,11 +45,11 @@ export const NOUNS: ReadonlyArray<readonly [NounKind, string]> = [
       'bearing rubber_mount rubber_foot rubber_ring rubber microswitch sensor solenoid head pole bar post screw_cap stack lift ' +
       'deck laser optics lens spindle regulator heat_sink_clamp pivot axle drum reel spool pinch_roller roller_link earth_strap earth_tag ' +
       'fuse relay antenna aerial cradle gate shutter ramp lifter caddy magazine carousel changer counterweight ring disc_clamp disc_table cd_table disc_tray disc_holder ' +
-      'ball strip star_washer lock_washer spring_washer hinge slot tag solder_tag lens_cap strap screen mode_part stop_arm weight dial encoder pot potentiometer trimmer led lamp bulb power_board mains_board power_supply mains_transformer mains_switch power_switch battery_door battery_cover',
+      'leaf switch_leaf lip dust_lip felt grommet ball strip star_washer lock_washer spring_washer hinge slot tag solder_tag lens_cap strap screen mode_part stop_arm weight dial encoder pot potentiometer trimmer led lamp bulb power_board mains_board power_supply mains_transformer mains_switch power_switch battery_door battery_cover',
   ],
   [
     'dirt',
-    'sludge crumb fluff dust dirt hair insect spider moth wasp fly goo gunk tar residue rust grease grime debris nest droppings film wax glue ' +
+    'sludge crumb fluff dust dirt hair insect spider moth wasp fly stuff goo gunk tar residue rust grease grime debris nest droppings film wax glue ' +
       'varnish soot ash sand oil lint muck cobweb gum smear corrosion',
   ],
   ['disc', 'disc disk cd dvd record test_disc junk_disc trial_disc cleaning_disc scrap_disc'],
@@ -160,8 +160,8 @@ export const CONDITIONS = {
   /** A fault that is seen. */
   fault:
     'worn cracked broke broken bent stripped stuck seized rusty dirty oily torn melted brittle sticky shiny glazed damaged snapped chewed rounded perished ' +
-    'split scratched dusty greasy rotten leaked leaking mouldy corroded burnt swollen faded crumbled dissolved jammed crooked misaligned crumbling ' +
-    'stretched flattened frayed warped gooey wet slippery hardened shattered missing absent gone empty cross_threaded in_crumbs in_pieces in_bits in_shreds falling_apart fallen_apart ' +
+    'split scratched dusty greasy rotten leaked leaking mouldy corroded burnt swollen faded crumbled crumbles dissolved jammed crooked misaligned crumbling ' +
+    'stretched flattened frayed warped gooey wet slippery hardened shattered missing absent gone empty cross_threaded in_crumbs in_two_pieces in_three_pieces in_four_pieces in_2_pieces in_3_pieces in_4_pieces in_pieces in_bits in_shreds falling_apart fallen_apart ' +
     'to_tar to_goo to_crumbs out_of_line lopsided tired lying dead rattling rattles rattling_about broken_off snapped_off sheared_off torn_off fallen_off come_off rusted_solid solid squashed twisted greased greased_solid stopgap a_stopgap makeshift improvised too_many gummed gummed_up clogged locked blocked foreign wrong foul instead loose_inside worn_out worn_smooth',
   /** No more than how it looks. */
   plain: 'fine good original new old intact sound clean tidy free_moving',
