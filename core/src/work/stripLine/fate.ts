@@ -174,6 +174,11 @@ function doneOf(bits: readonly Said[], kind: NounKind | undefined, noun: string)
   if (done.has('turned') && byItself && !away) return sure('noted');
   if (done.has('turned')) return sure(away && fastener ? 'loosened' : 'turned');
   // What hangs on a hinge or its cables swings out, and is not off.
+  // Pulled clear, or off its clips, it is off.
+  const clear =
+    bits.some(({ is, done: one }) => is === 'done' && one === 'pulled') &&
+    bits.some((bit) => (bit.is === 'toward' && /^clear$/.test(bit.verb ?? '')) || (bit.is === 'where' && bit.away));
+  if (clear && !fastener && kind !== 'connector') return sure('off');
   const swung = bits.some(({ is, verb = '' }) => is === 'done' && SWINGS.test(verb));
   if (done.has('movedAside') && swung && !bits.some(({ is, noun: of }) => is === 'toward' && of === 'home'))
     return away ? either('movedAside', 'off') : sure('movedAside');

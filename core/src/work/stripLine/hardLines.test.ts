@@ -67,9 +67,9 @@ describe('lines of Strip that benches stumble over', () => {
   });
 });
 
-test('lines for which the reader was never changed: few are taken wrong in silence, most right without a question', () => {
+test('of batches written after the reader few are taken wrong in silence, and most right without a question', () => {
   const lines = linesOf('unseenLines.txt');
   expect(lines.length).toBeGreaterThanOrEqual(80);
-  expect(share(lines, ['silent'])).toBeLessThanOrEqual(0.04);
-  expect(share(lines, ['right'])).toBeGreaterThan(0.7);
+  expect(share(lines, ['silent'])).toBeLessThanOrEqual(0.03);
+  expect(share(lines, ['right'])).toBeGreaterThan(0.65);
 });
