@@ -33,6 +33,8 @@ export interface Finding {
   /** When it was said, ISO 8601; empty where that was not kept. */
   readonly at: string;
   readonly station: StationId;
+  /** It was left as it is, by what was said of its place. */
+  readonly left?: true;
   /** Where it was said, in a few words. */
   readonly from: string;
 }
@@ -63,58 +65,53 @@ function placeAbout(map: readonly Place[], thing: ThingKind, driveId: string | n
   return one && (named.length === 1 || all.length === 1) ? one.id : null;
 }
 
+/** What one line tells, as it is known. */
+const toldBy = (
+  found: Found,
+  map: readonly Place[],
+  line: string,
+  known: Pick<Finding, 'how' | 'at' | 'station' | 'from'>,
+): Finding[] =>
+  findingsTold(line).map(({ kind, thing, about }): Finding => {
+    const driveId = OF_DRIVE.has(thing) ? driveAbout(found, about) : null;
+    return { kind, thing, driveId, placeId: placeAbout(map, thing, driveId, about), ...known };
+  });
+
 /** What typed lines tell, each with when and where it was typed. */
 function ofLines(found: Found, map: readonly Place[]): Finding[] {
   const { steps, found: lying } = found.strip;
-  const lines = [
-    // One line of several steps says what it says once.
-    ...steps
-      .filter((step, index) => index === steps.findIndex(({ line, at }) => line === step.line && at === step.at))
-      .map(({ line, number, at }) => ({ line, at, from: `number ${number} at Strip` })),
-    ...lying.map(({ what, where }) => ({ line: `${what} ${where}`.trim(), at: '', from: 'found at Strip' })),
-  ];
-  return lines.flatMap(({ line, at, from }) =>
-    findingsTold(line).map(({ kind, thing, about }): Finding => {
-      const driveId = OF_DRIVE.has(thing) ? driveAbout(found, about) : null;
-      return {
-        kind,
-        thing,
-        driveId,
-        placeId: placeAbout(map, thing, driveId, about),
-        how: 'seen',
-        at,
-        station: 'strip',
-        from,
-      };
-    }),
+  // One line of several steps says what it says once.
+  const once = steps.filter(
+    (step, index) => index === steps.findIndex(({ line, at }) => line === step.line && at === step.at),
   );
+  return [
+    ...once.flatMap(({ line, number, at }) =>
+      toldBy(found, map, line, { how: 'seen', at, station: 'strip', from: `number ${number} at Strip` }),
+    ),
+    ...lying.flatMap(({ what, where }) =>
+      toldBy(found, map, `${what} ${where}`.trim(), { how: 'seen', at: '', station: 'strip', from: 'found at Strip' }),
+    ),
+    // What Clean only kept as a note may tell of what is no place of its map.
+    ...found.cleaning.treatments
+      .filter(({ deed }) => deed === 'other')
+      .flatMap(({ line, at }) =>
+        toldBy(found, map, line, { how: 'seen', at, station: 'clean', from: 'noted at Clean' }),
+      ),
+  ];
 }
 
 /** What the owner told of it: known as told, and no more. */
 function ofOwner(found: Found, map: readonly Place[]): Finding[] {
-  const lines = [
+  const told = (line: string, from: string): Finding[] =>
+    toldBy(found, map, line, { how: 'told', at: '', station: 'takeIn', from }).filter(
+      ({ kind }) => rowOf(kind).nature !== 'deed',
+    );
+  return [
     ...found.complaints
       .filter(({ drivetrain, state }) => drivetrain && state !== 'anotherTrade')
-      .map(({ words, before }) => ({ line: `${words}; ${before}`, from: `“${words}”, told at Take in` })),
-    { line: found.story, from: 'the story, told at Take in' },
+      .flatMap(({ words, before }) => told(`${words}; ${before}`, `“${words}”, told at Take in`)),
+    ...told(found.story, 'the story, told at Take in'),
   ];
-  return lines.flatMap(({ line, from }) =>
-    findingsTold(line)
-      .filter(({ kind }) => rowOf(kind).nature !== 'deed')
-      .map(({ kind, thing, about }): Finding => {
-        const driveId = OF_DRIVE.has(thing) ? driveAbout(found, about) : null;
-        return {
-          kind,
-          thing,
-          driveId,
-          placeId: placeAbout(map, thing, driveId, about),
-          how: 'told',
-          at: '',
-          station: 'takeIn',
-          from,
-        };
-      }),
-  );
 }
 
 /** What lay in the way: objects, discs, what was cleared at Clean. */
@@ -161,7 +158,7 @@ function ofPlaces({ cleaning }: Found): Finding[] {
       ...dirts,
       ...left
         .filter(({ thing }) => thing === place.kind)
-        .map(({ kind, thing }): Finding => ({ ...base, kind, thing, at: '' })),
+        .map(({ kind, thing }): Finding => ({ ...base, kind, thing, at: '', left: true })),
     ];
   });
 }

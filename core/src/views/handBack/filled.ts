@@ -52,10 +52,10 @@ const thingSaid = ({ drives }: Ticket, { thing, driveId }: Finding): string => {
 function findingsSaid(ticket: Ticket): Sentence[] {
   const findings = knownOf(ticket);
   const things = findings.flatMap((one): Sentence[] => {
-    const { kind, station } = one;
+    const { kind, left: asItIs } = one;
     const { owner, dirt } = rowOf(kind);
     // What Clean left as it is stands among what was left.
-    if (owner === null || dirt !== null || station === 'clean') return [];
+    if (owner === null || dirt !== null || asItIs) return [];
     return [sentence(`${thingSaid(ticket, one)} ${owner}`, ofFinding(one))];
   });
   const map = mapAsFound(ticket).map(({ place }) => place);

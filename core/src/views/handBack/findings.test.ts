@@ -1,11 +1,19 @@
 import { describe, expect, test } from 'vitest';
-import { opening, recordOf, step } from '../../../fixtures/sample';
+import { complaint, opening, recordOf, step } from '../../../fixtures/sample';
 import { LOADERS, type Loader } from '../../base/loaders';
 import { KNOWLEDGE, type BenchTest } from '../../work/diagnosis';
 import { newPlace } from '../../work/cleaning';
-import { asFound, FINDING_KINDS, findingsOf, rowOf, type FindingKind, type ThingKind } from '../../record/findings';
+import {
+  asFound,
+  conflictsOf,
+  FINDING_KINDS,
+  findingsOf,
+  rowOf,
+  type FindingKind,
+  type ThingKind,
+} from '../../record/findings';
 import type { EventBody, Ticket } from '../../record/ticket';
-import { answersOf } from '../evidence';
+import { answersOf, offeredAnswers } from '../evidence';
 import { COMPATIBILITY } from '../../work/compatibility';
 import { cleanEventsOf, cleanView } from '../clean';
 import { handBackText } from '.';
@@ -75,6 +83,29 @@ function waysToSay(kind: FindingKind): ReadonlyArray<readonly [where: string, bo
         {
           type: 'foundPut',
           found: { id: 'f', kind: 'dirt', what: line, where: '', guess: '', homed: false, pictureIds: [] },
+        },
+      ],
+    ]);
+  // A line that is no place's is kept at Clean as a note, and tells the same.
+  if (line && row.dirt === null)
+    ways.push([
+      'noted at Clean',
+      [
+        {
+          type: 'treated',
+          treatment: {
+            id: 'n',
+            at: AT,
+            placeId: null,
+            deed: 'other',
+            agent: null,
+            way: '',
+            strokes: 0,
+            amount: '',
+            swabs: [],
+            outcome: 'unknown',
+            line,
+          },
         },
       ],
     ]);
@@ -162,6 +193,34 @@ test('what is taken back in one breath is not told, what is put right is, once; 
   expect(told('belt snapped, sorry, only slack')).toEqual(['beltSlack belt']);
   expect(told('two teeth missing off the big gear, 3 screws')).toEqual(['gearStripped gear']);
   expect(told('oil all over both pulleys')).toEqual(['oily motorPulley', 'oily drivenPulley']);
+});
+
+describe('what the owner told', () => {
+  const told = (words: string) => ticketOf('beltBroken', [{ type: 'complaintPut', complaint: complaint('k', words) }]);
+  test.each(
+    FINDING_KINDS.flatMap((kind) =>
+      LINE[kind] && rowOf(kind).nature === 'fault' ? [[kind, LINE[kind]] as const] : [],
+    ),
+  )('%s is known as told, offered at Find, and leads nothing: “%s”', (kind, words) => {
+    const ticket = told(words ?? '');
+    const mine = findingsOf(ticket).filter((one) => one.kind === kind);
+    expect(mine.map(({ how }) => how)).toEqual(mine.map(() => 'told'));
+    expect(mine.length).toBeGreaterThan(0);
+    expect(answersOf(ticket)).toEqual([]);
+    expect(asFound(ticket).drives[0]?.oldState).toBe('unknown');
+    expect(handBackText(ticket, 'found')).toBe('');
+    const answer = mine[0] && rowOf(kind).answers[mine[0].thing];
+    const loaders = KNOWLEDGE.tests.find(({ id }) => id === answer?.[0])?.loaders ?? [];
+    if (answer && loaders.includes(ticket.loader))
+      expect(offeredAnswers(ticket, KNOWLEDGE).some(({ testId }) => testId === answer[0])).toBe(true);
+  });
+  test('what was seen stands before what was told, where both cannot be so', () => {
+    const ticket = ticketOf('beltBroken', [
+      { type: 'complaintPut', complaint: complaint('k', 'belt snapped') },
+      { type: 'stepPut', step: { ...step('s1', 1, 'note', 'belt firm'), fate: 'noted' } },
+    ]);
+    expect(conflictsOf(ticket).map(({ one, other }) => [one.kind, other.kind])).toEqual([['beltFirm', 'beltBroken']]);
+  });
 });
 
 describe('what nobody has said is known nowhere', () => {
