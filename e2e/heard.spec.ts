@@ -171,9 +171,10 @@ test('the owner’s words are confirmed by a key, and Find says “open it” wh
   await expect(page.getByRole('heading', { name: 'Take in', exact: true })).toBeVisible();
   await station(page, 2);
   const said = page.getByRole('region', { name: 'What the owner said' });
-  await expect(said).toContainText('does nothing');
-  await page.keyboard.press('y');
+  // In the order in which it was said.
   await expect(said).toContainText('motor runs free');
+  await page.keyboard.press('y');
+  await expect(said).toContainText('does nothing');
   await page.keyboard.press('y');
   const next = page.getByRole('status').filter({ hasText: 'Open it.' });
   await expect(next).toContainText(/Whatever the answers were|What is inside says more/);
