@@ -1,4 +1,4 @@
-import type { InputHTMLAttributes } from 'react';
+import type { InputHTMLAttributes, ReactNode } from 'react';
 import { Field } from './Field';
 import { useDraft } from './useDraft';
 
@@ -6,17 +6,22 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'o
   readonly label: string;
   readonly value: string;
   readonly hint?: string;
+  /** What stands under the field, of the letters as they are typed: nothing moves once the field is left. */
+  readonly below?: (text: string) => ReactNode;
   /** Called while typing, with a gesture that lasts until the field is left. */
   readonly onText: (text: string, gesture: string) => void;
 }
 
 /** A line of words that keeps itself while it is typed. */
-export function TextLine({ label, value, hint, onText, ...rest }: Props) {
+export function TextLine({ label, value, hint, onText, below, ...rest }: Props) {
   const draft = useDraft(value, onText);
   return (
-    <Field label={label} hint={hint}>
-      {(given) => <input {...given} className="field w-full text-lg" {...rest} {...draft} />}
-    </Field>
+    <>
+      <Field label={label} hint={hint}>
+        {(given) => <input {...given} className="field w-full text-lg" {...rest} {...draft} />}
+      </Field>
+      {below?.(draft.value)}
+    </>
   );
 }
 

@@ -67,21 +67,25 @@ function ComplaintLine({
       maxLength={most}
       disabled={!canWrite}
       onText={(text, gesture) => put({ [key]: text }, `${gesture}-${key}`)}
+      {...(key === 'words' && {
+        below: (text) => <WordsTaken words={readOwner(text, ticket.loader).words} />,
+      })}
     />
   );
   return (
     <li className="grid gap-2 border-b border-hair py-3">
-      <div className="grid items-end gap-3 md:grid-cols-[1fr_auto]">
-        {line('words', `Complaint ${number}`, 500)}
-        <Select
-          aria-label={`Complaint ${number} is`}
-          value={complaint.state}
-          disabled={!canWrite}
-          onChoose={(chosen) => put({ state: chosen as ComplaintState })}
-          options={COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)}
-        />
+      <div className="grid items-start gap-3 md:grid-cols-[1fr_auto]">
+        <div className="grid gap-2">{line('words', `Complaint ${number}`, 500)}</div>
+        <div className="md:pt-[26px]">
+          <Select
+            aria-label={`Complaint ${number} is`}
+            value={complaint.state}
+            disabled={!canWrite}
+            onChoose={(chosen) => put({ state: chosen as ComplaintState })}
+            options={COMPLAINT_STATES.map((state) => [state, COMPLAINT_STATE_NAMES[state]] as const)}
+          />
+        </div>
       </div>
-      <WordsTaken words={readOwner(complaint.words, ticket.loader).words} />
       <Fold
         title="Sounds, before and after"
         titleClass="text-soft"
