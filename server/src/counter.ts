@@ -31,6 +31,7 @@ function isLine(value: unknown): value is Line {
     typeof lineId === 'string' &&
     /^[\w-]{1,64}$/.test(lineId) &&
     isNumber(quantity, 1, 10_000) &&
+    Number.isInteger(quantity) &&
     SECTION_SHAPES.some((shape) => shape === belt?.shape) &&
     isNumber(belt?.thicknessMm, 0.3, 8) &&
     isNumber(belt?.innerLengthMm, 1, 2000) &&
@@ -74,20 +75,46 @@ const dayOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
 /** The counter's own words for what it cannot read. */
 function linesOf(req: Request, res: Response): readonly Line[] | undefined {
   const { lines } = (req.body ?? {}) as { readonly lines?: unknown };
-  if (Array.isArray(lines) && lines.length > 0 && lines.length <= LINES_MAX && lines.every(isLine)) return lines;
+  if (
+    Array.isArray(lines) &&
+    lines.length > 0 &&
+    lines.length <= LINES_MAX &&
+    lines.every(isLine) &&
+    // A line stands on a list once.
+    new Set(lines.map(({ lineId }) => lineId)).size === lines.length
+  )
+    return lines;
   res
     .status(400)
     .type('text/plain')
-    .send('The parts counter cannot read that list: each line needs a belt and how many.\n');
+    .send(
+      'The parts counter cannot read that list: each line needs a belt, how many in whole pieces, and stands there once.\n',
+    );
   return undefined;
 }
 
-/** The number of an order says when it was placed: nothing else is kept. */
-const numberOf = (atMs: number): string => `CB-${atMs.toString(36).toUpperCase()}`;
-const placedAtMs = (reference: string): number | undefined => {
-  const atMs = /^CB-[0-9A-Z]{6,10}$/.test(reference) ? parseInt(reference.slice(3), 36) : Number.NaN;
-  return Number.isFinite(atMs) ? atMs : undefined;
+/** The reference of an order says when it was placed, and two letters that only this counter gives: nothing else is kept. */
+const sealOf = (when: string): string =>
+  createHash('sha256').update(`counter ${when}`).digest('hex').slice(0, 2).toUpperCase();
+const referenceOf = (atMs: number): string => {
+  const when = atMs.toString(36).toUpperCase();
+  return `CB-${when}-${sealOf(when)}`;
 };
+const placedAtMs = (reference: string): number | undefined => {
+  const [, when = '', seal = ''] = /^CB-([0-9A-Z]{6,10})-([0-9A-F]{2})$/.exec(reference) ?? [];
+  return when !== '' && sealOf(when) === seal ? parseInt(when, 36) : undefined;
+};
+
+interface Placed {
+  readonly reference: string;
+  readonly expectedOn: string;
+}
+/** Orders by the numbers that benches gave them, the newest kept: what is asked twice is ordered once. */
+const NUMBERS_KEPT = 2000;
+const NUMBER = /^[\w-]{1,64}$/;
+
+/** So many questions a second are answered, from all benches together. */
+const A_SECOND = 20;
 
 const daysOf = (lines: readonly Line[]): number => Math.max(...lines.map((line) => offerOf(line).days));
 
@@ -98,6 +125,22 @@ const daysOf = (lines: readonly Line[]): number => Math.max(...lines.map((line) 
 export function counterRoutes(): Router {
   const router = Router();
   router.use(express.json({ limit: '200kb' }));
+  const placed = new Map<string, Placed>();
+  let second = 0;
+  let asked = 0;
+  router.use((_, res, next) => {
+    const now = Math.floor(Date.now() / 1000);
+    asked = now === second ? asked + 1 : 1;
+    second = now;
+    if (asked <= A_SECOND) {
+      next();
+      return;
+    }
+    res
+      .status(429)
+      .type('text/plain')
+      .send('The parts counter is asked too often. Wait a moment. Nothing was ordered.\n');
+  });
   router.post('/quote', (req, res) => {
     const lines = linesOf(req, res);
     if (!lines) return;
@@ -121,8 +164,23 @@ export function counterRoutes(): Router {
         .send('Something on the list is sold out. Take it off, or take the other one. Nothing was ordered.\n');
       return;
     }
+    const { number } = req.body as { readonly number?: unknown };
+    if (typeof number !== 'string' || !NUMBER.test(number)) {
+      res
+        .status(400)
+        .type('text/plain')
+        .send('The parts counter needs a number for the order, to know it again. Nothing was ordered.\n');
+      return;
+    }
+    const known = placed.get(number);
     const now = Date.now();
-    res.json({ reference: numberOf(now), expectedOn: dayOf(now + daysOf(lines) * DAY_MS) });
+    const order = known ?? { reference: referenceOf(now), expectedOn: dayOf(now + daysOf(lines) * DAY_MS) };
+    placed.set(number, order);
+    const [oldest] = placed.keys();
+    if (placed.size > NUMBERS_KEPT && oldest !== undefined) placed.delete(oldest);
+    // A list with a belt of 88.8 mm is ordered, and the answer is lost on its way: the first time.
+    const lost = !known && lines.some(({ belt }) => belt.innerLengthMm === 88.8);
+    setTimeout(() => res.json(order), lost ? 9000 : 0);
   });
   router.post('/orders/:reference', (req, res) => {
     const lines = linesOf(req, res);

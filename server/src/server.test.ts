@@ -155,18 +155,19 @@ describe('the parts counter of the demo', () => {
   test('says the same of the same belt; what is sold out or few has another offered, and is not sent by itself', async () => {
     expect(await offer(116)).toEqual(await offer(116));
     const states = new Map<string, number>();
+    // Each size at a counter of its own: one alone is asked only so often.
     for (let mm = 60; mm < 120; mm += 1) states.set((await offer(mm, 200)).state, mm);
     expect(new Set(states.keys())).toEqual(new Set(['few', 'soldOut']));
     const gone = states.get('soldOut') ?? 0;
     expect((await offer(gone)).substitute?.belt.innerLengthMm).toBe(gone + 4);
-    expect((await post('orders', { lines: [line(gone)] })).status).toBe(409);
+    expect((await post('orders', { number: 'o1', lines: [line(gone)] })).status).toBe(409);
   });
   test('an order is on its way until its day, then here, in bags that may hold another belt', async () => {
     // A size of which there are enough.
     let mm = 60;
     while ((await offer(mm)).state !== 'has') mm += 1;
     const lines = [line(mm, 2)];
-    const { reference } = (await post('orders', { lines })).body as { readonly reference: string };
+    const { reference } = (await post('orders', { number: 'o2', lines })).body as { readonly reference: string };
     expect((await post(`orders/${reference}`, { lines })).body).toMatchObject({ state: 'onItsWay' });
     const { bags } = (await post(`orders/${reference}?hurry=1`, { lines })).body as {
       readonly bags: ReadonlyArray<{ readonly count: number; readonly readsDoubledMm: number }>;
@@ -175,12 +176,27 @@ describe('the parts counter of the demo', () => {
     const lengthMm = 2 * (bags[0]?.readsDoubledMm ?? 0) - 4 * 1.2;
     expect([mm, mm - 4]).toContain(Math.round(lengthMm));
   });
+  test('asked twice with one number it is one order; a reference it never gave is not known; asked too often it says so', async () => {
+    const app = make('demo');
+    let mm = 60;
+    while ((await offer(mm)).state !== 'has') mm += 1;
+    const order = async (number: unknown) => post('orders', { number, lines: [line(mm)] }, app);
+    const first = (await order('o7')).body as { readonly reference: string };
+    expect((await order('o7')).body).toEqual(first);
+    expect((await order(undefined)).status).toBe(400);
+    const forged = first.reference.replace(/..$/, (seal) => (seal === 'AA' ? 'BB' : 'AA'));
+    expect((await post(`orders/${forged}`, { lines: [line(mm)] }, app)).status).toBe(404);
+    const all = await Promise.all(Array.from({ length: 60 }, () => post('quote', { lines: [line(mm)] }, app)));
+    expect(all.some(({ status }) => status === 429)).toBe(true);
+  });
   test('what it cannot read, does not know, or is closed for is said; on a bench there is none', async () => {
     for (const body of [
       {},
       { lines: [] },
       { lines: [{ lineId: '../x', belt: belt(116), quantity: 1 }] },
       { lines: [line(116, -1)] },
+      { lines: [line(116, 1.5)] },
+      { lines: [line(116), line(118)] },
     ])
       expect((await post('quote', body)).status).toBe(400);
     expect((await post('orders/CB-NOTHING!', { lines: [line(116)] })).status).toBe(404);

@@ -139,13 +139,8 @@ function ordered(
   const orderId = id('o');
   const later = (days: number): string => new Date(Date.parse(placed) + days * 86_400_000).toISOString();
   return [
-    [
-      placed,
-      {
-        type: 'orderPut',
-        order: newOrder(orderId, supplier, lines),
-      },
-    ],
+    [placed, { type: 'orderBegun', orderId, supplier }],
+    ...lines.map((one): At => [placed, { type: 'lineListed', orderId, line: one }]),
     [placed, { type: 'orderPlaced', orderId, expectedOn: '', reference: '', byCounter: false }],
     ...(came === null
       ? []

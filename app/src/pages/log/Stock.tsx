@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState } from 'react';
-import { newLine, newOrder } from '@loose-pulley/core/shop/orders';
+import { listing, newLine } from '@loose-pulley/core/shop/orders';
 import { restockQuestion, type Cover, type RestockQuestion } from '@loose-pulley/core/shop/restock';
 import type { TicketSummary } from '@loose-pulley/core/record/ticket';
 import { counted } from '@loose-pulley/core/base/units';
@@ -61,15 +61,7 @@ export function Stock({ all }: { readonly all: readonly TicketSummary[] }) {
   const order = (): void => {
     if (!asked || !found) return;
     const lines = found.bought.flatMap((id) => (asked.belts[id] ? [newLine(nanoid(12), asked.belts[id], 1)] : []));
-    const list = orders.find(({ placedAt, supplier }) => placedAt === null && supplier === '');
-    void dispatch(
-      changeBook([
-        {
-          type: 'orderPut',
-          order: list ? { ...list, lines: [...list.lines, ...lines] } : newOrder(nanoid(12), '', lines),
-        },
-      ]),
-    ).then((done) => {
+    void dispatch(changeBook(listing(orders, '', lines, () => nanoid(12)))).then((done) => {
       if (done) setSaid('On the list, under Orders.');
     });
   };

@@ -3,8 +3,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { labelLies, newItem } from '@loose-pulley/core/shop/drawer';
 import { inHand, takeInHand } from '@loose-pulley/core/belts/measuring';
-import type { Order, OrderLine } from '@loose-pulley/core/shop/orders';
-import { outstanding } from '@loose-pulley/core/shop/orders';
+import { outstanding, type Order, type OrderLine } from '@loose-pulley/core/shop/orders';
 import { formatLength, parseNumber, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { today } from '../../state/written';
@@ -57,16 +56,18 @@ export function Arrival({
       sellerNumbers: line.sellerNumber === '' || isWrong ? [] : [{ seller: order.supplier, number: line.sellerNumber }],
     };
     const measure = measured ? { measuredMm: Math.round(10 * measured.value) / 10, measuredOn: today() } : {};
-    const right = isWrong ? 0 : Math.min(whole, outstanding(line));
+    // More than was ordered is here all the same; wrong is what measures otherwise.
+    const right = isWrong ? 0 : whole;
     void dispatch(
       changeBook([
         {
           type: 'lineArrived',
           orderId: order.id,
           lineId: line.id,
+          stillOut: outstanding(line),
           right,
           item: right > 0 ? newItem(nanoid(12), belt, right, { ...shared, label: line.label, ...measure }) : null,
-          wrong: isWrong ? whole : whole - right,
+          wrong: isWrong ? whole : 0,
           other:
             isWrong && keep && measured
               ? newItem(nanoid(12), { ...belt, innerLengthMm: Math.round(10 * measured.value) / 10 }, whole, {

@@ -6,7 +6,7 @@ import { capital, counted, type LengthUnit } from '@loose-pulley/core/base/units
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
-import type { Asked, Offered, PartsCounter } from '../../state/counter';
+import { MAY_BE_ORDERED, type Asked, type Offered, type PartsCounter } from '../../state/counter';
 import { useAppDispatch } from '../../state/store/hooks';
 
 /** What a substitute is worth to those who wait for the line: its chance where it was worked out, else that it was not. */
@@ -43,6 +43,7 @@ export function CounterQuote({
   const [offers, setOffers] = useState<readonly Offered[] | null>(null);
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState('');
+  const [unsure, setUnsure] = useState(false);
   const asked = askedOf(order);
   const ask = async (): Promise<void> => {
     setBusy(true);
@@ -53,51 +54,52 @@ export function CounterQuote({
     setSaid(answer.ok ? '' : answer.problem);
   };
   const swap = (lineId: string, belt: BeltFields, price: number): void => {
-    const lines = order.lines.map((line) =>
-      line.id === lineId
-        ? {
-            ...line,
-            ...belt,
-            price,
-            label: '',
-            sellerNumber: '',
-            insteadOf: line.insteadOf || beltLabel(line, 'mm').size,
-          }
-        : line,
-    );
+    const line = order.lines.find(({ id }) => id === lineId);
+    if (!line) return;
+    const { shape, thicknessMm, widthMm, innerLengthMm } = belt;
+    const insteadOf = line.insteadOf || beltLabel(line, 'mm').size;
     setOffers(null);
-    void dispatch(changeBook([{ type: 'orderPut', order: { ...order, lines } }]));
-  };
-  const drop = (lineId: string): void => {
-    const lines = order.lines.filter(({ id }) => id !== lineId);
-    setOffers((before) => before && before.filter((one) => one.lineId !== lineId));
     void dispatch(
       changeBook([
-        lines.length === 0
-          ? { type: 'orderRemoved', orderId: order.id }
-          : { type: 'orderPut', order: { ...order, lines } },
+        {
+          type: 'lineSwapped',
+          orderId: order.id,
+          lineId,
+          shape,
+          thicknessMm,
+          widthMm,
+          innerLengthMm,
+          price,
+          insteadOf,
+        },
       ]),
     );
   };
+  const drop = (lineId: string): void => {
+    setOffers((before) => before && before.filter((one) => one.lineId !== lineId));
+    void dispatch(changeBook([{ type: 'lineTakenOff', orderId: order.id, lineId }]));
+  };
   const place = async (): Promise<void> => {
     setBusy(true);
-    const placed = await counter.order(asked);
+    // By its own number the counter knows it again: asked twice, or by two tabs, it is ordered once.
+    const placed = await counter.order(order.id, asked);
     setBusy(false);
     if (!placed.ok) {
       setSaid(placed.problem);
+      setUnsure(placed.problem === MAY_BE_ORDERED);
       return;
     }
+    setUnsure(false);
     const prices = new Map((offers ?? []).map(({ lineId, price }) => [lineId, price]));
     await dispatch(
       changeBook([
-        {
-          type: 'orderPut',
-          order: {
-            ...order,
-            supplier: order.supplier || counter.name,
-            lines: order.lines.map((line) => ({ ...line, price: prices.get(line.id) ?? line.price })),
-          },
-        },
+        ...(order.supplier === ''
+          ? [{ type: 'supplierNamed', orderId: order.id, supplier: counter.name } as const]
+          : []),
+        ...order.lines.flatMap(({ id: lineId }) => {
+          const price = prices.get(lineId);
+          return price === undefined ? [] : [{ type: 'linePriced', orderId: order.id, lineId, price } as const];
+        }),
         {
           type: 'orderPlaced',
           orderId: order.id,
@@ -155,7 +157,7 @@ export function CounterQuote({
             disabled={busy || lacking}
             onClick={() => void place()}
           >
-            Order this at the counter
+            {unsure ? 'Ask again: it is ordered once' : 'Order this at the counter'}
           </CommitButton>
           {lacking && (
             <p className="text-sm text-soft">

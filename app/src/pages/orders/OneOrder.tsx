@@ -7,6 +7,8 @@ import {
   orderText,
   outstanding,
   sumOf,
+  deliveryOf,
+  supplierKey,
   type Order,
   type WantOf,
 } from '@loose-pulley/core/shop/orders';
@@ -32,18 +34,21 @@ const dayOf = (ms: number): string => writtenDay(new Date(ms).toISOString());
 /** A list that is being made: who, what, how many; printed, copied, saved, placed. */
 export function OrderList({
   order,
+  orders,
   wants,
   unit,
 }: {
   readonly order: Order;
+  readonly orders: readonly Order[];
   readonly wants: readonly WantOf[];
   readonly unit: LengthUnit;
 }) {
   const dispatch = useAppDispatch();
   const [expectedOn, setExpectedOn] = useState('');
   const [said, setSaid] = useState('');
-  const put = (of: Partial<Order>, gesture?: string) =>
-    void dispatch(changeBook([{ type: 'orderPut', order: { ...order, ...of } }], gesture));
+  const twin = orders.find(
+    (one) => one.id !== order.id && one.placedAt === null && supplierKey(one.supplier) === supplierKey(order.supplier),
+  );
   const total = sumOf(order);
   const save = (): void =>
     download(
@@ -75,8 +80,20 @@ export function OrderList({
         label="Supplier"
         value={order.supplier}
         maxLength={120}
-        onText={(supplier, gesture) => put({ supplier }, gesture)}
+        onText={(supplier, gesture) =>
+          void dispatch(changeBook([{ type: 'supplierNamed', orderId: order.id, supplier }], gesture))
+        }
       />
+      {twin && (
+        <p className="flex flex-wrap items-center gap-x-3 border-l-4 border-live pl-3">
+          There is another list for {twin.supplier || 'no supplier yet'}.
+          <Button
+            onClick={() => void dispatch(changeBook([{ type: 'listsJoined', orderId: order.id, intoId: twin.id }]))}
+          >
+            Make them one
+          </Button>
+        </p>
+      )}
       <ul>
         {order.lines.map((line) => (
           <li key={line.id} className="flex flex-wrap items-end justify-between gap-3 border-b border-hair py-2">
@@ -101,9 +118,11 @@ export function OrderList({
                 value={line.quantity}
                 onNumber={(value, gesture) => {
                   if (value !== null && Number.isInteger(value))
-                    put(
-                      { lines: order.lines.map((one) => (one.id === line.id ? { ...one, quantity: value } : one)) },
-                      gesture,
+                    void dispatch(
+                      changeBook(
+                        [{ type: 'lineCounted', orderId: order.id, lineId: line.id, quantity: value }],
+                        gesture,
+                      ),
                     );
                 }}
               />
@@ -111,14 +130,7 @@ export function OrderList({
                 look="quiet"
                 aria-label={`Take ${beltLabel(line, unit).size} off the list`}
                 onClick={() => {
-                  const lines = order.lines.filter(({ id }) => id !== line.id);
-                  void dispatch(
-                    changeBook([
-                      lines.length === 0
-                        ? { type: 'orderRemoved', orderId: order.id }
-                        : { type: 'orderPut', order: { ...order, lines } },
-                    ]),
-                  );
+                  void dispatch(changeBook([{ type: 'lineTakenOff', orderId: order.id, lineId: line.id }]));
                 }}
               >
                 Remove
@@ -134,6 +146,14 @@ export function OrderList({
         )}
         {total === undefined ? ', not every price is known' : `, ${total.toFixed(2)} together`}.
       </p>
+      <TextLine
+        label="Note to them, where there is one"
+        value={order.note ?? ''}
+        maxLength={400}
+        onText={(note, gesture) =>
+          void dispatch(changeBook([{ type: 'orderNoted', orderId: order.id, note }], gesture))
+        }
+      />
       {counter && <CounterQuote order={order} counter={counter} wants={wants} unit={unit} />}
       <div className="flex flex-wrap items-end gap-2">
         <ButtonLink to={`/orders/${order.id}/print`}>Print it</ButtonLink>
@@ -187,6 +207,7 @@ export function PlacedOrder({
   const [said, setSaid] = useState('');
   const [opened, setOpened] = useState<string | null>(null);
   const out = isOut(order);
+  const assumed = order.expectedOn === '' && deliveryOf(orders, order.supplier).seen === 0;
   const where = async (hurry: boolean): Promise<void> => {
     if (!counter) return;
     setSaid('Asking…');
@@ -210,7 +231,7 @@ export function PlacedOrder({
       <p className="text-soft">
         Ordered {writtenDay(order.placedAt ?? '')}.{' '}
         {out
-          ? `As likely as not here by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}; within a day from now: ${inHundred(chanceBy(order, orders, nowMs, nowMs + DAY_MS))}.`
+          ? `As likely as not here by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}; within a day from now: ${inHundred(chanceBy(order, orders, nowMs, nowMs + DAY_MS))}.${assumed ? ' Assumed: nothing has come from them yet, and such parcels take about five days.' : ''}`
           : order.closedAt
             ? `Closed ${writtenDay(order.closedAt)}.`
             : 'All of it has come.'}
@@ -225,7 +246,10 @@ export function PlacedOrder({
                 <span>
                   <strong>{beltLabel(line, unit).size}</strong>{' '}
                   <span className="text-soft">
-                    {line.arrived} of {line.quantity} here{line.wrong > 0 && `, ${line.wrong} wrong`}
+                    {line.arrived > line.quantity
+                      ? `${line.arrived} here, ${line.quantity} ordered`
+                      : `${line.arrived} of ${line.quantity} here`}
+                    {line.wrong > 0 && `, ${line.wrong} wrong`}
                   </span>
                 </span>
                 {out && left > 0 && opened !== line.id && <Button onClick={() => setOpened(line.id)}>It came</Button>}

@@ -44,7 +44,7 @@ export function OrdersPage() {
           </h2>
           {lists.length === 0 && <p className="py-2 text-soft">No list is being made.</p>}
           {lists.map((order) => (
-            <OrderList key={order.id} order={order} wants={wants} unit={unit} />
+            <OrderList key={order.id} order={order} orders={orders} wants={wants} unit={unit} />
           ))}
         </section>
       </div>

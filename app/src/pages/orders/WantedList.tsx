@@ -1,8 +1,17 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { newLine, newOrder, gather, type Order, type Wanted, type WantOf } from '@loose-pulley/core/shop/orders';
-import { itemFor, runsLow, sameSize, type BeltFields, type Item } from '@loose-pulley/core/shop/drawer';
+import {
+  gather,
+  listing,
+  newLine,
+  supplierKey,
+  type Order,
+  type OrderLine,
+  type Wanted,
+  type WantOf,
+} from '@loose-pulley/core/shop/orders';
+import { itemFor, runsLow, type BeltFields, type Item } from '@loose-pulley/core/shop/drawer';
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import { counted, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -33,9 +42,7 @@ export function WantedList({
   if (wanted.length === 0) return <p className="text-soft">Nothing is wanted that is not ordered already.</p>;
   const chosen = wanted.filter(({ belt }) => !leave.has(keyOf(belt)));
   const put = async (): Promise<void> => {
-    const lists = new Map<string, Order>(
-      orders.filter(({ placedAt }) => placedAt === null).map((one) => [one.supplier, one]),
-    );
+    const lines = new Map<string, { readonly supplier: string; readonly lines: OrderLine[] }>();
     for (const one of chosen) {
       const other = instead[keyOf(one.belt)];
       const item = other && itemFor(items, other);
@@ -47,19 +54,13 @@ export function WantedList({
         insteadOf: other ? beltLabel(one.belt, 'mm').size : '',
         wants: one.wants.map(({ ticketId, want }) => ({ ticketId, wantId: want.id })),
       });
-      const list = lists.get(supplier) ?? newOrder(nanoid(12), supplier, []);
-      const known = list.lines.find((of) => of.wants.length === 0 && line.wants.length === 0 && sameSize(of, line));
-      lists.set(supplier, {
-        ...list,
-        lines: known
-          ? list.lines.map((of) => (of === known ? { ...of, quantity: of.quantity + line.quantity } : of))
-          : [...list.lines, line],
-      });
+      const key = supplierKey(supplier);
+      const list = lines.get(key) ?? { supplier, lines: [] };
+      list.lines.push(line);
+      lines.set(key, list);
     }
     await dispatch(
-      changeBook(
-        [...lists.values()].filter(({ lines }) => lines.length > 0).map((order) => ({ type: 'orderPut', order })),
-      ),
+      changeBook([...lines.values()].flatMap((of) => listing(orders, of.supplier, of.lines, () => nanoid(12)))),
     );
   };
   const forWhom = ({ wants: of, low }: Wanted) => (

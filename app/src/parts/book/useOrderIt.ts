@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { itemFor, type BeltFields } from '@loose-pulley/core/shop/drawer';
-import { newLine, newOrder, type WantOf } from '@loose-pulley/core/shop/orders';
+import { listing, newLine, type WantOf } from '@loose-pulley/core/shop/orders';
 import { changeBook } from '../../state/persistence/book';
 import { selectItems, selectOrders, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 
@@ -18,14 +18,6 @@ export function useOrderIt() {
       price: item?.price ?? null,
       wants: wants.map(({ ticketId, want }) => ({ ticketId, wantId: want.id })),
     });
-    const list = orders.find((one) => one.placedAt === null && one.supplier === supplier);
-    return dispatch(
-      changeBook([
-        {
-          type: 'orderPut',
-          order: list ? { ...list, lines: [...list.lines, line] } : newOrder(nanoid(12), supplier, [line]),
-        },
-      ]),
-    );
+    return dispatch(changeBook(listing(orders, supplier, [line], () => nanoid(12))));
   };
 }

@@ -1,10 +1,11 @@
 import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
-import type { Asked, Offered, Parcel, PartsCounter, Placed } from './port';
+import { MAY_BE_ORDERED, type Asked, type Offered, type Parcel, type PartsCounter, type Placed } from './port';
 
 /** How long the counter may think before it counts as not answering. */
 const PATIENCE_MS = 6000;
+const NO_ANSWER = 'The parts counter does not answer. Nothing was ordered; the list stays, and can be sent by hand.';
 
-async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
+async function call<T>(path: string, body?: unknown, silence = NO_ANSWER): Promise<Result<T>> {
   try {
     const response = await fetch(`/counter/${path}`, {
       ...(body !== undefined && {
@@ -18,7 +19,7 @@ async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
     const said = response.headers.get('Content-Type')?.startsWith('text/plain') ? (await response.text()).trim() : '';
     return refuse(said || `The parts counter could not answer (${response.status}). Nothing was ordered.`);
   } catch {
-    return refuse('The parts counter does not answer. Nothing was ordered; the list stays, and can be sent by hand.');
+    return refuse(silence);
   }
 }
 
@@ -26,7 +27,7 @@ async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
 export const demoCounter: PartsCounter = {
   name: 'Corrie Belts',
   ask: (lines: readonly Asked[]) => call<readonly Offered[]>('quote', { lines }),
-  order: (lines: readonly Asked[]) => call<Placed>('orders', { lines }),
+  order: (number, lines) => call<Placed>('orders', { number, lines }, MAY_BE_ORDERED),
   parcel: (reference, lines, hurry) =>
     call<Parcel>(`orders/${encodeURIComponent(reference)}${hurry ? '?hurry=1' : ''}`, { lines }),
 };

@@ -40,10 +40,15 @@ export type Parcel =
   | { readonly state: 'onItsWay'; readonly expectedOn: string }
   | { readonly state: 'here'; readonly bags: readonly Bag[] };
 
+/** Said where the counter was asked and did not answer: nobody knows yet. */
+export const MAY_BE_ORDERED =
+  'The parts counter did not answer. It may have been ordered: ask again, with the same number it is ordered once.';
+
 export interface PartsCounter {
   readonly name: string;
   ask(lines: readonly Asked[]): Promise<Result<readonly Offered[]>>;
-  order(lines: readonly Asked[]): Promise<Result<Placed>>;
+  /** @param number the order’s own: what was asked with it before is the same order */
+  order(number: string, lines: readonly Asked[]): Promise<Result<Placed>>;
   /** @param hurry in the demo the days pass at once */
   parcel(reference: string, lines: readonly Asked[], hurry: boolean): Promise<Result<Parcel>>;
 }

@@ -24,7 +24,7 @@ export async function loadBookRecord(): Promise<StoredBook> {
     answerOf(table.get(REVISION) as IDBRequest<number | undefined>),
   ]);
   const found = record ?? emptyBook();
-  return { record: found, revision: revision ?? 0, newer: (found.version as number) > BOOK_VERSION };
+  return { record: found, revision: revision ?? 0, newer: found.version > BOOK_VERSION };
 }
 
 /**

@@ -59,5 +59,5 @@ export function readBookDocument(document: unknown, name: string): Result<BookRe
     return refuse(
       `“${name}” was changed by hand: its history gives another drawer than it holds. Nothing was changed.`,
     );
-  return ok(record);
+  return ok({ ...record, version: BOOK_VERSION });
 }

@@ -9,6 +9,7 @@ import Ajv from 'ajv';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import { arbitraryFields } from '../../../fixtures/arbitrary';
 import { everything, opening, reading, recordOf, stamp, place, trainMember } from '../../../fixtures/sample';
+import { readBookFile, writeBookFile } from './bookFile';
 import { METHODS } from '../../belts/measuring';
 import {
   appendAny,
@@ -452,4 +453,14 @@ test('an archive put together of two shares is the archive made in one go, and e
   for (const share of [0, 1] as const) expect((await verifyArchive(joined, [share, 2])).ok).toBe(true);
   const held = await Promise.all(([0, 1] as const).map((share) => verifyArchive(spoiled, [share, 2])));
   expect(held.map(({ ok: whole }) => whole).sort()).toEqual([false, true]);
+});
+
+test('a book of the first version is read whole, as it was, and written as this one', () => {
+  const frozen = readFileSync(new URL('../../../fixtures/book-v1.json', import.meta.url), 'utf8');
+  const read = readBookFile(frozen, 'book-v1.json');
+  if (!read.ok) throw new Error(read.problem);
+  expect(read.value.version).toBe(2);
+  expect(read.value.book).toEqual((JSON.parse(frozen) as { readonly book: unknown }).book);
+  expect(read.value.events).toEqual((JSON.parse(frozen) as { readonly events: unknown }).events);
+  expect(readBookFile(writeBookFile(read.value), 'again.json')).toEqual(read);
 });

@@ -89,11 +89,12 @@ export function appendBook(record: BookRecord, event: BookEvent): Result<BookRec
   if (event.type === 'undone' || event.type === 'redone') {
     const book = replayBook(events);
     return book.ok
-      ? ok({ ...record, book: book.value, events })
+      ? ok({ ...record, version: BOOK_VERSION, book: book.value, events })
       : refuse(`That cannot be taken back: something later hangs on it. ${book.problem}`);
   }
   const book = applyChange(record.book, event);
-  return book.ok ? ok({ ...record, book: book.value, events }) : book;
+  // An older book that is written to is of this version.
+  return book.ok ? ok({ ...record, version: BOOK_VERSION, book: book.value, events }) : book;
 }
 
 /** Several events in one breath: all of them or none. Refused by the first that cannot follow. */

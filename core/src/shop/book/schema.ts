@@ -7,7 +7,9 @@ import type { BodyOf, Stamp } from '../../record/stations';
 /* The bench book: what a bench keeps beside its tickets. One document of events, by the same law as a ticket. */
 
 export const BOOK_FORMAT = 'loose-pulley/bench-book';
-export const BOOK_VERSION = 1;
+/** 2: lists of orders are made by events at the size of a gesture. The first version is read as it is. */
+export const BOOK_VERSION = 2;
+const FIRST_VERSION = 1;
 export const BOOK_EVENTS_MAX = 200_000;
 
 export const bookShape = shape({ ...drawerState, ...ordersState, ...dayState });
@@ -38,8 +40,8 @@ export function bookEventFits(event: unknown): boolean {
 /** What is kept: the events, and the book that they give. */
 export interface BookRecord {
   readonly format: typeof BOOK_FORMAT;
-  readonly version: typeof BOOK_VERSION;
+  readonly version: number;
   readonly book: Book;
   readonly events: readonly BookEvent[];
 }
-export const bookHead = { format: one([BOOK_FORMAT]), version: number(BOOK_VERSION, BOOK_VERSION), book: bookShape };
+export const bookHead = { format: one([BOOK_FORMAT]), version: number(FIRST_VERSION, BOOK_VERSION), book: bookShape };

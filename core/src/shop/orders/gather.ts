@@ -119,6 +119,7 @@ export function orderText(order: Order, unit: LengthUnit): string {
         .join(', '),
     ),
     '',
+    ...(order.note ? [order.note, ''] : []),
     `${counted(pieces, 'piece')}${total === undefined ? '' : `, ${total.toFixed(2)} together`}.`,
     'No other size instead without asking, please.',
     '',

@@ -4,3 +4,4 @@ export { newLine, newOrder } from './fresh';
 export { orderReducers, orderSays } from './reduce';
 export { arrivesBy, chanceBy, daysFor, deliveryOf, type Delivery } from './delivery';
 export { gather, onOrder, orderText, sumOf, type Wanted, type WantOf } from './gather';
+export { listFor, listing, supplierKey } from './listing';

@@ -1,6 +1,21 @@
 import { describe, expect, test } from 'vitest';
-import { newItem } from '../drawer';
-import { arrivesBy, chanceBy, daysFor, deliveryOf, gather, orderText, wantState, type Order, type OrderLine } from '.';
+import { newItem, type DrawerState } from '../drawer';
+import { ok, type Result } from '../../base/units';
+import {
+  arrivesBy,
+  chanceBy,
+  daysFor,
+  deliveryOf,
+  gather,
+  listFor,
+  newLine,
+  orderReducers,
+  orderText,
+  wantState,
+  type Order,
+  type OrderLine,
+  type OrdersState,
+} from '.';
 
 const DAY = 86_400_000;
 const belt = (innerLengthMm: number) => ({ shape: 'square' as const, thicknessMm: 1.2, widthMm: null, innerLengthMm });
@@ -105,5 +120,89 @@ describe('what is to be ordered', () => {
     );
     expect(text).toContain('3 × square 1.2 mm, 112.0 mm inner length, your number K112');
     expect(text).toContain('3 pieces, 4.50 together.');
+  });
+});
+
+describe('a list is made by gestures', () => {
+  const at = '2026-03-02T09:00:00.000Z';
+  const size = (mm: number) => ({ shape: 'square' as const, thicknessMm: 1.2, widthMm: null, innerLengthMm: mm });
+  type Said = { readonly [T in keyof typeof orderReducers]?: object };
+  const told = (state: OrdersState & DrawerState, said: Said): Result<OrdersState & DrawerState> => {
+    let now = state;
+    for (const [type, body] of Object.entries(said)) {
+      const next = orderReducers[type as keyof typeof orderReducers](now, {
+        ...body,
+        type,
+        id: 'e',
+        at,
+      } as never);
+      if (!next.ok) return next;
+      now = { ...now, ...next.value };
+    }
+    return ok(now);
+  };
+  const of = (result: Result<OrdersState & DrawerState>): OrdersState & DrawerState => {
+    if (!result.ok) throw new Error(result.problem);
+    return result.value;
+  };
+  const empty = { orders: [], items: [], kits: [], takes: [], switchedSeries: [] } as unknown as OrdersState &
+    DrawerState;
+  const begun = of(
+    told(empty, {
+      orderBegun: { orderId: 'o', supplier: 'Mallow' },
+      lineListed: { orderId: 'o', line: newLine('a', size(108), 1) },
+    }),
+  );
+  const two = of(told(begun, { lineListed: { orderId: 'o', line: newLine('b', size(116), 1) } }));
+  const quantities = (state: OrdersState) => state.orders[0]?.lines.map(({ id, quantity }) => `${id} ${quantity}`);
+
+  test('two tabs that change two lines of one list both are heard, whoever comes first', () => {
+    const a: Said = { lineCounted: { orderId: 'o', lineId: 'a', quantity: 12 } };
+    const b: Said = { lineCounted: { orderId: 'o', lineId: 'b', quantity: 13 } };
+    for (const [first, then] of [
+      [a, b],
+      [b, a],
+    ] as const)
+      expect(quantities(of(told(of(told(two, first)), then)))).toEqual(['a 12', 'b 13']);
+  });
+  test('a belt put on the list while the counter answers stays on it', () => {
+    const added = of(told(two, { lineListed: { orderId: 'o', line: newLine('c', size(120), 2) } }));
+    const priced = of(told(added, { linePriced: { orderId: 'o', lineId: 'a', price: 1.4 } }));
+    expect(quantities(priced)).toEqual(['a 1', 'b 1', 'c 2']);
+  });
+  test('what is placed stays as it was; what is gone is said; a list with nothing on it is none', () => {
+    const placed = of(told(two, { orderPlaced: { orderId: 'o', expectedOn: '', reference: '', byCounter: false } }));
+    for (const said of [
+      { lineListed: { orderId: 'o', line: newLine('d', size(99), 1) } },
+      { lineCounted: { orderId: 'o', lineId: 'a', quantity: 3 } },
+      { lineTakenOff: { orderId: 'o', lineId: 'a' } },
+      { supplierNamed: { orderId: 'o', supplier: 'X' } },
+      { orderNoted: { orderId: 'o', note: 'x' } },
+    ])
+      expect(told(placed, said).ok).toBe(false);
+    expect(told(two, { lineCounted: { orderId: 'o', lineId: 'x', quantity: 3 } }).ok).toBe(false);
+    expect(of(told(begun, { lineTakenOff: { orderId: 'o', lineId: 'a' } })).orders).toEqual([]);
+  });
+  test('two lists of one supplier become one, whichever way the name is spelt', () => {
+    const other = of(
+      told(two, {
+        orderBegun: { orderId: 'p', supplier: ' mallow' },
+        lineListed: { orderId: 'p', line: newLine('c', size(120), 2) },
+      }),
+    );
+    expect(listFor(other.orders, 'MALLOW ')?.id).toBe('o');
+    const joined = of(told(other, { listsJoined: { orderId: 'p', intoId: 'o' } }));
+    expect(joined.orders).toHaveLength(1);
+    expect(quantities(joined)).toEqual(['a 1', 'b 1', 'c 2']);
+  });
+  test('seven of five are seven belts, once; the same parcel told by two tabs is one', () => {
+    const five = of(told(begun, { lineCounted: { orderId: 'o', lineId: 'a', quantity: 5 } }));
+    const placed = of(told(five, { orderPlaced: { orderId: 'o', expectedOn: '', reference: '', byCounter: false } }));
+    const came = (stillOut: number): Said => ({
+      lineArrived: { orderId: 'o', lineId: 'a', right: 7, item: null, wrong: 0, other: null, stillOut },
+    });
+    const after = of(told(placed, came(5)));
+    expect(after.orders[0]?.lines[0]).toMatchObject({ arrived: 7, wrong: 0, quantity: 5 });
+    expect(told(after, came(5)).ok).toBe(false);
   });
 });

@@ -6,6 +6,7 @@ import {
   list,
   nullable,
   number,
+  optional,
   shape,
   text,
   time,
@@ -47,6 +48,8 @@ export const order = shape({
   /** Placed at the parts counter, rather than written by hand. */
   byCounter: flag(),
   lines: list(orderLine, 500),
+  /** What is said to the supplier besides. */
+  note: optional(text(400)),
   /** Closed with something still out: it will not come. */
   closedAt: nullable(time()),
 });
@@ -56,8 +59,27 @@ export const ordersState = { orders: list(order, 5000) };
 export interface OrdersState extends ShapeValue<typeof ordersState> {}
 
 export const orderEvents = {
-  /** A list that is being made, as it is now. */
+  /** A list whole, as books of the first version have it; a list is made by the events below. */
   orderPut: { order },
+  orderBegun: { orderId: id(), supplier: text(120) },
+  lineListed: { orderId: id(), line: orderLine },
+  /** More of a line that is on the list. */
+  lineMore: { orderId: id(), lineId: id(), by: number(1, 10_000) },
+  lineCounted: { orderId: id(), lineId: id(), quantity: number(1, 10_000) },
+  linePriced: { orderId: id(), lineId: id(), price: nullable(number(0, 100_000)) },
+  /** Another belt instead of what stands there. */
+  lineSwapped: {
+    orderId: id(),
+    lineId: id(),
+    ...beltFields,
+    price: nullable(number(0, 100_000)),
+    insteadOf: text(160),
+  },
+  lineTakenOff: { orderId: id(), lineId: id() },
+  supplierNamed: { orderId: id(), supplier: text(120) },
+  orderNoted: { orderId: id(), note: text(400) },
+  /** What is on one list goes over to the other. */
+  listsJoined: { orderId: id(), intoId: id() },
   orderRemoved: { orderId: id() },
   orderPlaced: { orderId: id(), expectedOn: day(), reference: text(80), byCounter: flag() },
   orderExpected: { orderId: id(), expectedOn: day() },
@@ -69,6 +91,8 @@ export const orderEvents = {
     item: nullable(item),
     wrong: number(0, 10_000),
     other: nullable(item),
+    /** How many were still to come when it was said: more than that came knowingly, and is not the same parcel told twice. */
+    stillOut: optional(number(0, 10_000)),
   },
   /** What is still out will not come. */
   orderClosed: { orderId: id() },
