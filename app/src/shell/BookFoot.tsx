@@ -3,12 +3,15 @@ import { Button } from '../parts/ui/Button';
 import { redoBook, undoBook } from '../state/persistence/book';
 import { useAppDispatch, useAppSelector } from '../state/store/hooks';
 
-const SAVING = { kept: 'Saved', saving: 'Saving…', failed: 'Not saved' } as const;
+const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
 
 /** The foot of drawer, orders and day: whether all is kept, and undo. */
 export default function BookFoot() {
   const dispatch = useAppDispatch();
-  const { record, saving, status, problem } = useAppSelector(({ book }) => book);
+  const { record, saving: written, status, problem } = useAppSelector(({ book }) => book);
+  const unsaved = useAppSelector(({ openTicket }) => openTicket.unsaved);
+  // Letters in a field are not in the book yet.
+  const saving = written !== 'kept' ? written : unsaved.itself > 0 ? 'saving' : unsaved.enter > 0 ? 'enter' : 'kept';
   if (!record) return null;
   const target = bookUndoTarget(record);
   const back = bookRedoTarget(record);

@@ -14,6 +14,7 @@ import { readTable, type Table } from '@loose-pulley/core/base/table';
 import { counted } from '@loose-pulley/core/base/units';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { FilePicker } from '../../parts/ui/FilePicker';
+import { keptHere } from '../../parts/ui/useDraft';
 import { TextLine } from '../../parts/ui/TextLine';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
@@ -175,7 +176,12 @@ export function BringIn({ items }: { readonly items: readonly Item[] }) {
                 {more.length > 0 && ` ${counted(more.length, 'size')} of them here already: the pieces are added.`}
                 {read.joined > 0 && ` ${counted(read.joined, 'line')} of one size joined.`}
               </p>
-              <TextLine label="It is a kit, still together: its name" value={kit} maxLength={120} onText={setKit} />
+              <TextLine
+                label="It is a kit, still together: its name"
+                value={kit}
+                maxLength={120}
+                onText={keptHere(setKit)}
+              />
               {tooManyForKit && <p className="text-live">A kit holds at most {KIT_SIZES_MAX} sizes.</p>}
               <div className="flex flex-wrap gap-2">
                 <CommitButton look="strong" disabled={tooManyForKit} onClick={() => void take()}>

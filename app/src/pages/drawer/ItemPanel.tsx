@@ -51,7 +51,8 @@ export function ItemPanel({
   const dispatch = useAppDispatch();
   const label = beltLabel(item, unit);
   const change = (changes: Partial<Item>, gesture?: string) =>
-    void dispatch(changeBook([{ type: 'itemChanged', itemId: item.id, changes }], gesture));
+    dispatch(changeBook([{ type: 'itemChanged', itemId: item.id, changes }], gesture));
+  const set = (changes: Partial<Item>, gesture?: string): void => void change(changes, gesture);
   const more = (by: number) => void dispatch(changeBook([{ type: 'quantityChanged', itemId: item.id, by }]));
   const aged = isAged(item, today());
   const from = measureFrom(item);
@@ -130,7 +131,7 @@ export function ItemPanel({
             (one) => one !== '',
           );
           const known = (number: string) => item.sellerNumbers.find((one) => one.number === number);
-          change(
+          return change(
             { sellerNumbers: numbers.slice(0, 20).map((number) => known(number) ?? { seller: item.supplier, number }) },
             gesture,
           );
@@ -142,14 +143,14 @@ export function ItemPanel({
           unit="own money"
           max={100_000}
           value={item.price}
-          onNumber={(price, gesture) => change({ price }, gesture)}
+          onNumber={(price, gesture) => set({ price }, gesture)}
         />
         <NumberLine
           label="Few at"
           unit="pieces"
           max={100_000}
           value={item.lowAt}
-          onNumber={(lowAt, gesture) => change({ lowAt }, gesture)}
+          onNumber={(lowAt, gesture) => set({ lowAt }, gesture)}
         />
         <NumberLine
           label="Measured inner length"
@@ -159,7 +160,7 @@ export function ItemPanel({
           value={item.measuredMm === null ? null : Number(formatEntered(item.measuredMm, unit))}
           onNumber={(value, gesture) => {
             const read = value === null ? null : parseLength(String(value), unit);
-            change(
+            set(
               read === null || !read.ok
                 ? { measuredMm: null, measuredOn: '' }
                 : { measuredMm: read.value.lengthMm, measuredOn: today() },
@@ -173,14 +174,14 @@ export function ItemPanel({
           min={10}
           max={100}
           value={item.hardnessShoreA}
-          onNumber={(hardnessShoreA, gesture) => change({ hardnessShoreA }, gesture)}
+          onNumber={(hardnessShoreA, gesture) => set({ hardnessShoreA }, gesture)}
         />
       </div>
       <label className="grid gap-1 text-sm text-soft">
         Kind of rubber
         <Select
           value={item.rubber}
-          onChoose={(chosen) => change({ rubber: chosen as Rubber })}
+          onChoose={(chosen) => set({ rubber: chosen as Rubber })}
           options={RUBBERS.map((one) => [one, RUBBER_NAMES[one]] as const)}
         />
       </label>
@@ -190,11 +191,11 @@ export function ItemPanel({
           type="date"
           value={item.boughtOn}
           max={today()}
-          onChange={(event) => change({ boughtOn: event.target.value })}
+          onChange={(event) => set({ boughtOn: event.target.value })}
           className="text-ink"
         />
       </label>
-      <Check checked={item.band} onCheck={(checked) => change({ band: checked })}>
+      <Check checked={item.band} onCheck={(checked) => set({ band: checked })}>
         A household band, no belt
       </Check>
       <CommitButton

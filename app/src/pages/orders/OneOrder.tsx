@@ -81,7 +81,7 @@ export function OrderList({
         value={order.supplier}
         maxLength={120}
         onText={(supplier, gesture) =>
-          void dispatch(changeBook([{ type: 'supplierNamed', orderId: order.id, supplier }], gesture))
+          dispatch(changeBook([{ type: 'supplierNamed', orderId: order.id, supplier }], gesture))
         }
       />
       {twin && (
@@ -150,9 +150,7 @@ export function OrderList({
         label="Note to them, where there is one"
         value={order.note ?? ''}
         maxLength={400}
-        onText={(note, gesture) =>
-          void dispatch(changeBook([{ type: 'orderNoted', orderId: order.id, note }], gesture))
-        }
+        onText={(note, gesture) => dispatch(changeBook([{ type: 'orderNoted', orderId: order.id, note }], gesture))}
       />
       {counter && <CounterQuote order={order} counter={counter} wants={wants} unit={unit} />}
       <div className="flex flex-wrap items-end gap-2">

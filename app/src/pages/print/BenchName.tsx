@@ -1,5 +1,6 @@
 import { BENCH_NAME_MAX, benchNamed } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { keptHere } from '../../parts/ui/useDraft';
 import { TextLine } from '../../parts/ui/TextLine';
 
 /** Who this bench is, said once and printed on every paper. */
@@ -11,7 +12,7 @@ export function BenchName() {
       label="This bench’s name, as it stands on papers"
       value={name}
       maxLength={BENCH_NAME_MAX}
-      onText={(text) => dispatch(benchNamed(text))}
+      onText={keptHere((text) => dispatch(benchNamed(text)))}
     />
   );
 }

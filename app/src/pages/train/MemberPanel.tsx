@@ -25,9 +25,8 @@ export function MemberPanel({ member, onClose }: { readonly member: Member; read
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const id = useId();
-  const put = (changes: Partial<Member>, gesture?: string): void => {
+  const put = (changes: Partial<Member>, gesture?: string): boolean =>
     dispatch(recordEvent({ type: 'memberPut', member: { ...member, ...changes } }, gesture));
-  };
   const { members } = ticket.train;
   const at = members.findIndex((one) => one.id === member.id);
   const toothed = ['gear', 'doubleGear', 'cam', 'motor', 'worm'].includes(member.kind);

@@ -10,6 +10,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
+import { keptHere } from '../../parts/ui/useDraft';
 import { TextLine } from '../../parts/ui/TextLine';
 
 const teethWords = (teeth: number): string =>
@@ -143,7 +144,7 @@ export function Timing({ member }: { readonly member: Member }) {
         value={what}
         maxLength={400}
         disabled={!canWrite}
-        onText={setWhat}
+        onText={keptHere(setWhat)}
       />
       <div className="flex flex-wrap gap-2">
         <Button disabled={!canWrite} onClick={() => log(true)}>

@@ -1,6 +1,6 @@
 import type { InputHTMLAttributes, ReactNode } from 'react';
 import { Field } from './Field';
-import { useDraft } from './useDraft';
+import { useDraft, type HandOn } from './useDraft';
 
 interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'> {
   readonly label: string;
@@ -9,7 +9,7 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'o
   /** What stands under the field, of the letters as they are typed: nothing moves once the field is left. */
   readonly below?: (text: string) => ReactNode;
   /** Called while typing, with a gesture that lasts until the field is left. */
-  readonly onText: (text: string, gesture: string) => void;
+  readonly onText: HandOn;
 }
 
 /** A line of words that keeps itself while it is typed. */

@@ -1,38 +1,61 @@
 import { useEffect, useRef, useState, type ChangeEvent } from 'react';
 import { nanoid } from 'nanoid';
-import { useNowState } from '../../state/store/hooks';
 import { useUnsaved } from './useUnsaved';
 
 /** Rest after which what was typed is handed on, and the longest that it waits for a rest. */
 const IDLE_MS = 400;
 const LONGEST_MS = 900;
 
+/** Hands words on to whatever document they belong to. @returns whether that document took them, now or once it has answered */
+export type HandOn = (text: string, gesture: string) => boolean | Promise<boolean>;
+
+/** For words that only the page itself keeps: it takes them at once. */
+export const keptHere =
+  (take: (text: string) => unknown): HandOn =>
+  (text) => {
+    take(text);
+    return true;
+  };
+
 /**
- * Words being typed: shown at once, and handed on when the typing rests, at the latest a second after the first letter
- * that was not, when the field is left, and when the page is hidden. All that is typed between entering and leaving the
- * field is one gesture. What the ticket does not take (another tab writes it) stays in the field.
+ * Words being typed, of a ticket or of the bench book: shown at once, and handed on when the typing rests, at the latest a
+ * second after the first letter that was not, when the field is left, and when the page is hidden. All that is typed
+ * between entering and leaving the field is one gesture. Whether words were kept is known by their own write: what was
+ * taken is never written again, whatever undo or another tab has made of it since; what was not taken stays in the field.
  */
-export function useDraft(value: string, onText: (text: string, gesture: string) => void) {
-  const nowState = useNowState();
+export function useDraft(value: string, onText: HandOn) {
   const [draft, setDraft] = useState<string | null>(null);
+  /** The words that were taken last, of those in the field. */
+  const [taken, setTaken] = useState<string | null>(null);
   const gesture = useRef('');
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const firstMs = useRef<number | null>(null);
-  const latest = useRef({ draft, value, onText });
+  const left = useRef(false);
+  const latest = useRef({ draft, taken, value, onText });
   useEffect(() => {
-    latest.current = { draft, value, onText };
+    latest.current = { ...latest.current, value, onText };
   });
-  useUnsaved('itself', draft !== null && draft !== value);
+  useUnsaved('itself', draft !== null && draft !== (taken ?? value));
 
-  /** @returns whether the ticket has what was typed */
-  const flush = (): boolean => {
+  const put = (of: Partial<{ draft: string | null; taken: string | null }>): void => {
+    latest.current = { ...latest.current, ...of };
+    if (of.draft !== undefined) setDraft(of.draft);
+    if (of.taken !== undefined) setTaken(of.taken);
+  };
+  const answered = (text: string, kept: boolean): void => {
+    if (!kept || latest.current.draft !== text) return;
+    put({ taken: text });
+    // The field was left while its document still answered.
+    if (left.current) put({ draft: null, taken: null });
+  };
+  const flush = (): void => {
     clearTimeout(timer.current);
     firstMs.current = null;
-    const { draft: text, value: now, onText: hand } = latest.current;
-    if (text === null || text === now) return true;
-    const before = nowState().openTicket.ticket;
-    hand(text, gesture.current);
-    return nowState().openTicket.ticket !== before;
+    const { draft: text, taken: before, value: now, onText: hand } = latest.current;
+    if (text === null || text === (before ?? now)) return;
+    const kept = hand(text, gesture.current);
+    if (typeof kept === 'boolean') answered(text, kept);
+    else void kept.then((is) => answered(text, is));
   };
   const flushLatest = useRef(flush);
   useEffect(() => {
@@ -40,7 +63,7 @@ export function useDraft(value: string, onText: (text: string, gesture: string) 
   });
   // Leaving the page with words in the field must not lose them.
   useEffect(() => {
-    const now = (): void => void flushLatest.current();
+    const now = (): void => flushLatest.current();
     const hidden = (): void => {
       if (document.visibilityState === 'hidden') now();
     };
@@ -59,10 +82,10 @@ export function useDraft(value: string, onText: (text: string, gesture: string) 
     value: draft ?? value,
     onFocus: () => {
       gesture.current = nanoid(10);
+      left.current = false;
     },
     onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => {
-      setDraft(event.target.value);
-      latest.current = { ...latest.current, draft: event.target.value };
+      put({ draft: event.target.value });
       const nowMs = performance.now();
       firstMs.current ??= nowMs;
       clearTimeout(timer.current);
@@ -72,9 +95,10 @@ export function useDraft(value: string, onText: (text: string, gesture: string) 
       );
     },
     onBlur: () => {
-      if (!flush()) return;
-      setDraft(null);
-      latest.current = { ...latest.current, draft: null };
+      left.current = true;
+      flush();
+      const { draft: text, taken: kept, value: now } = latest.current;
+      if (text === (kept ?? now)) put({ draft: null, taken: null });
     },
   };
 }

@@ -147,6 +147,12 @@ export class BookKeeper {
       }
     }
     this.#writing = false;
+    // Other tabs wrote in between, time and again: it is tried again, and not called kept.
+    if (this.#pending.length > 0) {
+      this.#news({ saving: 'saving' });
+      this.#retry = setTimeout(() => void this.#drain(), RETRY_MS);
+      return;
+    }
     this.#news({ saving: 'kept', problem: null });
   }
 

@@ -38,11 +38,11 @@ export function PlacePanel({
   const { place, state, suggested, timer, off } = view;
   const known = PLACE_KNOWN[place.kind];
   const named = { id: place.id, kind: place.kind, name: place.name };
-  const put = (changes: Partial<Place>, gesture?: string): void => {
+  const put = (changes: Partial<Place>, gesture?: string): boolean =>
     // Said of for the first time, it gets its number with it.
-    if (suggested) cleaner.say([{ type: 'place', place: named }]);
-    else dispatch(recordEvent({ type: 'placePut', place: { ...place, ...changes } }, gesture));
-  };
+    suggested
+      ? cleaner.say([{ type: 'place', place: named }]) === 'done'
+      : dispatch(recordEvent({ type: 'placePut', place: { ...place, ...changes } }, gesture));
   const material = (of: Material): void => {
     cleaner.say([{ type: 'place', place: named }], '', { materials: { [place.id]: of } });
   };
