@@ -12,7 +12,9 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
   const dispatch = useAppDispatch();
   const [line, setLine] = useState('');
   const said = line.trim() === '' ? undefined : readPutIn(line);
-  const { count, size, place } = said?.ok ? said.value : { count: 1, size: '', place: '' };
+  const { count, size, place, supplier, price } = said?.ok
+    ? said.value
+    : { count: 1, size: '', place: '', supplier: '', price: null };
   // A seller's number that is written on a size is that size.
   const numbered = items.find(({ sellerNumbers }) =>
     sellerNumbers.some(({ number }) => number.toLowerCase() === size.toLowerCase()),
@@ -42,8 +44,18 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
           ? { type: 'quantityChanged', itemId: same.id, by: count }
           : {
               type: 'itemsPut',
-              items: [newItem(id, { shape, thicknessMm, widthMm, innerLengthMm }, count, { place })],
+              items: [newItem(id, { shape, thicknessMm, widthMm, innerLengthMm }, count, { place, supplier, price })],
             },
+        // What was said of it besides goes to the size that is there.
+        ...(same && (supplier !== '' || price !== null)
+          ? [
+              {
+                type: 'itemChanged',
+                itemId: same.id,
+                changes: { ...(supplier !== '' && { supplier }), ...(price !== null && { price }) },
+              } as const,
+            ]
+          : []),
       ]),
     );
     if (!done) return;
@@ -80,7 +92,8 @@ export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; re
         className={read && !read.ok ? 'min-h-[1.4em] text-sm text-live' : 'min-h-[1.4em] text-sm text-soft'}
       >
         {numbered && `${count} of: ${beltLabel(numbered, 'mm').words}, by the seller’s number.`}
-        {read?.ok && `${count} of: ${read.value.echo}${place ? `, in ${place}` : ''}.`}
+        {read?.ok &&
+          `${count} of: ${read.value.echo}${place ? `, in ${place}` : ''}${supplier ? `, from ${supplier}` : ''}${price === null ? '' : `, ${price.toFixed(2)} each`}.`}
         {read?.ok &&
           read.value.otherwise &&
           ` Or is it the other thing? Write “${size} long” for an inner length, “Ø” before the size for an inner diameter.`}

@@ -4,10 +4,10 @@ import { readPutIn } from '.';
 const short = (line: string): string => {
   const read = readPutIn(line);
   if (!read.ok) return 'refused';
-  const { count, belt, place } = read.value;
+  const { count, belt, place, supplier, price } = read.value;
   if (!belt.ok) return 'refused';
   const { shape, thicknessMm, widthMm, innerLengthMm } = belt.value;
-  return [count, shape, widthMm, thicknessMm, innerLengthMm.toFixed(1), place]
+  return [count, shape, widthMm, thicknessMm, innerLengthMm.toFixed(1), place, supplier, price ?? '']
     .filter((one) => one !== undefined && one !== '')
     .join(' ');
 };
@@ -28,6 +28,12 @@ describe('a belt put in by one line', () => {
     ['put in 4 pcs 1.2x116 at A2', '4 square 1.2 116.0 A2'],
     ['3 of 1.2x116, no, 1.2x118', '1 square 1.2 118.0'],
     ['3 of 1.2x116, make that 4', '4 square 1.2 116.0'],
+    ['5 of 1.5x124 B2', '5 square 1.5 124.0 B2'],
+    ['4 flat 4x0.6x208', '4 flat 4 0.6 208.0'],
+    ['1.78x28.3 10 pieces C1', '10 round 1.78 88.9 C1'],
+    ['1.2x116 in A2 from Mallow at 1.30', '1 square 1.2 116.0 A2 Mallow 1.3'],
+    ['3 of 1.2x116 from Quayside Seals at 1,40 each in A2', '3 square 1.2 116.0 A2 Quayside Seals 1.4'],
+    ['3 of 1.2x116 10 pieces', 'refused'],
     // What is not surely one belt is refused, and the line stays.
     ['1.2x116 in A4 and 1.2x118', 'refused'],
     ['1.2x116 blue', 'refused'],

@@ -8,6 +8,9 @@ export interface PutIn {
   /** The size as it was typed: it may be a seller's number. */
   readonly size: string;
   readonly place: string;
+  /** Who it is from, and what one cost; empty and null where nobody said. */
+  readonly supplier: string;
+  readonly price: number | null;
   /** What the size says; a refusal where it is none. */
   readonly belt: Result<BeltSize>;
 }
@@ -23,6 +26,12 @@ const HOW_MANY = new RegExp(
   'i',
 );
 const PLACE = /[\s,]+(?:in(?:to)?|goes (?:in|into|to)|to|at|bin|drawer)\s+(?:drawer\s+|bin\s+)?(.{1,80})$/i;
+/** “from Mallow”, “at 1.30”, “10 pieces”, and a place that is no word: B2, C-14. */
+const FROM = /[\s,]+from\s+(.{1,80}?)(?=[\s,]+(?:at|in|into|to|bin|drawer)\s|$)/i;
+const PRICE = /[\s,]+at\s+(\d{1,5}(?:[.,]\d{1,2})?)(?:\s*(?:each|a piece))?(?=[\s,]|$)/i;
+const COUNT_AFTER = /[\s,]+(\d{1,5})\s*(?:pcs|pieces|pc|of them)\b/i;
+const BARE_PLACE = /[\s,]+([A-Z]{1,2}-?\d{1,3})$/;
+
 /** A size within the words of a place: two belts in one line. */
 const SIZE_WITHIN = /\d\s*[x×*]\s*\d/i;
 const MANY = 99_999;
@@ -47,17 +56,26 @@ export function readPutIn(line: string): Result<PutIn> {
   const text = withoutFillers(line.trim()).replace(/^(?:put in|add|put)\s+/i, '');
   const [said = '', figures, word, plain] = HOW_MANY.exec(text) ?? [];
   const named = word === undefined ? undefined : NUMBERS[word.toLowerCase().replaceAll(' ', '_')];
-  const count = named ?? Number(figures ?? plain ?? 1);
-  const rest = text.slice(said.length);
-  const place = PLACE.exec(rest)?.[1]?.trim() ?? '';
+  const all = text.slice(said.length);
+  const supplier = FROM.exec(all)?.[1]?.trim() ?? '';
+  const priced = PRICE.exec(all)?.[1];
+  const price = priced === undefined ? null : Number(priced.replace(',', '.'));
+  const after = COUNT_AFTER.exec(all)?.[1];
+  if (after !== undefined && said !== '') return refuse(`Read ${said.trim()} and ${after} pieces. Say once how many.`);
+  const rest = all.replace(FROM, '').replace(PRICE, '').replace(COUNT_AFTER, '');
+  const place = PLACE.exec(rest)?.[1]?.trim() ?? BARE_PLACE.exec(rest)?.[1] ?? '';
   if (SIZE_WITHIN.test(place)) return refuse(`Read two belts in one line. Put them in one after the other.`);
+  const count = named ?? Number(figures ?? plain ?? after ?? 1);
   if (count < 1 || count > MANY) return refuse(`Read ${count} of them. A place holds 1 to ${MANY}.`);
-  const size = rest.replace(PLACE, '').replace(/[\s,]+$/, '');
+  const size = rest
+    .replace(PLACE, '')
+    .replace(BARE_PLACE, '')
+    .replace(/[\s,]+$/, '');
   const plainly = size
     .replace(/\bbelts?\b|\bmm\b(?=\s*(?:x|by|×))/gi, ' ')
     .replace(/\b(o-?ring|ring)s\b/gi, '$1')
     .replace(/\bby\b/gi, 'x')
     .replace(/\s+/g, ' ')
     .trim();
-  return ok({ count, size, place, belt: parseBeltSize(plainly) });
+  return ok({ count, size, place, supplier, price, belt: parseBeltSize(plainly) });
 }
