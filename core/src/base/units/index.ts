@@ -15,5 +15,5 @@ export {
   formatSpread,
   signedPercent,
 } from './format';
-export { capital, counted, formatDay, listed, plural } from './words';
+export { capital, counted, formatDay, listed, plainWords, plural } from './words';
 export { lazily } from './lazily';

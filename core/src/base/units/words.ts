@@ -42,3 +42,14 @@ export function formatDay(day: string): string {
 
 /** The same words with a capital in front. @example capital('tray held back') // 'Tray held back' */
 export const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
+/**
+ * Words without what no file can carry: control characters are blanks, and blanks in a row one.
+ *
+ * @example plainWords('two\r\nlines\u0000') // 'two lines'
+ */
+export const plainWords = (words: string): string =>
+  words
+    .replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
+    .replace(/ {2,}/g, ' ')
+    .trim();

@@ -1,6 +1,33 @@
 import { createEvents, type EventAttributes } from 'ics';
-import { ok, refuse, type Result } from '../../base/units';
+import { ok, plainWords, refuse, type Result } from '../../base/units';
 import type { DayJob, DayPlan } from '../../shop/day';
+
+/** Lines without what no calendar carries: a lone carriage return ends a line like any other. */
+const plainLines = (words: string): string => words.replace(/\r\n?/g, '\n').split('\n').map(plainWords).join('\n');
+
+const LINE_OCTETS = 75;
+const octets = new TextEncoder();
+
+/** Lines of at most 75 octets, goes on after a blank; no letter is cut apart (RFC 5545, 3.1). */
+const folded = (calendar: string): string =>
+  calendar
+    .replace(/\r\n[ \t]/g, '')
+    .split('\r\n')
+    .map((line) => {
+      const lines: string[] = [''];
+      let used = 0;
+      for (const letter of line) {
+        const size = octets.encode(letter).length;
+        if (used + size > LINE_OCTETS) {
+          lines.push(' ');
+          used = 1;
+        }
+        lines[lines.length - 1] += letter;
+        used += size;
+      }
+      return lines.join('\r\n');
+    })
+    .join('\r\n');
 
 /**
  * A plan as iCalendar (RFC 5545): every hands-on step an entry, every promise one of its own.
@@ -12,8 +39,8 @@ export function planCalendar(plan: DayPlan, jobs: readonly DayJob[]): Result<str
   const created = plan.madeAtMs;
   const entry = (uid: string, title: string, fromMs: number, toMs: number, description: string): EventAttributes => ({
     uid,
-    title,
-    description,
+    title: plainLines(title),
+    description: plainLines(description),
     created,
     start: fromMs,
     startInputType: 'utc',
@@ -52,5 +79,5 @@ export function planCalendar(plan: DayPlan, jobs: readonly DayJob[]): Result<str
   const all = [...entries, ...promises];
   if (all.length === 0) return refuse('There is nothing planned and nothing promised to write.');
   const { error, value } = createEvents(all);
-  return error || !value ? refuse('The plan could not be written as a calendar.') : ok(value);
+  return error || !value ? refuse('The plan could not be written as a calendar.') : ok(folded(value));
 }

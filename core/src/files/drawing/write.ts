@@ -1,10 +1,11 @@
+import { plainWords } from '../../base/units';
 import { DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
 import { extentOf } from './draw';
 import type { Drafting, Figure } from './types';
 
 const n = (value: number): string => (Math.round(value * 1000) / 1000).toString();
 const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  plainWords(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 const TURN = 2 * Math.PI;
 
 /** One figure as SVG, y turned downwards. */
@@ -64,7 +65,7 @@ export function writeDxf({ figures }: Drafting): string {
         );
         break;
       case 'text':
-        dxf.addText(point3d(figure.x, figure.y), figure.heightMm, figure.text);
+        dxf.addText(point3d(figure.x, figure.y), figure.heightMm, plainWords(figure.text));
         break;
     }
   }

@@ -8,6 +8,9 @@ const BETWEEN =
 const DOUBLE = /(\d+) ?(?:\/|on|and) ?(\d+)/;
 const MODULE = /\b(?:m|module|mod)\.? ?(\d*[.,]?\d+)\b/;
 
+/** Letters of a line: more than forty members take. */
+const LETTERS_MAX = 1000;
+
 /** One member as it is typed; undefined where it is none. */
 function readMember(part: string): Result<MemberDraft> | undefined {
   const text = part.trim().toLowerCase();
@@ -67,6 +70,8 @@ function readMember(part: string): Result<MemberDraft> | undefined {
  * @example readTrain('motor 8T, gear 32/10, gear 28, rack 0.8').value.length // 4
  */
 export function readTrain(line: string): Result<readonly MemberDraft[]> {
+  if (line.length > LETTERS_MAX)
+    return refuse(`Read ${line.length} letters. A train is typed in ${LETTERS_MAX} at most: say it in two lines.`);
   const members: MemberDraft[] = [];
   for (const part of line.split(BETWEEN)) {
     const read = readMember(part);

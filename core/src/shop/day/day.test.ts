@@ -203,7 +203,12 @@ describe('the plan of a day', () => {
 
 test('as iCalendar (RFC 5545), read back by a general parser', () => {
   const { jobs, ...made } = plan([
-    ticket('0147', { promise: { to: 'Booth 2, "quiet"; side\nroom', at: iso(NOW + 300 * MIN) } }),
+    ticket('0147', {
+      promise: {
+        to: 'Booth 2, "quiet"; side\rroom\u0000 über die große Brücke, dann links und über den Hof',
+        at: iso(NOW + 300 * MIN),
+      },
+    }),
   ]);
   const written = planCalendar(made, jobs);
   if (!written.ok) throw new Error(written.problem);
@@ -216,7 +221,7 @@ test('as iCalendar (RFC 5545), read back by a general parser', () => {
     '0147 measure, size',
     '0147 rebuild',
     '0147 prove, hand back',
-    '0147 promised to Booth 2, "quiet"; side\nroom',
+    '0147 promised to Booth 2, "quiet"; side\nroom über die große Brücke, dann links und über den Hof',
   ]);
   expect(events[0]?.startDate.toJSDate().getTime()).toBe(NOW);
   expect(planCalendar({ ...made, blocks: [] }, [])).toMatchObject({ ok: false });
