@@ -9,8 +9,8 @@ export const proveReducers: Reducers<StateOf<typeof proveState>, typeof proveEve
       ? refuse('The cycle belongs to a clean run that was never begun.')
       : changes({ cycles: [...cycles, cycle] }),
   treatmentRecorded: ({ treatments }, { treatment }) => changes({ treatments: [...treatments, treatment] }),
-  cleanRunBegun: ({ cleanRuns, treatments }, { cleanRun }) =>
-    mayBeginCleanRun(cleanRuns, treatments)
+  cleanRunBegun: ({ cleanRuns, treatments, cycles }, { cleanRun }) =>
+    mayBeginCleanRun(cleanRuns, treatments, cycles)
       ? changes({ cleanRuns: [...cleanRuns, cleanRun] })
       : refuse('A new clean run begins only after something was done about the fault: record the treatment first.'),
   checkPut: ({ checks }, { check }) =>
