@@ -1,6 +1,6 @@
 import { appendBook, emptyBook, type BookBody, type BookRecord } from '@loose-pulley/core/shop/book';
 import { newItem, type BeltFields, type Item } from '@loose-pulley/core/shop/drawer';
-import { newLine, newOrder, type OrderLine } from '@loose-pulley/core/shop/orders';
+import { newLine, type OrderLine } from '@loose-pulley/core/shop/orders';
 import { TODAY } from './today';
 
 /* The archive's bench book: what hangs in its drawer, its kits, what it has ordered, told by its own events. */
