@@ -136,6 +136,8 @@ test('what is cleaned is said at Strip, what comes off at Clean: each is known w
     'lid off, limit switch cleaned with contact cleaner',
     'link hooked on again',
     'both pulleys wiped with alcohol',
+    'grey plug off',
+    'grey plug pushed home',
   );
   await page.keyboard.press('Alt+4');
   const line = page.getByLabel(/What was found or done/);
@@ -150,6 +152,8 @@ test('what is cleaned is said at Strip, what comes off at Clean: each is known w
   await page.keyboard.press('Alt+3');
   await expect(page.getByText('2 screws').first()).toBeVisible();
   await page.keyboard.press('Alt+9');
+  // The lid and the screws are off; the plug is home again, by the line that said so.
+  await expect(page.getByText(/^Not back yet: numbers 1 and 5\.$/)).toBeVisible();
   await expect(page.getByText(/Limit switch cleaned|limit switch/).first()).toBeVisible();
   await expect(page.getByText(/link between the rollers put back on/i).first()).toBeVisible();
 });

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useNavigate } from 'react-router';
 import { cannotEnd, newChange, type StepDraft, type TemporaryChangeKind } from '@loose-pulley/core/work/strip';
 import { readLine, type Deed, type Way } from '@loose-pulley/core/work/stripLine';
-import { stripEventsOf } from '@loose-pulley/core/views/strip';
+import { stripSaid } from '@loose-pulley/core/views/said';
 import { recordEvents } from '../../state/persistence/recording';
 import { sayMoment } from '../../state/persistence/moments';
 import { saidAloud } from '../../state/store/openTicket';
@@ -21,9 +21,10 @@ export function useStripLine() {
 
   const happen = (deeds: readonly Deed[], pictureIds: readonly string[] = [], beforeId?: string): boolean => {
     const at = new Date().toISOString();
-    const bodies = stripEventsOf(ticket, deeds, { newId: () => nanoid(10), at, pictureIds, beforeId });
-    if (!bodies.ok) return refuse(bodies.problem);
-    return bodies.value.length === 0 || dispatch(recordEvents(bodies.value));
+    const said = stripSaid(ticket, deeds, { newId: () => nanoid(10), at, pictureIds, beforeId });
+    if (!said.ok) return refuse(said.problem);
+    const { bodies } = said.value;
+    return bodies.length === 0 || dispatch(recordEvents(bodies));
   };
 
   /** Mains, lid, power: what is said of the machine itself. @returns whether that was all */

@@ -36,7 +36,7 @@ export const TO_COME =
 
 /** Whose doing it was, where it was not this bench's. */
 export const OTHERS =
-  'had_come has_come had_fallen has_fallen had_jumped has_jumped had_slipped had_dropped has_dropped had_popped had_worked_loose had_worked somebody someone previous earlier_repair owner customer last_shop factory previous_owner last_owner previous_hands earlier_hands had_been has_been had_been_opened been_opened opened_before the_shop the_last_shop other_shop before_us shop_before_us last_person last_one last_owner last_technician last_repairer previous_repairer another_shop before_me they_had when_it_came when_it_arrived on_arrival when_i_opened_it when_opened already_off already_out last_repair previous_repair the_owner before_i_opened_it when_i_opened';
+  'had_come has_come have_come had_fallen has_fallen have_fallen had_jumped has_jumped have_jumped had_slipped has_slipped have_slipped had_dropped has_dropped have_dropped had_popped has_popped have_popped had_worked_loose has_worked_loose had_worked has_worked somebody someone previous earlier_repair owner customer last_shop factory previous_owner last_owner previous_hands earlier_hands had_been has_been had_been_opened been_opened opened_before the_shop the_last_shop other_shop before_us shop_before_us last_person last_one last_owner last_technician last_repairer previous_repairer another_shop before_me they_had when_it_came when_it_arrived on_arrival when_i_opened_it when_opened already_off already_out last_repair previous_repair the_owner before_i_opened_it when_i_opened';
 
 /** Count words. */
 export const NUMBERS: Readonly<Record<string, number>> = {

@@ -62,7 +62,7 @@ const none = {
   done: null,
   owner: null,
 } as const;
-const PUT_BACK = String.raw`(?:put|hooked|hung|slipped|pushed|clicked|snapped|set|fitted|eased) (?:back )?(?:on|in|home|onto|into|over)|back (?:on|in|home|onto|over)|refitted|re-?seated|hooked (?:up|on)(?: again)?|on again|home again|engaged again|re-?engaged`;
+const PUT_BACK = String.raw`(?:put|hooked|hung|slipped|pushed|clicked|snapped|set|fitted|eased) (?:back )?(?:on|in|home|onto|into|over)|put back|back (?:on|in|home|onto|over)|refitted|re-?seated|hooked (?:up|on)(?: again)?|on again|home again|engaged again|re-?engaged`;
 /** Something put back by hand, or put right. */
 const deed = (name: string, of: FindingRow['of'], ends: string, done: string, told: Saying): FindingRow => ({
   ...none,

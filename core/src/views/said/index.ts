@@ -1,3 +1,3 @@
-export { eventsSaid } from './happens';
+export { eventsSaid, stripSaid } from './happens';
 export { readSaid } from './readSaid';
 export type { Said, SaidAt, SaidWay } from './types';

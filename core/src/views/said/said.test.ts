@@ -80,6 +80,26 @@ describe('a line means the same at either station', () => {
     expect(ticket.strip.steps.map(({ fate }) => fate)).toEqual(['noted']);
     expect(handBackText(ticket, 'done')).not.toBe('');
   });
+  test('what has slipped off by itself was found so; put back in the same breath, it is back', () => {
+    const ticket = after([['strip', 'the link has slipped off again, put back']]);
+    expect(ticket.strip.steps.map(({ fate }) => fate)).toEqual(['noted']);
+    expect(handBackText(ticket, 'done')).toContain('put back on');
+  });
+  test('“the same again” after a line of cleaning repeats no step', () => {
+    const cleaned = after([['strip', 'lid off']]);
+    const [way] = readSaid('same again on the left', 'strip', mapOf(cleaned))?.ways ?? [];
+    const later = {
+      ...cleaned,
+      cleaning: {
+        ...cleaned.cleaning,
+        treatments: after([['strip', 'floor vacuumed']]).cleaning.treatments.map((one) => ({ ...one, at: `${AT}1` })),
+      },
+    };
+    if (!way) throw new Error('not read');
+    const by = { table: COMPATIBILITY, newId: () => 'x', at: AT, line: '' };
+    expect(eventsSaid(later, way, by).kind).toBe('refused');
+    expect(eventsSaid(cleaned, way, by).kind).toBe('bodies');
+  });
   test('what is pushed home under a number of its own is back', () => {
     const ticket = after([
       ['strip', 'grey plug off'],
