@@ -11,6 +11,7 @@ import { useDescribe } from './useDescribe';
 
 const BookFoot = lazy(() => import('./BookFoot'));
 const TimerStrip = lazy(async () => ({ default: (await import('../parts/clock/TimerStrip')).TimerStrip }));
+const UndoAsked = lazy(() => import('./UndoAsked'));
 const TicketFoot = lazy(() => import('./TicketFoot'));
 
 const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', failed: 'Not saved' } as const;
@@ -19,7 +20,7 @@ const SAVING = { kept: 'Saved', saving: 'Saving…', enter: 'Not entered yet', f
 export function Foot() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
-  const { ticket, said, unsaved, drafts } = useAppSelector(({ openTicket }) => openTicket);
+  const { ticket, said, unsaved, drafts, undoAsked } = useAppSelector(({ openTicket }) => openTicket);
   const count = useAppSelector(({ bench }) => bench.summaries.length);
   const onBook = ofBook(useLocation().pathname);
   const open = ticket.status === 'open' && !onBook ? ticket : undefined;
@@ -64,6 +65,7 @@ export function Foot() {
       <PageBroken at={open?.id ?? ''}>
         <Suspense fallback={null}>
           {open && <TicketFoot ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+          {undoAsked && <UndoAsked />}
           <TimerStrip />
         </Suspense>
       </PageBroken>

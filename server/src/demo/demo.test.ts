@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { dueMonthsOf, livesOf } from '@loose-pulley/core/shop/lifetimes';
 import { isOut } from '@loose-pulley/core/shop/orders';
 import { summarise } from '@loose-pulley/core/record/ticket';
-import { readBookDocument, readTicketDocument } from '@loose-pulley/core/files/exchange';
+import { readBookFile, readTicketDocument, writeBookFile } from '@loose-pulley/core/files/exchange';
 import { demoBook } from './book';
 import { buildTicket } from './build';
 import { WRACKLINE } from './wrackline';
@@ -34,9 +34,9 @@ test('about forty tickets over three years, each with its own number; what retur
 });
 
 test('the bench book is one that an import would take: belts, two kits, orders in every state, one of them arrived wrong', () => {
-  const record = readBookDocument(JSON.parse(JSON.stringify(demoBook())), 'demo');
+  const record = readBookFile(writeBookFile(demoBook()), 'demo');
   if (!record.ok) throw new Error(record.problem);
-  const { items, kits, orders } = record.value.book;
+  const { items, kits, orders } = record.value.record.book;
   expect(items.length).toBeGreaterThan(30);
   expect(kits.map(({ quantity }) => quantity)).toEqual([1, 0]);
   expect(orders.filter(isOut)).toHaveLength(1);

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { closingOf, midnight, openFrom } from '@loose-pulley/core/shop/day';
 
 import { today } from '../../state/written';
+import { BookState } from '../../parts/book/BookState';
 import { Button } from '../../parts/ui/Button';
 
 import { Segments } from '../../parts/ui/Segments';
@@ -75,6 +76,7 @@ export function DayPage() {
             />
           </div>
         </div>
+        <BookState />
         {jobs.length === 0 ? (
           <p className="my-6 max-w-xl">
             No ticket is open, so there is nothing to plan. Open one on the Bench; what it takes and waits for stands

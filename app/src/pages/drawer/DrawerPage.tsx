@@ -1,12 +1,13 @@
 import { nanoid } from 'nanoid';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { isAged, newItem, runsLow, type Item } from '@loose-pulley/core/shop/drawer';
+import { isAged, newItem, outOf, runsLow, type Item } from '@loose-pulley/core/shop/drawer';
 import { writeList } from '@loose-pulley/core/files/lists';
 import { wantState } from '@loose-pulley/core/shop/orders';
 
 import { counted } from '@loose-pulley/core/base/units';
 import { beltLabel, USUAL_SHAPE } from '@loose-pulley/core/base/shapes';
+import { BookState } from '../../parts/book/BookState';
 import { KeepingBook } from '../../parts/book/KeepingBook';
 import { spanOf } from '../../parts/book/railLayout';
 import { useOrderIt } from '../../parts/book/useOrderIt';
@@ -41,7 +42,7 @@ const WIDE_PX = 1024;
 export function DrawerPage() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
-  const { status, problem, record } = useAppSelector(({ book }) => book);
+  const record = useAppSelector(({ book }) => book.record);
   const items = useAppSelector(selectItems);
   const orders = useAppSelector(selectOrders);
   const summaries = useAppSelector(selectSummaries);
@@ -117,12 +118,7 @@ export function DrawerPage() {
             {aged.length > 0 && ` · ${aged.length} old, to be measured first`}
           </p>
         </div>
-        {status === 'failed' && (
-          <p role="alert" className="my-3 border-l-4 border-live pl-3 text-live">
-            {problem?.sentence}
-          </p>
-        )}
-        {status === 'loading' && <p className="my-4 text-soft">Looking into the drawer…</p>}
+        <BookState />
         {record && items.length === 0 && (
           <p className="my-4 max-w-xl">
             Nothing hangs here yet. Put a belt in by its size, bring in a list as CSV, or measure the one in your hand.
@@ -165,6 +161,7 @@ export function DrawerPage() {
           <ItemPanel
             key={picked.id}
             item={picked}
+            out={record ? outOf(record.book, picked.id) : []}
             orders={orders}
             unit={unit}
             onClose={() => pick(null)}
@@ -199,9 +196,6 @@ export function DrawerPage() {
           <SeriesSwitches switched={record?.book.switchedSeries ?? []} />
           <KeepingBook />
         </Later>
-        {status === 'newer' && (
-          <p className="text-live">A newer Loose Pulley wrote the bench book: it can be looked at here, not changed.</p>
-        )}
       </aside>
     </div>
   );

@@ -6,11 +6,13 @@ import {
   runsLow,
   type Item,
   type Rubber,
+  type Take,
 } from '@loose-pulley/core/shop/drawer';
 import { onOrder, type Order } from '@loose-pulley/core/shop/orders';
 import { formatDay, formatEntered, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { today } from '../../state/written';
+import { WhoHasOne } from './WhoHasOne';
 import { Button, CommitButton } from '../../parts/ui/Button';
 import { NumberLine } from '../../parts/ui/NumberLine';
 import { SectionSign } from '../../parts/ui/SectionSign';
@@ -38,12 +40,15 @@ export const SIZE_PANEL = 'this-size';
 export function ItemPanel({
   item,
   orders,
+  out,
   unit,
   onClose,
   onOrderIt,
 }: {
   readonly item: Item;
   readonly orders: readonly Order[];
+  /** Those of it that tickets have out. */
+  readonly out: readonly Take[];
   readonly unit: LengthUnit;
   readonly onClose: () => void;
   readonly onOrderIt: (item: Item) => void;
@@ -104,6 +109,7 @@ export function ItemPanel({
           </Button>
         )}
       </p>
+      <WhoHasOne out={out} />
       <TextLine
         label="Place"
         value={item.place}

@@ -1,5 +1,6 @@
 import { isOut } from '@loose-pulley/core/shop/orders';
 import { counted } from '@loose-pulley/core/base/units';
+import { BookState } from '../../parts/book/BookState';
 import { useNow } from '../../parts/clock/useNow';
 import { Fold } from '../../parts/ui/Fold';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
@@ -16,7 +17,6 @@ export function OrdersPage() {
   const unit = useUnit();
   const items = useAppSelector(selectItems);
   const orders = useAppSelector(selectOrders);
-  const status = useAppSelector(({ book }) => book.status);
   const nowMs = Math.floor(useNow() / STEP_MS) * STEP_MS;
   const wants = useWants();
   const lists = orders.filter(({ placedAt }) => placedAt === null);
@@ -31,7 +31,7 @@ export function OrdersPage() {
             To the drawer
           </ButtonLink>
         </div>
-        {status === 'loading' && <p className="my-3 text-soft">One moment…</p>}
+        <BookState />
         <section aria-labelledby="wanted" className="mt-4">
           <h2 id="wanted" className="border-b border-ink pb-1 text-lg">
             Wanted

@@ -1,11 +1,10 @@
-import { useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { changedBy, describeEvent, eventPlace, timeline } from '@loose-pulley/core/record/ticket';
-import { deleteOpenTicket } from '../../state/persistence/seldom';
-import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { useUnit } from '../../state/store/hooks';
 import { writtenMoment } from '../../state/written';
+import { DeleteTicket } from './DeleteTicket';
 import { LongList } from '../../parts/ui/LongList';
-import { Button } from '../../parts/ui/Button';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 
@@ -61,34 +60,5 @@ export function TimelinePage() {
       </LongList>
       <DeleteTicket />
     </div>
-  );
-}
-
-/** Takes the ticket off the bench: asked once more, and it can be put back from the Log until it is deleted for good. */
-function DeleteTicket() {
-  const { ticket, canWrite } = useTicket();
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const [asked, setAsked] = useState(false);
-  const remove = async (): Promise<void> => {
-    await dispatch(deleteOpenTicket(ticket.id));
-    void navigate('/log');
-  };
-  return (
-    <section aria-label="Delete" className="mt-8 grid justify-items-start gap-2 border-t border-ink pt-4">
-      {asked ? (
-        <>
-          <p>It leaves the Bench and the Log. It can be put back from the Log until it is deleted for good there.</p>
-          <p className="flex flex-wrap gap-2">
-            <Button onClick={() => void remove()}>Delete {ticket.number}</Button>
-            <Button onClick={() => setAsked(false)}>Not now</Button>
-          </p>
-        </>
-      ) : (
-        <Button disabled={!canWrite} onClick={() => setAsked(true)}>
-          Delete this ticket
-        </Button>
-      )}
-    </section>
   );
 }

@@ -19,7 +19,7 @@ import { TicketContext } from '../../parts/ticket/useTicket';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { isStation } from './stationPages';
 
-const Conflicts = lazy(() => import('../../parts/findings/Conflicts'));
+const Asked = lazy(() => import('./Asked'));
 
 /** A clock that was set back: what is timed and dated from here on is off. Looked at when the ticket is opened. */
 function ClockBehind({ at }: { readonly at: string }) {
@@ -95,7 +95,7 @@ export function TicketPage() {
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>
       <Suspense fallback={null}>
-        <Conflicts />
+        <Asked />
       </Suspense>
       <ClockBehind key={id} at={open.record.events.at(-1)?.at ?? ''} />
       {!tabsSeeEachOther && (

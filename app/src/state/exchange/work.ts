@@ -4,10 +4,14 @@ import {
   joinArchive,
   packTickets,
   readArchive,
+  readBookFile,
   readTicketFile,
   verifyArchive,
+  writeBookFile,
+  type BookFile,
   type PackedTickets,
 } from '@loose-pulley/core/files/exchange';
+import type { BookRecord } from '@loose-pulley/core/shop/book';
 import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
 import { loadAllTickets, saveAll } from '../persistence/archive';
 import { Stale } from '../persistence/commit';
@@ -153,6 +157,13 @@ export function beginWork() {
         );
       }
     },
+
+    /** Reads a bench book out of a file. */
+    readBook: async (file: File): Promise<Result<BookFile>> => readBookFile(await file.text(), file.name),
+
+    /** The bench book as a file. */
+    writeBook: (record: BookRecord): Promise<Blob> =>
+      Promise.resolve(new Blob([writeBookFile(record)], { type: 'application/json' })),
 
     /** Packs a share of the store's tickets and keeps it here. */
     async packShare(share: Share): Promise<void> {

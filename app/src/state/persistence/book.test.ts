@@ -2,24 +2,28 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { appendAll, emptyBook, type BookBody, type BookEvent, type BookRecord } from '@loose-pulley/core/shop/book';
 import { newItem } from '@loose-pulley/core/shop/drawer';
-import type { Ticket } from '@loose-pulley/core/record/ticket';
-import { tried } from '../../../../core/fixtures/sample';
 
 /* The bench book over an IndexedDB in memory: two tabs are two keepers over one store. */
 vi.mock('../boot', () => ({ isDemo: false }));
 vi.stubGlobal('navigator', {});
 const { settingsTable } = await import('./storage');
 const { BookKeeper } = await import('./bookKeeper');
-const { commitBook, loadBookRecord } = await import('./bookStore');
+const { commitBook, loadBookBefore, loadBookRecord: readStore } = await import('./bookStore');
+/** The book as it lies there, which can be read. */
+const loadBookRecord = async () => {
+  const { record, ...rest } = await readStore();
+  if (!record) throw new Error(rest.why);
+  return { record, ...rest };
+};
 const { Stale } = await import('./commit');
-const { drawerAfter, ofBook } = await import('./book');
+const { ofBook } = await import('./book');
 const { aboutToday } = await import('./demo');
 
 const item = (id: string, quantity: number) =>
   newItem(id, { shape: 'square', thicknessMm: 1.2, widthMm: null, innerLengthMm: 116 }, quantity);
 const tab = () => {
   const said: string[] = [];
-  const seen: Array<{ readonly saving?: string; readonly record?: BookRecord }> = [];
+  const seen: Array<{ readonly saving?: string; readonly status?: string; readonly record?: BookRecord | null }> = [];
   const keeper = new BookKeeper(
     (news) => {
       seen.push(news);
@@ -83,43 +87,86 @@ test('a store that refuses loses nothing: it is said, stays in sight, and is wri
 test('undo and redo, one breath at a time; a newer book is only looked at', async () => {
   const { keeper } = tab();
   await keeper.record([by(1), by(1)]);
-  expect(await keeper.step('undone')).toBe('Undone: 1 more of 1.2 × 116.0.');
+  expect(await keeper.step('undone')).toEqual({ said: 'Undone: 1 more of 1.2 × 116.0.' });
   expect(await quantity()).toBe(5);
-  expect(await keeper.step('redone')).toMatch(/^Redone/);
+  expect((await keeper.step('redone')).said).toMatch(/^Redone/);
   expect(await quantity()).toBe(7);
   const { record } = await loadBookRecord();
   await settingsTable.setItem('bench-book', { ...record, version: 99 });
   expect(await tab().keeper.record([by(1)])).toMatch(/newer Loose Pulley/);
 });
 
-describe('the drawer follows a ticket', () => {
-  const stocked = (...bodies: readonly BookBody[]): BookRecord => {
-    const after = appendAll(
-      emptyBook(),
-      [{ type: 'itemsPut', items: [item('a', 2)] } as BookBody, ...bodies].map((body, n): BookEvent => ({
-        ...body,
-        id: `e${n}`,
-        at: '2026-11-27T09:00:00Z',
-      })),
-    );
+test('undo of what another tab did is asked, and done where it is meant', async () => {
+  const [one, two] = [tab(), tab()];
+  await Promise.all([one.keeper.load(), two.keeper.load()]);
+  await two.keeper.record([by(3)]);
+  await one.keeper.load();
+  expect(await one.keeper.step('undone')).toEqual({ said: '', asked: '3 more of 1.2 × 116.0' });
+  expect(await quantity()).toBe(8);
+  expect(await one.keeper.step('undone', true)).toEqual({ said: 'Undone: 3 more of 1.2 × 116.0.' });
+  expect(await quantity()).toBe(5);
+  // The other may do it again only knowingly, too.
+  await two.keeper.load();
+  expect(await two.keeper.step('redone')).toMatchObject({ asked: '3 more of 1.2 × 116.0' });
+  // What lay here when the tab began is this bench's own.
+  expect(await tab().keeper.step('redone')).toEqual({ said: 'Redone: 3 more of 1.2 × 116.0.' });
+});
+
+describe('another book in the place of this one', () => {
+  const other = (): BookRecord => {
+    const after = appendAll(emptyBook(), [
+      { type: 'itemsPut', items: [item('b', 1)], id: 'o1', at: '2026-11-27T09:00:00Z' } satisfies BookEvent,
+    ]);
     if (!after.ok) throw new Error(after.problem);
     return after.value;
   };
-  const ticket = (verdict: 'untried' | 'right' | 'tooLoose', itemId = 'a') =>
-    ({ id: 't', drives: [{ tries: [{ ...tried('try1', 116, verdict), itemId }] }] }) as unknown as Ticket;
-  const take = { tryId: 'try1', itemId: 'a', ticketId: 't' };
-  test('taken while on trial or right, put back when it failed or was undone, and said once', () => {
-    expect(drawerAfter(ticket('untried'), stocked())).toEqual([{ type: 'taken', take }]);
-    const out = stocked({ type: 'taken', take });
-    expect(drawerAfter(ticket('right'), out)).toEqual([]);
-    expect(drawerAfter(ticket('tooLoose'), out)).toEqual([{ type: 'putBack', tryId: 'try1' }]);
-    expect(drawerAfter({ id: 't', drives: [{ tries: [] }] } as unknown as Ticket, out)).toEqual([
-      { type: 'putBack', tryId: 'try1' },
-    ]);
-    expect(drawerAfter({ id: 'other', drives: [] } as unknown as Ticket, out)).toEqual([]);
+  test('says what was here, keeps it, and it can be taken back; the other is kept instead', async () => {
+    const { keeper } = tab();
+    await keeper.load();
+    expect(await keeper.replace(other())).toMatch(/now: 1 size \(1 piece\).*before, 1 size \(5 pieces\)/);
+    expect([await quantity('a'), await quantity('b')]).toEqual([undefined, 1]);
+    await keeper.record([by(1, 'b')]);
+    expect(await keeper.takeBack()).toMatch(/now: 1 size \(5 pieces\)/);
+    expect([await quantity('a'), await quantity('b')]).toEqual([5, undefined]);
+    expect(await keeper.takeBack()).toMatch(/now: 1 size \(2 pieces\)/);
   });
-  test('a size that this drawer never had, from another bench’s ticket, is left alone', () =>
-    expect(drawerAfter(ticket('right', 'elsewhere'), stocked())).toEqual([]));
+  test('with something not saved yet, nothing is put in its place', async () => {
+    const { keeper } = tab();
+    await keeper.load();
+    vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    await keeper.record([by(3)]);
+    expect(await keeper.replace(other())).toMatch(/not saved yet/);
+    vi.restoreAllMocks();
+    expect(await quantity()).toBe(5);
+  });
+});
+
+describe('a stored book that cannot be read', () => {
+  test.each([
+    ['text', 'x', /not shaped like a bench book/],
+    ['an item that is none', null, /what it holds is not shaped/],
+    ['an event that is none', undefined, /entry 2 of its history/],
+  ] as const)('%s: is set aside, takes nothing, and gives way to a new one, kept beside it', async (kind, _, why) => {
+    const { record } = await loadBookRecord();
+    const broken =
+      kind === 'text'
+        ? 'x'
+        : kind === 'an item that is none'
+          ? { ...record, book: { ...record.book, items: [{ id: 7 }] } }
+          : { ...record, events: [...record.events, { type: 'itemsPut', items: 3 }] };
+    await settingsTable.setItem('bench-book', broken);
+    const { keeper, last, seen } = tab();
+    await keeper.load();
+    expect(seen.at(-1)).toMatchObject({ status: 'setAside', why: expect.stringMatching(why) as string });
+    expect(await keeper.record([by(1)])).toMatch(/could not be read/);
+    expect(await settingsTable.getItem('bench-book')).toEqual(broken);
+    expect(await keeper.replace(emptyBook())).toMatch(/nothing yet.*What could not be read is kept/);
+    expect(last()?.book.items).toEqual([]);
+    expect((await loadBookBefore())?.stored).toEqual(broken);
+    expect(await keeper.takeBack()).toMatch(/cannot be read: .*Save it as a file/);
+  });
 });
 
 test('the demo’s days about its anchor are days about today, over the month’s end too', () =>

@@ -1,7 +1,7 @@
 import type { BookBody, BookRecord } from '@loose-pulley/core/shop/book';
 import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { bookChanged } from '../store/book';
-import { saidAloud } from '../store/openTicket';
+import { saidAloud, undoAsked } from '../store/openTicket';
 import type { AppDispatch, Thunk } from '../store/types';
 import type { BookKeeper } from './bookKeeper';
 import { tellTabs } from './tabs';
@@ -29,6 +29,12 @@ const keeperOf = (dispatch: AppDispatch): Promise<BookKeeper> => {
 /** Reads the book, at the start and when another tab has written it. */
 export const loadBook = (): Thunk<Promise<void>> => async (dispatch) => (await keeperOf(dispatch)).load();
 
+function refusedAloud(dispatch: AppDispatch, refused: string): void {
+  if (refused === '') return;
+  dispatch(bookChanged({ said: refused }));
+  dispatch(saidAloud({ text: refused, to: null }));
+}
+
 /**
  * Makes something happen to the drawer, the orders or the day: all of it or nothing, upon what any tab has said.
  *
@@ -38,22 +44,20 @@ export const changeBook =
   (bodies: readonly BookBody[], gesture?: string): Thunk<Promise<boolean>> =>
   async (dispatch) => {
     const refused = await (await keeperOf(dispatch)).record(bodies, gesture);
-    if (refused) {
-      dispatch(bookChanged({ said: refused }));
-      dispatch(saidAloud({ text: refused, to: null }));
-    }
+    refusedAloud(dispatch, refused);
     return refused === '';
   };
 
 const step =
-  (way: 'undone' | 'redone'): Thunk<Promise<void>> =>
+  (way: 'undone' | 'redone', meant = false): Thunk<Promise<void>> =>
   async (dispatch) => {
-    const said = await (await keeperOf(dispatch)).step(way);
+    const { said, asked } = await (await keeperOf(dispatch)).step(way, meant);
+    dispatch(undoAsked(asked === undefined ? null : { of: 'book', way, what: asked }));
     dispatch(bookChanged({ said }));
     dispatch(saidAloud({ text: said, to: null }));
   };
-export const undoBook = (): Thunk<Promise<void>> => step('undone');
-export const redoBook = (): Thunk<Promise<void>> => step('redone');
+export const undoBook = (meant = false): Thunk<Promise<void>> => step('undone', meant);
+export const redoBook = (meant = false): Thunk<Promise<void>> => step('redone', meant);
 
 /** Puts another bench's book in the place of this one: all of it, or nothing. @returns what came of it, in words */
 export const importBook =
@@ -61,42 +65,17 @@ export const importBook =
   async (dispatch) =>
     (await keeperOf(dispatch)).replace(record);
 
-/** Belts of the drawer that a ticket has out, by the try: on trial or judged right. */
-export const heldTries = ({ drives }: Pick<Ticket, 'drives'>): ReadonlyMap<string, string> =>
-  new Map(
-    drives.flatMap(({ tries }) =>
-      tries.flatMap(({ id, itemId, verdict }) =>
-        itemId !== undefined && (verdict === 'untried' || verdict === 'right') ? [[id, itemId] as const] : [],
-      ),
-    ),
-  );
+/** Takes back the book that another took the place of; that other is kept instead. @returns what came of it, in words */
+export const takeBookBack = (): Thunk<Promise<string>> => async (dispatch) => (await keeperOf(dispatch)).takeBack();
 
-/** What the drawer has to hear so that it agrees with a ticket: taken for its tries, put back of those that failed. */
-export function drawerAfter(ticket: Ticket, { book }: BookRecord): readonly BookBody[] {
-  const held = heldTries(ticket);
-  const out = book.takes.filter(({ ticketId }) => ticketId === ticket.id);
-  return [
-    ...out.filter(({ tryId }) => !held.has(tryId)).map(({ tryId }): BookBody => ({ type: 'putBack', tryId })),
-    ...[...held]
-      .filter(
-        ([tryId, itemId]) => !out.some((one) => one.tryId === tryId) && book.items.some(({ id }) => id === itemId),
-      )
-      .map(([tryId, itemId]): BookBody => ({ type: 'taken', take: { tryId, itemId, ticketId: ticket.id } })),
-  ];
-}
+/** Whether a ticket has anything to do with the drawer. */
+const drawsOn = ({ drives }: Ticket): boolean =>
+  drives.some(({ tries }) => tries.some(({ itemId }) => itemId !== undefined));
 
-/** Brings the drawer to agree with a ticket: a fact is said once, on the ticket, and the drawer follows it. */
+/** The drawer hears of what a gesture moved: a fact is said once, on the ticket, and the drawer follows it. */
 export const followTicket =
-  (ticket: Ticket): Thunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    // A ticket that never had anything of the drawer needs no drawer to be read.
-    if (
-      !ticket.drives.some(({ tries }) => tries.some(({ itemId }) => itemId !== undefined)) &&
-      getState().book.record === null
-    )
-      return;
-    if (getState().book.record === null) await dispatch(loadBook());
-    const { record } = getState().book;
-    if (!record) return;
-    for (const body of drawerAfter(ticket, record)) await dispatch(changeBook([body]));
+  (before: Ticket, after: Ticket): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    if (!drawsOn(before) && !drawsOn(after)) return;
+    refusedAloud(dispatch, await (await keeperOf(dispatch)).follow(before, after));
   };

@@ -3,6 +3,8 @@ import {
   appendBook,
   bookRedoTarget,
   bookUndoTarget,
+  emptyBook,
+  sayBook,
   sayBookEvent,
   type Book,
   type BookBody,
@@ -10,18 +12,27 @@ import {
   type BookRecord,
 } from '@loose-pulley/core/shop/book';
 import type { BenchStock } from '@loose-pulley/core/belts/catalogue';
-import { benchStock } from '@loose-pulley/core/shop/drawer';
+import { benchStock, movedBy } from '@loose-pulley/core/shop/drawer';
+import type { Ticket } from '@loose-pulley/core/record/ticket';
 import { Stale } from './commit';
-import { commitBook, loadBookRecord } from './bookStore';
+import { commitBook, loadBookBefore, loadBookRecord, whyUnreadable } from './bookStore';
 import { storeProblem, type StoreProblem } from './storage';
 
 export interface BookNews {
-  readonly status?: 'ready' | 'failed' | 'newer';
-  readonly record?: BookRecord;
+  readonly status?: 'ready' | 'failed' | 'newer' | 'setAside';
+  /** Why what lies in the store cannot be read. */
+  readonly why?: string;
+  readonly record?: BookRecord | null;
   readonly stock?: BenchStock | undefined;
   readonly saving?: 'kept' | 'saving' | 'failed';
   readonly problem?: StoreProblem | null;
   readonly said?: string;
+}
+
+/** What came of undo or redo: done, or asked first since another tab did that. */
+export interface Stepped {
+  readonly said: string;
+  readonly asked?: string;
 }
 
 /** What a book makes a bench choose among; the same for the same drawer, so that nothing is ranked anew without need. */
@@ -37,6 +48,8 @@ function stockOf(book: Book): BenchStock | undefined {
   return stock;
 }
 
+const UNREAD =
+  'The bench book could not be read just now, so the drawer, the orders and the day are not shown. Nothing in it was changed.';
 const RETRY_MS = 4000;
 /** Other tabs may write in between, but not for ever. */
 const TURNS = 20;
@@ -52,6 +65,9 @@ export class BookKeeper {
   #newer = false;
   /** What happened here and is not in the store yet. */
   #pending: readonly BookEvent[] = [];
+  /** Events that other tabs put in since this one began: undo of one of them is asked. */
+  readonly #theirs = new Set<string>();
+  readonly #mine = new Set<string>();
   #writing = false;
   #retry: ReturnType<typeof setTimeout> | undefined;
   readonly #news: (news: BookNews) => void;
@@ -76,9 +92,18 @@ export class BookKeeper {
   /** Reads the book, as at the start or since another tab has written. */
   async load(): Promise<void> {
     try {
-      const { record, revision, newer } = await loadBookRecord();
-      this.#kept = record;
+      const { record, revision, newer, why } = await loadBookRecord();
       this.#revision = revision;
+      if (!record) {
+        this.#kept = null;
+        this.#news({ status: 'setAside', record: null, why, saving: 'kept' });
+        return;
+      }
+      if (this.#kept) {
+        const known = new Set(this.#kept.events.map(({ id }) => id));
+        for (const { id } of record.events) if (!known.has(id) && !this.#mine.has(id)) this.#theirs.add(id);
+      }
+      this.#kept = record;
       this.#newer = newer;
       const pending: BookEvent[] = [];
       let view = record;
@@ -92,7 +117,8 @@ export class BookKeeper {
       this.#pending = pending;
       this.#news({ status: newer ? 'newer' : 'ready', record: view });
     } catch (error) {
-      this.#news({ status: 'failed', problem: storeProblem(error) });
+      const problem = storeProblem(error);
+      this.#news({ status: 'failed', problem: { ...problem, sentence: UNREAD } });
     }
   }
 
@@ -116,10 +142,22 @@ export class BookKeeper {
       if (!next.ok) return next.problem;
       record = next.value;
     }
+    for (const { id } of events) this.#mine.add(id);
     this.#pending = [...this.#pending, ...events];
     this.#news({ record, said: '', saving: 'saving' });
     await this.#drain();
     return '';
+  }
+
+  /** Moves the belts that a change of a ticket moves. @returns '' where that happened, else why not */
+  async follow(before: Ticket, after: Ticket): Promise<string> {
+    if (!this.#kept) await this.load();
+    const refusals: string[] = [];
+    for (const body of movedBy(before, after, this.#view()?.book ?? emptyBook().book)) {
+      const refused = await this.record([body]);
+      if (refused) refusals.push(refused);
+    }
+    return refusals.join(' ');
   }
 
   async #drain(): Promise<void> {
@@ -156,36 +194,60 @@ export class BookKeeper {
     this.#news({ saving: 'kept', problem: null });
   }
 
-  /** Takes back what was done last, or does it again. @returns what it was, or why not */
-  async step(way: 'undone' | 'redone'): Promise<string> {
+  /**
+   * Takes back what was done last, or does it again; what another tab did, only where that is meant.
+   *
+   * @returns what it was, or why not; or what is asked first
+   */
+  async step(way: 'undone' | 'redone', meant = false): Promise<Stepped> {
+    if (!this.#kept) await this.load();
     const before = this.#view();
     const target = before && (way === 'undone' ? bookUndoTarget(before) : bookRedoTarget(before));
-    if (!before || !target) return way === 'undone' ? 'Nothing to undo.' : 'Nothing to redo.';
+    if (!before || !target) return { said: way === 'undone' ? 'Nothing to undo.' : 'Nothing to redo.' };
     const said = sayBookEvent(target, before.book);
     // What was said in one breath is taken back in one, the last first.
     const ids = target.together
       ? before.events.filter(({ together }) => together === target.together).map(({ id }) => id)
       : [target.id];
+    const lastOfIt = way === 'undone' ? target.id : before.events.findLast(({ type }) => type === 'undone')?.id;
+    if (!meant && lastOfIt !== undefined && this.#theirs.has(lastOfIt)) return { said: '', asked: said };
+    this.#theirs.clear();
     const refused = await this.record(
       (way === 'undone' ? ids.reverse() : ids).map((eventId) => ({ type: way, eventId })),
     );
-    return refused || `${way === 'undone' ? 'Undone' : 'Redone'}: ${said}.`;
+    return { said: refused || `${way === 'undone' ? 'Undone' : 'Redone'}: ${said}.` };
   }
 
-  /** Puts another book in the place of this one. @returns what came of it, in words */
+  /**
+   * Puts another book in the place of this one, which is kept beside it and can be taken back.
+   *
+   * @returns what came of it, in words
+   */
   async replace(record: BookRecord): Promise<string> {
+    await this.#drain();
+    if (this.isBusy) return 'What was changed here is not saved yet, so nothing was put in its place. Try again.';
     await this.load();
     if (this.#newer) return 'A newer Loose Pulley wrote the bench book here: it stays as it is.';
+    const was = this.#kept;
     try {
-      this.#revision = await commitBook(record, this.#revision);
+      this.#revision = await commitBook(record, this.#revision, new Date().toISOString());
       this.#kept = record;
-      this.#pending = [];
+      this.#theirs.clear();
       this.#saved();
       this.#news({ status: 'ready', record, saving: 'kept', problem: null });
-      return `It is this bench’s book now: ${record.book.items.length} sizes, ${record.book.orders.length} orders.`;
+      return `It is this bench’s book now: ${sayBook(record)}. ${was ? `What was here before, ${sayBook(was)}, is kept` : 'What could not be read is kept'} beside it and can be taken back.`;
     } catch (error) {
       return error instanceof Stale ? 'Another tab has just written: try again.' : storeProblem(error).sentence;
     }
+  }
+
+  /** Takes back the book that another took the place of; that other is kept instead. @returns what came of it, in words */
+  async takeBack(): Promise<string> {
+    const before = await loadBookBefore();
+    const why = before && whyUnreadable(before.stored);
+    if (!before || why === null) return 'No other book is kept here.';
+    if (why !== '') return `The book that was here before cannot be read: ${why} Save it as a file.`;
+    return this.replace(before.stored as BookRecord);
   }
 
   /** Whether anything is left to be written. */

@@ -52,6 +52,11 @@ export class Keeper {
     return record;
   }
 
+  /** Whether a record is known to be in the store as it is. */
+  isKept(record: TicketRecord): boolean {
+    return this.#kept.has(record);
+  }
+
   /** Whether anything is left to be written, of any ticket. */
   get isBusy(): boolean {
     return this.#unkept.size > 0;

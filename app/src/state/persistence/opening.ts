@@ -1,4 +1,4 @@
-import { accessChanged, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
+import { accessChanged, handedOver, recordChanged, saidAloud, ticketStatus } from '../store/openTicket';
 import type { Thunk } from '../store/types';
 import { storeProblem } from './storage';
 import { holdTicket, type Hold } from './tabs';
@@ -35,6 +35,8 @@ const becomeWriter =
     rights.set(id, got);
     await dispatch(reload(id));
     dispatch(accessChanged('writer'));
+    const now = getState().openTicket.ticket;
+    if (now.status === 'open') dispatch(handedOver(now.record.events.at(-1)?.id));
   };
 
 /** Another tab has the ticket now. */

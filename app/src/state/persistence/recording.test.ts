@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { summarise, type EventBody, type TicketRecord } from '@loose-pulley/core/record/ticket';
 import { everything, opening, recordOf } from '../../../../core/fixtures/sample';
 import type { Thunk } from '../store/types';
+import { handedOver } from '../store/openTicket';
 import type { TabMessage } from './tabs';
 
 /* One tab of a bench: the store and the other tabs are stood in for; everything between is real. */
@@ -210,6 +211,18 @@ describe('undo', () => {
     expect(said()).toMatch(/^Redone: .*, on Find\.$/);
     const open = ticket();
     expect(open.status === 'open' && open.record.ticket.notes.find).toBe('motor heard');
+  });
+  test('of what another tab did before this one had the ticket is asked first', async () => {
+    await run(actions.openTicket('t1'));
+    run(actions.recordEvent({ type: 'noteWritten', station: 'find', text: 'motor heard' }));
+    const open = ticket();
+    run(handedOver(open.status === 'open' ? open.record.events.at(-1)?.id : undefined));
+    await run(actions.undo());
+    expect(store.getState().openTicket.undoAsked).toMatchObject({ of: 'ticket', way: 'undone' });
+    expect(ticket()).toMatchObject({ record: { ticket: { notes: { find: 'motor heard' } } } });
+    await run(actions.undo(true));
+    expect(ticket()).toMatchObject({ record: { ticket: { notes: { find: '' } } } });
+    expect(store.getState().openTicket.undoAsked).toBeNull();
   });
   test('with nothing to take back, says so', async () => {
     await run(actions.openTicket('t1'));

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { append, type EventBody } from '@loose-pulley/core/record/ticket';
-import { recordChanged, saidAloud } from '../store/openTicket';
+import { handedOver, recordChanged, saidAloud, undoAsked } from '../store/openTicket';
 import type { RootState, Thunk } from '../store/types';
 import { stampNow } from './stampNow';
 
@@ -57,7 +57,7 @@ const WORDS = {
 } as const;
 
 const step =
-  (way: 'undone' | 'redone'): Thunk<Promise<void>> =>
+  (way: 'undone' | 'redone', meant = false): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
     // Walking the history is fetched when it is asked for: most changes only append.
     const { appendAny, describeEvent, eventPlace, redoTarget, undoTarget } = await import('../history');
@@ -69,6 +69,17 @@ const step =
       dispatch(saidAloud({ text: refusal ?? '', to: null }));
       return;
     }
+    const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
+    const { events } = ticket.record;
+    // Another tab had the ticket: what it did last is taken back only where that is meant.
+    const last = way === 'undone' ? target : events.findLast(({ type }) => type === 'undone');
+    const theirs = ticket.theirs === undefined ? -1 : events.findIndex(({ id }) => id === ticket.theirs);
+    if (!meant && last && events.indexOf(last) <= theirs) {
+      dispatch(undoAsked({ of: 'ticket', way, what }));
+      return;
+    }
+    if (ticket.theirs !== undefined) dispatch(handedOver(undefined));
+    dispatch(undoAsked(null));
     let { record } = ticket;
     // What was said in one breath is taken back in one.
     for (let at: typeof target | undefined = target; at;) {
@@ -82,7 +93,6 @@ const step =
       at = further && further.together === target.together ? further : undefined;
     }
     dispatch(recordChanged(record));
-    const what = describeEvent(target, ticket.record.ticket, getState().settings.unit);
     const place = eventPlace(target);
     const drive = ticket.record.ticket.drives.find(({ id }) => id === place.driveId);
     dispatch(
@@ -92,5 +102,5 @@ const step =
       }),
     );
   };
-export const undo = (): Thunk<Promise<void>> => step('undone');
-export const redo = (): Thunk<Promise<void>> => step('redone');
+export const undo = (meant = false): Thunk<Promise<void>> => step('undone', meant);
+export const redo = (meant = false): Thunk<Promise<void>> => step('redone', meant);

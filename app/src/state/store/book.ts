@@ -5,7 +5,9 @@ import type { StoreProblem } from '../persistence/storage';
 
 /** The bench book: drawer, orders and day. Read once the tickets are, since no ticket needs it to be shown. */
 export interface BookState {
-  readonly status: 'loading' | 'ready' | 'failed' | 'newer';
+  readonly status: 'loading' | 'ready' | 'failed' | 'newer' | 'setAside';
+  /** Why what lies in the store cannot be read; '' where it can. */
+  readonly why: string;
   /** Null until it is read. */
   readonly record: BookRecord | null;
   /**
@@ -21,6 +23,7 @@ export interface BookState {
 
 const initialState: BookState = {
   status: 'loading',
+  why: '',
   record: null,
   stock: undefined,
   saving: 'kept',

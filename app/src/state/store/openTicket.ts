@@ -18,6 +18,8 @@ export type OpenTicket =
       readonly newer?: boolean;
       readonly saving: 'kept' | 'saving' | 'failed';
       readonly problem: StoreProblem | null;
+      /** The last event as another tab left it that had the ticket before: undo of it is asked. */
+      readonly theirs?: string | undefined;
     };
 
 /** How letters that are not in the ticket yet get there: by themselves, or by Enter. */
@@ -40,6 +42,12 @@ export interface OpenTicketState {
   readonly stranded: readonly TicketRecord[];
   /** The last thing said aloud: undo and its place, refusals. */
   readonly said: { readonly text: string; readonly to: string | null } | null;
+  /** What undo or redo would take back of another tab: asked about before it is. */
+  readonly undoAsked: {
+    readonly of: 'ticket' | 'book';
+    readonly way: 'undone' | 'redone';
+    readonly what: string;
+  } | null;
   /** Power or lid that was said while an open temporary change forbids it: asked about before it is kept. */
   readonly asked: 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff' | null;
   /** A belt that was to go on while something is wet, greasy or not wiped: asked about before it counts as fitted. */
@@ -53,6 +61,7 @@ const initialState = {
   unsaved: { itself: 0, enter: 0 },
   stranded: [],
   said: null,
+  undoAsked: null,
   asked: null,
   heldFit: null,
 } as OpenTicketState;
@@ -92,6 +101,13 @@ const slice = createSlice({
       const last = payload.events.at(-1)?.id;
       return { ...state, stranded: state.stranded.filter(({ events }) => events.at(-1)?.id !== last) };
     },
+    undoAsked(state, { payload }: PayloadAction<OpenTicketState['undoAsked']>) {
+      state.undoAsked = payload;
+    },
+    /** From here on what stands in the history was put there by another tab; null once that was agreed to. */
+    handedOver(state, { payload }: PayloadAction<string | undefined>) {
+      if (state.ticket.status === 'open') state.ticket.theirs = payload;
+    },
     momentAsked(state, { payload }: PayloadAction<OpenTicketState['asked']>) {
       state.asked = payload;
     },
@@ -114,6 +130,8 @@ export const {
   unsavedChanged,
   recordStranded,
   strandedSettled,
+  undoAsked,
+  handedOver,
   momentAsked,
   fitHeld,
   saidAloud,

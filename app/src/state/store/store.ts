@@ -2,13 +2,13 @@ import { configureStore } from '@reduxjs/toolkit';
 import type { Middleware, UnknownAction } from '@reduxjs/toolkit';
 import { setAutoFreeze } from 'immer';
 import { reload } from '../persistence/opening';
-import { followTicket, heldTries } from '../persistence/book';
+import { followTicket } from '../persistence/book';
 import { forgetFront } from '../persistence/front';
 import { Keeper } from '../persistence/keeper';
 import { WritingRights } from '../persistence/rights';
 import { keepSettings } from '../persistence/settings';
 import { summaryChanged } from './bench';
-import { recordStranded, savingChanged } from './openTicket';
+import { recordChanged, recordStranded, savingChanged } from './openTicket';
 import { rootReducer, type AppDispatch, type RootState, type Services } from './types';
 
 /** Nothing is changed in place, and freezing ten thousand tickets to prove it takes longer than showing them. */
@@ -16,16 +16,6 @@ if (import.meta.env.PROD) setAutoFreeze(false);
 
 /** Records are large and replaced whole; in development they are walked all the same, and this is not worth a word. */
 const SLOW_CHECK_MS = 250;
-
-/** What the open ticket has out of the drawer, as one word: looked at after every action, so only where drives differ. */
-const words = new WeakMap<object, string>();
-function heldBy({ openTicket: { ticket } }: RootState): string {
-  if (ticket.status !== 'open' || ticket.access !== 'writer') return '';
-  const { id, drives } = ticket.record.ticket;
-  const known = words.get(drives) ?? [...heldTries(ticket.record.ticket).keys()].join(' ');
-  words.set(drives, known);
-  return `${id} ${known}`;
-}
 
 /** What works beside the store: told after every action what it was, and what is so now and was so before. */
 type Follower = (action: UnknownAction, now: RootState, before: RootState, dispatch: AppDispatch) => void;
@@ -47,11 +37,13 @@ const followers = ({ keeper }: Services): readonly Follower[] => [
     if (ticket !== before.openTicket.ticket && ticket.status === 'open' && ticket.access === 'writer')
       keeper.keep(ticket.record);
   },
-  // The drawer follows the ticket: what its tries have out, and what failed.
-  (_, now, before, dispatch) => {
-    const { ticket } = now.openTicket;
-    if (heldBy(now) !== heldBy(before) && ticket.status === 'open' && ticket.access === 'writer')
-      void dispatch(followTicket(ticket.record.ticket));
+  // The drawer follows what somebody does to the ticket here; what comes out of the store moves no belt.
+  (action, now, before, dispatch) => {
+    const [to, from] = [now.openTicket.ticket, before.openTicket.ticket];
+    if (!recordChanged.match(action) || to.status !== 'open' || from.status !== 'open' || to.id !== from.id) return;
+    const [after, was] = [to.record.ticket, from.record.ticket];
+    if (after.drives !== was.drives && to.access === 'writer' && !keeper.isKept(to.record))
+      void dispatch(followTicket(was, after));
   },
   ({ type }, now, before) => {
     const set = now.settings !== before.settings && type !== 'settings/settingsLoaded';

@@ -108,12 +108,15 @@ export function appendAll(record: BookRecord, events: readonly BookEvent[]): Res
   return ok(after);
 }
 
+/** Belts that go out and come back with a ticket follow it: undo of the drawer leaves them. What a hand said of one does not. */
+const followsTicket = (event: BookEvent): boolean =>
+  (event.type === 'taken' && !event.take.uncounted) || (event.type === 'putBack' && !event.gone);
+
 /** The last event that undo takes back; belts taken for a ticket and put back follow the ticket, and are not among them. */
 export function bookUndoTarget({ events }: BookRecord): BookEvent | undefined {
   const undone = undoneIds(events);
   return events.findLast(
-    ({ id, type }) =>
-      type !== 'undone' && type !== 'redone' && type !== 'taken' && type !== 'putBack' && !undone.has(id),
+    (event) => event.type !== 'undone' && event.type !== 'redone' && !followsTicket(event) && !undone.has(event.id),
   );
 }
 
@@ -122,8 +125,7 @@ export function bookRedoTarget({ events }: BookRecord): BookEvent | undefined {
   const undone = undoneIds(events);
   for (const event of [...events].reverse()) {
     if (event.type === 'undone' && undone.has(event.eventId)) return events.find(({ id }) => id === event.eventId);
-    if (event.type !== 'undone' && event.type !== 'redone' && event.type !== 'taken' && event.type !== 'putBack')
-      return undefined;
+    if (event.type !== 'undone' && event.type !== 'redone' && !followsTicket(event)) return undefined;
   }
   return undefined;
 }

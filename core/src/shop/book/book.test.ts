@@ -181,7 +181,7 @@ describe('laws', () => {
         }
         expect(readBookFile(writeBookFile(record), 'a.json')).toEqual({
           ok: true,
-          value: JSON.parse(JSON.stringify(record)) as unknown,
+          value: { record: JSON.parse(JSON.stringify(record)) as unknown, sealed: true },
         });
       }),
       { numRuns: 150 },
@@ -257,7 +257,15 @@ describe('laws', () => {
       items.reduce((all, { quantity }) => all + quantity, 0);
     expect(sum(record.book.items) + record.book.takes.length).toBe(sum(many));
     expect(record.book.takes.length).toBeGreaterThan(100);
-    expect(readBookFile(writeBookFile(record), 'a.json')).toEqual({ ok: true, value: record });
+    expect(readBookFile(writeBookFile(record), 'a.json')).toEqual({ ok: true, value: { record, sealed: true } });
+  });
+
+  test('another history that gives the same drawer is told by the checksum, and so is a missing one', () => {
+    const written = writeBookFile(did(emptyBook(), { type: 'itemsPut', items: [square('a', 112, 2)] }));
+    const refused = { ok: false, problem: expect.stringContaining('its checksum says so') as string };
+    expect(readBookFile(written.replace('2026-11-27T09:00', '2026-10-27T09:00'), 'a.json')).toMatchObject(refused);
+    expect(readBookFile(written.replace(/,"sha256":"[^"]+"/, ''), 'a.json')).toMatchObject(refused);
+    expect(readBookFile(written.replace('"sha256"', '"sha255"'), 'a.json').ok).toBe(false);
   });
 
   test('a file that was changed by hand, of another kind, or newer is refused in words', () => {

@@ -14,3 +14,4 @@ export {
   type BookRecord,
 } from './schema';
 export { appendAll, appendBook, bookRedoTarget, bookUndoTarget, emptyBook, replayBook, sayBookEvent } from './append';
+export { sayBook } from './words';

@@ -7,8 +7,11 @@ import type { BodyOf, Stamp } from '../../record/stations';
 /* The bench book: what a bench keeps beside its tickets. One document of events, by the same law as a ticket. */
 
 export const BOOK_FORMAT = 'loose-pulley/bench-book';
-/** 2: lists of orders are made by events at the size of a gesture. The first version is read as it is. */
-export const BOOK_VERSION = 2;
+/**
+ * 2: lists of orders are made by events at the size of a gesture. 3: a belt that is out may be gone, or never have been
+ * counted; a file carries its checksum. The versions before are read as they are.
+ */
+export const BOOK_VERSION = 3;
 const FIRST_VERSION = 1;
 export const BOOK_EVENTS_MAX = 200_000;
 

@@ -20,7 +20,10 @@ export const drawerSays: Says<DrawerState, typeof drawerEvents> = {
   kitPut: ({ kit }) => `kit “${kit.name}”`,
   kitRemoved: () => 'kit removed',
   kitOpened: ({ kitId }, { kits }) => `“${kits.find(({ id }) => id === kitId)?.name ?? 'a kit'}” taken apart`,
-  taken: ({ take }, state) => `${sizeOf(state, take.itemId)} taken out for a ticket`,
-  putBack: () => 'a belt put back in the drawer',
+  taken: ({ take }, state) =>
+    take.uncounted
+      ? `${sizeOf(state, take.itemId)} of a ticket not counted out here`
+      : `${sizeOf(state, take.itemId)} taken out for a ticket`,
+  putBack: ({ gone }) => (gone ? 'a belt that was out is gone' : 'a belt put back in the drawer'),
   seriesSwitched: ({ series, on }) => `series ${series} ${on ? 'on' : 'off'}`,
 };

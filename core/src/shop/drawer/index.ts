@@ -18,3 +18,4 @@ export {
 } from './look';
 export { ownedBelts } from './owned';
 export { readPutIn, type PutIn } from './putIn';
+export { heldTries, movedBy, outOf, unagreed, type Move, type Unagreed } from './takes';

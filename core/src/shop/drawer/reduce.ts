@@ -135,14 +135,19 @@ export const drawerReducers: Reducers<DrawerState, typeof drawerEvents> = {
   taken({ items, takes }, { take }) {
     // Said again, by another tab or after a tab has died, it is the same one.
     if (takes.some(({ tryId }) => tryId === take.tryId)) return ok({});
+    if (take.uncounted) return ok({ takes: [...takes, take] });
     const after = withQuantity(items, take.itemId, -1);
     return after.ok ? ok({ items: after.value, takes: [...takes, take] }) : after;
   },
-  putBack({ items, takes }, { tryId }) {
+  putBack({ items, takes }, { tryId, gone: forGood }) {
     const take = takes.find((one) => one.tryId === tryId);
     if (!take) return ok({});
+    const others = takes.filter((one) => one !== take);
+    if (forGood) return ok({ takes: others });
+    // What was never counted out is not counted in, and is not asked about again.
+    if (take.uncounted) return ok({});
     const after = withQuantity(items, take.itemId, 1);
-    return after.ok ? ok({ items: after.value, takes: takes.filter((one) => one !== take) }) : after;
+    return after.ok ? ok({ items: after.value, takes: others }) : after;
   },
   seriesSwitched: ({ switchedSeries }, { series, on }) => {
     const others = switchedSeries.filter((one) => one !== series);

@@ -7,6 +7,7 @@ import {
   nullable,
   number,
   one,
+  optional,
   shape,
   some,
   text,
@@ -88,7 +89,13 @@ export const kit = shape({
 export interface Kit extends ValueOf<typeof kit> {}
 
 /** One that a try on a ticket has out of the drawer. */
-const take = shape({ tryId: id(), itemId: id(), ticketId: id() });
+const take = shape({
+  tryId: id(),
+  itemId: id(),
+  ticketId: id(),
+  /** Whoever was asked said that it was not counted out of this drawer: it goes back into none. */
+  uncounted: optional(flag()),
+});
 export interface Take extends ValueOf<typeof take> {}
 
 export const ITEMS_MAX = 20_000;
@@ -116,6 +123,7 @@ export const drawerEvents = {
   /** One kit comes apart; a size that is new takes its id from here, in the order of the contents. */
   kitOpened: { kitId: id(), itemIds: list(id(), 500, 1) },
   taken: { take },
-  putBack: { tryId: id() },
+  /** It hangs there again; one that is gone for good only ends being out. */
+  putBack: { tryId: id(), gone: optional(flag()) },
   seriesSwitched: { series: one(SERIES), on: flag() },
 };

@@ -1,0 +1,67 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
+import { listed } from '@loose-pulley/core/base/units';
+import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
+import type { BookBody } from '@loose-pulley/core/shop/book';
+import { changeBook } from '../../state/persistence/book';
+import { deleteOpenTicket } from '../../state/persistence/seldom';
+import { useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+
+/**
+ * Takes the ticket off the bench: asked once more, and it can be put back from the Log until it is deleted for good. What
+ * it has out of the drawer goes back there only where that is said.
+ */
+export function DeleteTicket() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const unit = useUnit();
+  const navigate = useNavigate();
+  const [asked, setAsked] = useState(false);
+  const book = useAppSelector((state) => state.book.record?.book);
+  const out = (book?.takes ?? []).filter(({ ticketId, uncounted }) => ticketId === ticket.id && !uncounted);
+  const tries = ticket.drives.flatMap((drive) => drive.tries);
+  const words = out.map(({ tryId, itemId }) => {
+    const item = book?.items.find(({ id }) => id === itemId);
+    const tried = tries.find(({ id }) => id === tryId);
+    return `${item ? beltLabel(item, unit).size : 'a belt'}${tried ? ` (${VERDICT_NAMES[tried.verdict]})` : ''}`;
+  });
+  const remove = async (bodies: readonly BookBody[]): Promise<void> => {
+    if (bodies.length > 0 && !(await dispatch(changeBook(bodies)))) return;
+    await dispatch(deleteOpenTicket(ticket.id));
+    void navigate('/log');
+  };
+  return (
+    <section aria-label="Delete" className="mt-8 grid justify-items-start gap-2 border-t border-ink pt-4">
+      {asked ? (
+        <>
+          <p>It leaves the Bench and the Log. It can be put back from the Log until it is deleted for good there.</p>
+          {out.length > 0 && (
+            <p>
+              <strong>It has {listed(words)} out of the drawer.</strong> What stays with the machine stays off the
+              count; the Drawer shows it at its size.
+            </p>
+          )}
+          <p className="flex flex-wrap gap-2">
+            {out.length > 0 && (
+              <Button onClick={() => void remove(out.map(({ tryId }) => ({ type: 'putBack', tryId })))}>
+                Put {out.length === 1 ? 'it' : 'them'} back in the drawer, and delete {ticket.number}
+              </Button>
+            )}
+            <Button onClick={() => void remove([])}>
+              {out.length > 0 ? `Leave ${out.length === 1 ? 'it' : 'them'} with the machine, and delete` : 'Delete'}{' '}
+              {ticket.number}
+            </Button>
+            <Button onClick={() => setAsked(false)}>Not now</Button>
+          </p>
+        </>
+      ) : (
+        <Button disabled={!canWrite} onClick={() => setAsked(true)}>
+          Delete this ticket
+        </Button>
+      )}
+    </section>
+  );
+}
