@@ -113,6 +113,104 @@ test('a list with mistakes is told by line, and nothing of it comes in; formulas
   await expect(page.getByText('“open.csv”, line 2: a quotation mark is opened and not closed.')).toBeVisible();
 });
 
+test('a list is looked at before it goes in: a ring given by a length is asked, “Number” is asked, odd lines are named', async ({
+  page,
+}) => {
+  await page.goto('/drawer');
+  await list(page).setInputFiles(
+    csv('shape;section;length;Number;Shelf;Mood\nring;1,78;47,35;3;B1;good\nflat;0,6;208;2;B2;bad\n', 'shop.csv'),
+  );
+  const bring = page.getByRole('region', { name: 'A list as CSV' });
+  await expect(bring).toContainText('line 3: a flat belt without a width');
+  await expect(bring).toContainText('Left out: Mood.');
+  const put = bring.getByRole('button', { name: 'Put all of it in the drawer' });
+  await expect(put).toBeDisabled();
+  await bring.getByRole('button', { name: 'Quantity', exact: true }).click();
+  await expect(put).toBeDisabled();
+  await bring.getByRole('radiogroup', { name: 'The rings’ figures are' }).getByText('inner diameters').click();
+  await bring.getByText('As it would hang in the drawer').click();
+  await expect(bring.getByRole('listitem').filter({ hasText: '1.78 × Ø 47.35' })).toContainText('3, in B1');
+  await put.click();
+  await expect(page.getByText('2 sizes from “shop.csv” put in the drawer.')).toBeInViewport();
+  await expect(hung(page, /1\.78 × Ø 47\.35, 3 in the drawer/)).toBeVisible();
+  // What the drawer writes says just what hangs there.
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the drawer as CSV' }).click();
+  const own = await readFile(await (await saved).path(), 'utf8');
+  await list(page).setInputFiles(csv(own, 'own.csv'));
+  await bring.getByRole('button', { name: 'Count the drawer by it' }).click();
+  await expect(page.getByText('“own.csv” says just what hangs in the drawer: nothing was changed.')).toBeVisible();
+  // One more of the flat belt was counted by hand, on the list.
+  await list(page).setInputFiles(csv(own.replace(/(flat,0\.6,,208),2/, '$1,5'), 'own.csv'));
+  await bring.getByRole('button', { name: 'Count the drawer by it' }).click();
+  await expect(hung(page, /0\.6 × 208\.0, 5 in the drawer/)).toBeVisible();
+});
+
+test('a ticket that comes in moves no belt: the drawer asks once; one that is deleted gives its belts back or leaves them', async ({
+  page,
+}) => {
+  test.slow();
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill('2 of 1.2x112 in A4');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  await kept(page);
+  await openTicket(page, 'Duncarrow D3 booth deck');
+  await measureBoothDeck(page);
+  await take(page, 'Belt section', '1.2');
+  await page.keyboard.press('Alt+6');
+  await page.getByLabel(/^Another belt tried:/).fill('1.2x112');
+  await page.getByRole('button', { name: 'It is the one from the drawer, A4' }).click();
+  await kept(page);
+  await moveTo(page, '/drawer');
+  await hung(page, '1.2 × 112.0, 1 in the drawer').click();
+  const size = page.getByRole('region', { name: 'This size' });
+  await expect(size.getByRole('region', { name: 'Out of the drawer' })).toContainText('Duncarrow D3 booth deck');
+  // The bench book of before the fitting comes back: the ticket says one is out, and the count stays until it is asked.
+  const exported = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the bench book' }).click();
+  const book = JSON.parse(await readFile(await (await exported).path(), 'utf8')) as { version: number };
+  expect(book.version).toBe(3);
+  await page.evaluate(async () => {
+    const open = indexedDB.open('loose-pulley');
+    await new Promise((done) => (open.onsuccess = done));
+    const store = open.result.transaction('settings', 'readwrite').objectStore('settings');
+    const asked = store.get('bench-book');
+    await new Promise((done) => (asked.onsuccess = done));
+    const record = asked.result as {
+      book: { takes: unknown[]; items: { quantity: number }[] };
+      events: { type: string }[];
+    };
+    record.events = record.events.filter(({ type }) => type !== 'taken');
+    record.book.takes = [];
+    for (const item of record.book.items) item.quantity = 2;
+    await new Promise((done) => (store.put(record, 'bench-book').onsuccess = done));
+    open.result.close();
+  });
+  await page.reload();
+  await expect(hung(page, '1.2 × 112.0, 2 in the drawer')).toBeVisible();
+  await page.goto('/');
+  await page
+    .getByRole('link', { name: /Duncarrow D3 booth deck/ })
+    .first()
+    .click();
+  const asks = page.getByRole('status', { name: 'The drawer asks' });
+  await expect(asks).toContainText('has a 1.2 × 112.0 (A4) from the drawer, which the drawer has not counted out');
+  await asks.getByRole('button', { name: 'Take one out' }).click();
+  await expect(asks).toHaveCount(0);
+  // Deleted, its belt goes back where that is said.
+  await page.getByRole('link', { name: /its history/ }).click();
+  await page.getByRole('button', { name: 'Delete this ticket' }).click();
+  await expect(page.getByRole('region', { name: 'Delete' })).toContainText(
+    'It has 1.2 × 112.0 (not tried yet) out of the drawer.',
+  );
+  await page.getByRole('button', { name: /^Leave it with the machine, and delete/ }).click();
+  await moveTo(page, '/drawer');
+  await hung(page, '1.2 × 112.0, 1 in the drawer').click();
+  await size.getByRole('button', { name: 'It is gone' }).click();
+  await expect(size.getByRole('region', { name: 'Out of the drawer' })).toHaveCount(0);
+  await expect(hung(page, '1.2 × 112.0, 1 in the drawer')).toBeVisible();
+});
+
 test('the one in my hand finds its place, or says that the label lies; undo and redo; keys along the rails', async ({
   page,
 }) => {
@@ -191,8 +289,47 @@ test('the bench book goes out and comes in whole; a broken one changes nothing',
   });
   await expect(page.getByText(/“b.json” was changed by hand/)).toBeVisible();
   await book.setInputFiles({ name: 'b.json', mimeType: 'application/json', buffer: Buffer.from(file) });
+  const keeping = page.getByRole('region', { name: 'Bench book' });
+  await expect(keeping).toContainText('It takes the place of what is here: 0 sizes (0 pieces), 0 orders');
   await page.getByRole('button', { name: 'Put it in place of mine' }).click();
   await expect(hung(page, /1\.2 × 116\.0, 4/)).toBeVisible();
+  await keeping.getByRole('button', { name: 'Take it back, and keep this one beside it' }).click();
+  await expect(page.getByText('Nothing hangs here yet')).toBeVisible();
+  await keeping.getByRole('button', { name: 'Take it back, and keep this one beside it' }).click();
+  await expect(hung(page, /1\.2 × 116\.0, 4/)).toBeVisible();
+});
+
+test('a stored book that cannot be read is set aside: saved raw, tried again, begun anew', async ({ page }) => {
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill('4 of 1.2x116');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  await kept(page);
+  await page.evaluate(async () => {
+    const open = indexedDB.open('loose-pulley');
+    await new Promise((done) => (open.onsuccess = done));
+    const store = open.result.transaction('settings', 'readwrite').objectStore('settings');
+    const put = store.put(
+      { format: 'loose-pulley/bench-book', version: 3, book: { items: 7 }, events: [] },
+      'bench-book',
+    );
+    await new Promise((done) => (put.onsuccess = done));
+    open.result.close();
+  });
+  for (const path of ['/drawer', '/orders', '/day']) {
+    await page.goto(path);
+    const aside = page.getByRole('alert', { name: 'Set aside' });
+    await expect(aside).toContainText('what it holds is not shaped like a bench book. It is left as it is');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
+  const raw = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it raw' }).click();
+  expect(await readFile(await (await raw).path(), 'utf8')).toContain('"items": 7');
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Begin anew with an empty book' }).click();
+  await moveTo(page, '/drawer');
+  await page.getByLabel(/^Put in:/).fill('1.2x120');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  await expect(hung(page, '1.2 × 120.0, 1 in the drawer')).toBeVisible();
 });
 
 test('a full disk is said, and what was put in stays on the screen', async ({ page }) => {

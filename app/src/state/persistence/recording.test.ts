@@ -216,7 +216,7 @@ describe('undo', () => {
     await run(actions.openTicket('t1'));
     run(actions.recordEvent({ type: 'noteWritten', station: 'find', text: 'motor heard' }));
     const open = ticket();
-    run(handedOver(open.status === 'open' ? open.record.events.at(-1)?.id : undefined));
+    store.dispatch(handedOver(open.status === 'open' ? open.record.events.at(-1)?.id : undefined));
     await run(actions.undo());
     expect(store.getState().openTicket.undoAsked).toMatchObject({ of: 'ticket', way: 'undone' });
     expect(ticket()).toMatchObject({ record: { ticket: { notes: { find: 'motor heard' } } } });

@@ -2,7 +2,10 @@ import Papa from 'papaparse';
 import { ok, refuse, type Result } from '../units';
 import { armed } from './write';
 
-/** A table as it was read: the line of the file on which each row begins, so that an error can be found there. */
+/**
+ * A table as it was read: the line of the file on which each row begins, so that an error can be found there. Cells are as
+ * they stand, blanks at their ends and all: whoever wrote them may have meant them.
+ */
 export interface Table {
   readonly head: readonly string[];
   readonly rows: ReadonlyArray<{ readonly line: number; readonly cells: readonly string[] }>;
@@ -43,17 +46,17 @@ export function readTable(content: string, name: string): Result<Table> {
   const numbered = data.map((cells) => {
     const at = line;
     line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
-    return { line: at, cells: cells.map((cell) => armed(cell.trim())) };
+    return { line: at, cells: cells.map(armed) };
   });
   if (broken) {
     const at = numbered[broken.row ?? 0]?.line ?? 1;
     return refuse(`“${name}”, line ${at}: a quotation mark is opened and not closed. Nothing was changed.`);
   }
-  const filled = numbered.filter(({ cells }) => cells.some((cell) => cell !== ''));
+  const filled = numbered.filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
   const [head, ...rows] = filled;
   if (!head || rows.length === 0)
     return refuse(
       `“${name}” has no rows under its first line. Its first line names the columns, such as: size, quantity, place.`,
     );
-  return ok({ head: head.cells, rows });
+  return ok({ head: head.cells.map((cell) => cell.trim()), rows });
 }

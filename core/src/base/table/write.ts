@@ -16,12 +16,12 @@ export function writeTable(
   return `\ufeff${Papa.unparse([head.map(disarmed), ...cells], { newline: '\r\n' })}\r\n`;
 }
 
-const FORMULA = /^[=+\-@\t\r]/;
+/** A formula, or one behind apostrophes that somebody wrote: those get one more, so that one less is what was written. */
+const FORMULA = /^'*[=+\-@\t\r]/;
 const PLAIN_NUMBER = /^[+-]?\d+([.,]\d+)?$/;
 
 /** Text that no spreadsheet takes for a formula. @example disarmed('=1+1') // "'=1+1" */
 export const disarmed = (text: string): string => (FORMULA.test(text) && !PLAIN_NUMBER.test(text) ? `'${text}` : text);
 
-/** The same undone, so that what was written here is read as it was. */
-export const armed = (text: string): string =>
-  text.startsWith("'") && FORMULA.test(text.slice(1)) ? text.slice(1) : text;
+/** The same undone, so that what was written here is read as it was. @example armed("'=1+1") // '=1+1' */
+export const armed = (text: string): string => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);

@@ -21,6 +21,8 @@ export const COLUMNS = [
   'measured',
   'lowAt',
   'kit',
+  'band',
+  'measuredOn',
 ] as const;
 export type Column = (typeof COLUMNS)[number];
 
@@ -43,10 +45,14 @@ export const COLUMN_NAMES: Readonly<Record<Column, string>> = {
   measured: 'measured inner length, mm',
   lowAt: 'few at',
   kit: 'kit',
+  band: 'a household band: yes or nothing',
+  measuredOn: 'measured on',
 };
 
 /** What a heading is called elsewhere. The first that fits wins, so that “inner diameter” is none of “inner length”. */
 const HEADINGS: ReadonlyArray<readonly [RegExp, Column]> = [
+  [/^measured on/i, 'measuredOn'],
+  [/^band$/i, 'band'],
   [/^(size|belt|dimension)/i, 'size'],
   [/shape|profile|form\b/i, 'shape'],
   [/width|breadth/i, 'width'],
@@ -56,7 +62,7 @@ const HEADINGS: ReadonlyArray<readonly [RegExp, Column]> = [
   [/section|thick|cross|^c\.?s\b/i, 'section'],
   [/^(few|low|minimum|min\b|reorder)/i, 'lowAt'],
   [/quant|qty|count|pieces|pcs|stock|how many/i, 'quantity'],
-  [/place|drawer|bin|box|location|where/i, 'place'],
+  [/place|drawer|bin|box|location|where|shelf|rack|hook|peg|compartment/i, 'place'],
   [/part|number|ref|sku|article|order\s*no/i, 'sellerNumber'],
   [/supplier|seller|vendor|source/i, 'supplier'],
   [/price|cost|each/i, 'price'],
@@ -66,6 +72,34 @@ const HEADINGS: ReadonlyArray<readonly [RegExp, Column]> = [
   [/kit|set|assortment/i, 'kit'],
   [/label|name|description|text/i, 'label'],
 ];
+
+/** Headings that may be two things: how many, or what a seller calls it. */
+const EITHER = /^(number|no\.?|num\.?|nr\.?|#)$/i;
+
+/** A column whose heading may be two things, to be settled by a hand; what it may be. */
+export interface ColumnDoubt {
+  readonly index: number;
+  readonly words: string;
+  readonly between: readonly [Column, Column];
+}
+
+/**
+ * Columns that nobody but a hand can name: none of them is taken for something in silence.
+ *
+ * @example columnDoubts(['Size', 'Number'])[0]?.index // 1
+ */
+export const columnDoubts = (head: readonly string[]): readonly ColumnDoubt[] =>
+  head.flatMap((words, index) =>
+    EITHER.test(words.trim())
+      ? [
+          {
+            index,
+            words: `“${words}” may be how many there are, or the seller’s number.`,
+            between: ['quantity', 'sellerNumber'] as const,
+          },
+        ]
+      : [],
+  );
 
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const share = (cells: readonly string[], holds: (cell: string) => boolean): number =>
@@ -110,9 +144,12 @@ export function matchColumns(
     taken.add(column);
     return column;
   };
-  const named = head.map((words) => claim(HEADINGS.find(([pattern]) => pattern.test(words.trim()))?.[1]));
+  const open = new Set(columnDoubts(head).map(({ index }) => index));
+  const named = head.map((words, at) =>
+    claim(open.has(at) ? undefined : HEADINGS.find(([pattern]) => pattern.test(words.trim()))?.[1]),
+  );
   return named.map((column, index) => {
-    if (column) return column;
+    if (column || open.has(index)) return column;
     const cells = rows.slice(0, 200).flatMap(({ cells: of }) => (of[index] ? [of[index]] : []));
     return claim(byExample(cells));
   });

@@ -1,2 +1,12 @@
-export { COLUMN_NAMES, COLUMNS, matchColumns, type Column, type Matching } from './columns';
-export { LINES_MAX, readList, writeList, type LineProblem, type ReadList } from './read';
+export { meet, type Meeting } from './meet';
+export {
+  COLUMN_NAMES,
+  columnDoubts,
+  COLUMNS,
+  matchColumns,
+  type Column,
+  type ColumnDoubt,
+  type Matching,
+} from './columns';
+export { isOwnList, writeList } from './write';
+export { LINES_MAX, readList, type LineProblem, type ReadList, type SaidOfList } from './read';
