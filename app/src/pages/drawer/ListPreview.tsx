@@ -115,7 +115,7 @@ export function ListPreview({
       )}
       {read.odd.length > 0 && (
         <div className="border-l-4 border-ink pl-3">
-          <p className="font-semibold">{counted(read.odd.length, 'thing')} to look at, taken as they stand:</p>
+          <p className="font-semibold">{counted(read.odd.length, 'thing')} to look at; what is not put right in the list comes in as it stands:</p>
           <Lines lines={read.odd} />
         </div>
       )}
@@ -124,7 +124,7 @@ export function ListPreview({
         {counted(read.items.length, 'size')}, {pieces} pieces.
         {read.joined > 0 && ` ${counted(read.joined, 'line')} of one size joined.`}
       </p>
-      <Fold title="As it would hang in the drawer">
+      <Fold title="As it would hang in the drawer" open>
         <LongList
           items={read.items}
           keyOf={({ id }) => id}

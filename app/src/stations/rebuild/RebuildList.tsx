@@ -116,6 +116,12 @@ export function RebuildList({ items }: { readonly items: readonly RebuildItem[] 
                     ↺{' '}
                   </span>
                   <strong>{change.words}</strong>: {change.closes}, before {LIMIT_WORDS[change.before]}.{' '}
+                  {item.late && (
+                    <strong className="text-live">
+                      It cannot be: what it waits for goes back later than {LIMIT_WORDS[item.late]}. Say another order,
+                      or another limit.{' '}
+                    </strong>
+                  )}
                   <span className="text-sm text-soft">
                     {forLoader(TEMPORARY_CHANGES[change.kind].caution, ticket.loader)}
                   </span>

@@ -184,6 +184,106 @@ describe('the way back', () => {
   });
 });
 
+describe('chains of orders and changes, invented', () => {
+  const NAMES: readonly TemporaryChange['kind'][] = [
+    'stopPinOut',
+    'laserBridged',
+    'switchLeversOff',
+    'lampShaded',
+    'own',
+  ];
+  const LIMITS = ['power', 'lid', 'handBack'] as const;
+  const chain = fc.record({
+    count: fc.integer({ min: 1, max: 7 }),
+    away: fc.array(fc.boolean(), { minLength: 7, maxLength: 7 }),
+    orders: fc.array(fc.tuple(fc.nat(6), fc.nat(6)), { maxLength: 8 }),
+    changes: fc.array(
+      fc.record({
+        kind: fc.constantFrom(...NAMES),
+        before: fc.constantFrom(...LIMITS),
+        afterStep: fc.option(fc.nat(6)),
+        beforeStep: fc.option(fc.nat(6)),
+        after: fc.option(fc.nat(4)),
+      }),
+      { maxLength: 5 },
+    ),
+  });
+  const made = ({ count, away, orders, changes }: typeof chain extends fc.Arbitrary<infer T> ? T : never): Strip => {
+    let strip = typed(...['lid', 'tray', 'plug 8', '2 ph0 clamp', 'belt', 'front panel', 'cam gear'].slice(0, count));
+    for (const [n, step] of strip.steps.entries())
+      if (!away[n]) strip = apply(strip, { type: 'stepPut', step: goneBack(step, 1, AT) });
+    const stepAt = (n: number | null) => (n !== null && n < count ? `s${n}` : null);
+    const tell = (event: StripEventBody): void => {
+      const next = applyStrip(strip, event);
+      if (next.ok) strip = next.value;
+    };
+    for (const [first, then] of orders)
+      if (first < count && then < count)
+        tell({
+          type: 'orderSaid',
+          order: { id: `${first}-${then}`, firstId: `s${first}`, thenId: `s${then}`, why: '' },
+        });
+    for (const [n, { kind, before, afterStep, beforeStep, after }] of changes.entries())
+      tell({
+        type: 'temporaryChangePut',
+        change: {
+          id: `c${n}`,
+          kind,
+          words: `${kind} ${n}`,
+          closes: '',
+          before,
+          openedAt: AT,
+          closedAt: null,
+          afterStepId: stepAt(afterStep),
+          beforeStepId: stepAt(beforeStep),
+          afterChangeId: after !== null && after < n ? `c${after}` : null,
+        },
+      });
+    return strip;
+  };
+  test('an order holds through what is not off; nothing that waits for the try ends before it; what passes its limit says so', () => {
+    fc.assert(
+      fc.property(chain, (drawn) => {
+        const strip = made(drawn);
+        const items = rebuildOf(strip);
+        const at = (id: string): number =>
+          items.findIndex((item) =>
+            item.type === 'step' ? item.step.id === id : item.type === 'change' && item.change.id === id,
+          );
+        const off = strip.steps.filter(({ removals }) => removals.some(({ back }) => back === null));
+        // Whoever follows the orders from one step comes to every step that has to go later.
+        for (const { id } of off) {
+          const later = new Set<string>();
+          const open = [id];
+          for (let from = open.pop(); from !== undefined; from = open.pop())
+            for (const { firstId, thenId } of strip.orders)
+              if (firstId === from && !later.has(thenId)) {
+                later.add(thenId);
+                open.push(thenId);
+              }
+          for (const one of off) if (later.has(one.id)) expect(at(id)).toBeLessThan(at(one.id));
+        }
+        const trial = items.findIndex(({ type }) => type === 'try');
+        // The lid, or the first cover that is off where it is on.
+        const lidBack = at(off.find(({ kind }) => kind === 'cover')?.id ?? '');
+        for (const change of strip.temporaryChanges) {
+          const when = at(change.id);
+          expect(when).toBeGreaterThanOrEqual(0);
+          if (change.kind === 'stopPinOut') expect(when).toBeGreaterThan(trial);
+          if (change.afterStepId !== null) expect(when).toBeGreaterThan(at(change.afterStepId));
+          if (change.afterChangeId !== null) expect(when).toBeGreaterThan(at(change.afterChangeId));
+          const item = items[when];
+          const limit =
+            change.before === 'power' ? trial : change.before === 'lid' && lidBack >= 0 ? lidBack : Infinity;
+          expect(item?.type === 'change' && item.late).toBe(when > limit ? change.before : undefined);
+        }
+        expect(items.filter(({ type }) => type === 'try').length).toBeLessThanOrEqual(1);
+      }),
+      { numRuns: 1200 },
+    );
+  });
+});
+
 describe('screws in and out', () => {
   test('balance over several openings: off is what came off less what went back, and what is short is left over', () => {
     fc.assert(
