@@ -1,5 +1,6 @@
 import { useRef, type InputHTMLAttributes, type Ref, type TextareaHTMLAttributes } from 'react';
 import { BURST_GAP_MS } from '../keys/burst';
+import { asTyped } from './asTyped';
 import { cx } from './cx';
 
 interface Props extends InputHTMLAttributes<HTMLInputElement> {
@@ -9,12 +10,13 @@ interface Props extends InputHTMLAttributes<HTMLInputElement> {
 }
 
 /** The field of this app, on one line: Enter enters it, Escape leaves it. */
-export function Input({ onEnter, onKeyDown, className, ...rest }: Props) {
+export function Input({ onEnter, onKeyDown, onChange, className, ...rest }: Props) {
   const lastKeyMs = useRef(-Infinity);
   return (
     <input
       {...rest}
       className={cx('field', className)}
+      onChange={(event) => onChange?.(asTyped(event))}
       onKeyDown={(event) => {
         onKeyDown?.(event);
         const sinceMs = event.timeStamp - lastKeyMs.current;
@@ -31,6 +33,6 @@ export function Input({ onEnter, onKeyDown, className, ...rest }: Props) {
 }
 
 /** The same for several lines, where Enter is a line of its own. */
-export const Area = ({ className, ...rest }: TextareaHTMLAttributes<HTMLTextAreaElement>) => (
-  <textarea {...rest} className={cx('field', className)} />
+export const Area = ({ className, onChange, ...rest }: TextareaHTMLAttributes<HTMLTextAreaElement>) => (
+  <textarea {...rest} className={cx('field', className)} onChange={(event) => onChange?.(asTyped(event))} />
 );

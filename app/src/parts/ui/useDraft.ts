@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState, type ChangeEvent } from 'react';
 import { nanoid } from 'nanoid';
+import { asTyped } from './asTyped';
 import { useUnsaved } from './useUnsaved';
 
 /** Rest after which what was typed is handed on, and the longest that it waits for a rest. */
@@ -85,7 +86,7 @@ export function useDraft(value: string, onText: HandOn) {
       left.current = false;
     },
     onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => {
-      put({ draft: event.target.value });
+      put({ draft: asTyped(event).target.value });
       const nowMs = performance.now();
       firstMs.current ??= nowMs;
       clearTimeout(timer.current);

@@ -1,11 +1,9 @@
 import type { AnyField, Fields, ShapeField } from './field';
+import { isText } from './plain';
 
 /* Each description is made into a check of its own at its first use, since a bench's archive asks millions of times. */
 
 type Check = (value: unknown) => boolean;
-
-/** Half of a character that UTF-16 writes in two: it cannot be written to a file as it is. */
-const HALF_CHARACTER = /\p{Surrogate}/u;
 
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -23,8 +21,7 @@ function makeCheck(field: AnyField): Check {
   switch (field.kind) {
     case 'text': {
       const { min, max } = field;
-      return (value) =>
-        typeof value === 'string' && value.length >= min && value.length <= max && !HALF_CHARACTER.test(value);
+      return (value) => typeof value === 'string' && value.length >= min && value.length <= max && isText(value);
     }
     case 'pattern': {
       const pattern = new RegExp(field.pattern);

@@ -25,3 +25,4 @@ export {
 export { firstValue } from './first';
 export { fits, overfull } from './fits';
 export { jsonSchema, type JsonSchema, type Named } from './jsonSchema';
+export { asText, isText, textOfJson } from './plain';

@@ -3,12 +3,14 @@ import fc from 'fast-check';
 import Ajv from 'ajv';
 import { arbitraryOf } from '../../../fixtures/arbitrary';
 import {
+  asText,
   day,
   dictionary,
   firstValue,
   fits,
   flag,
   id,
+  isText,
   jsonSchema,
   list,
   nullable,
@@ -20,6 +22,7 @@ import {
   text,
   time,
   type AnyField,
+  textOfJson,
 } from '.';
 
 /** Any description, three deep at most. */
@@ -104,4 +107,25 @@ test('what a ticket begins with is what its description takes', () => {
   const first = firstValue(part);
   expect(fits(part, first)).toBe(true);
   expect(first).toMatchObject({ state: 'open', on: null, of: [] });
+});
+
+describe('what is text', () => {
+  // Unicode general category Cc, but the three that every editor writes; and halves of a character (category Cs).
+  test('control characters and halves of a character go, out of words and out of JSON, and nothing else does', () => {
+    const words = fc.string({
+      unit: fc.oneof(
+        fc.constantFrom('\\', '"', 'u0000', 'b', '\n', '\t', '\r', '\u0000', '\b', '\f', '\u001b', '\u007f', '\u0085', 'Ø'),
+        fc.string({ unit: 'grapheme', minLength: 1, maxLength: 1 }),
+      ),
+    });
+    fc.assert(
+      fc.property(words, (text) => {
+        const plain = [...text].filter((sign) => '\t\n\r'.includes(sign) || !/[\p{Cc}\p{Cs}]/u.test(sign)).join('');
+        expect(asText(text)).toBe(plain);
+        expect(isText(text)).toBe(text === plain);
+        expect(JSON.parse(textOfJson(JSON.stringify({ [text]: [text] })))).toEqual({ [plain]: [plain] });
+      }),
+      { numRuns: 500 },
+    );
+  });
 });

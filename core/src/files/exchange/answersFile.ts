@@ -1,6 +1,6 @@
 import { ANSWERS_FORMAT, ANSWERS_VERSION } from '../../views/remoteIntake';
 import type { Ticket } from '../../record/ticket';
-import { id, list, number, shape, text, type AnyField, type ValueOf } from '../../base/schema';
+import { id, list, number, shape, text, type AnyField, type ValueOf, textOfJson } from '../../base/schema';
 import { ok, refuse, type Result } from '../../base/units';
 import { toYup } from './toYup';
 
@@ -43,7 +43,7 @@ export function readAnswersFile(
   if (content.length > ANSWERS_MAX_BYTES) return refuse(`“${name}” is larger than 80 MB, too large for answers.`);
   let document: { format?: unknown; version?: unknown } | null;
   try {
-    document = JSON.parse(content) as typeof document;
+    document = JSON.parse(textOfJson(content)) as typeof document;
   } catch {
     return refuse(`“${name}” is broken or cut short. Ask for it again; nothing was changed.`);
   }

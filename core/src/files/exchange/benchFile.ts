@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup';
-import { number, one, shape, type Fields } from '../../base/schema';
+import { number, one, shape, type Fields, textOfJson } from '../../base/schema';
 import { ok, refuse, type Result } from '../../base/units';
 import { toYup } from './toYup';
 import { sentence } from './yupSentence';
@@ -36,7 +36,7 @@ export function readBenchFile<T extends object>(
     return refuse(`“${name}” is larger than 1 MB, too large for ${called}. Nothing was changed.`);
   let document: unknown;
   try {
-    document = JSON.parse(content);
+    document = JSON.parse(textOfJson(content));
   } catch {
     return refuse(`“${name}” is broken or cut short. Nothing was changed.`);
   }

@@ -8,7 +8,7 @@ import {
   type BookRecord,
 } from '../../shop/book';
 import { strToU8 } from 'fflate';
-import { fits, shape } from '../../base/schema';
+import { fits, shape, textOfJson } from '../../base/schema';
 import { ok, refuse, type Result } from '../../base/units';
 import { differences } from './difference';
 import { pictureName } from './pictureKind';
@@ -63,14 +63,16 @@ export function readBookDocument(whole: unknown, name: string): Result<BookFile>
     );
   if (typeof version === 'number' && version > BOOK_VERSION)
     return refuse(`“${name}” was written by a newer Loose Pulley. Update this bench first.`);
-  const { events, ...head } = document as { readonly events?: unknown };
+  // Sealed as it was, and read as text: files of before control characters were kept out at the door have some.
+  const plain = JSON.parse(textOfJson(JSON.stringify(document))) as BookRecord;
+  const { events, ...head } = plain as { readonly events?: unknown };
   if (!Array.isArray(events) || events.length > BOOK_EVENTS_MAX)
     return refuse(`“${name}” has no history. Nothing was changed.`);
   const wrong = events.findIndex((event) => !bookEventFits(event));
   if (wrong >= 0) return refuse(`“${name}”: entry ${wrong + 1} of its history cannot be read. Nothing was changed.`);
   if (!fits(headShape, head))
     return refuse(`“${name}”: what it holds is not shaped like a bench book. Nothing was changed.`);
-  const record = document as unknown as BookRecord;
+  const record = plain;
   const book = replayBook(record.events);
   if (!book.ok)
     return refuse(`“${name}”: its history does not give what it holds. ${book.problem} Nothing was changed.`);
@@ -79,7 +81,7 @@ export function readBookDocument(whole: unknown, name: string): Result<BookFile>
       `“${name}” was changed by hand: its history gives another drawer than it holds. Nothing was changed.`,
     );
   const sealed = seal !== undefined;
-  if (sealed ? seal !== sealOf(record) : record.version >= SEALED_SINCE)
+  if (sealed ? seal !== sealOf(document as unknown as BookRecord) : record.version >= SEALED_SINCE)
     return refuse(
       `“${name}” is not as it was written: its checksum says so, or is missing. Choose an earlier export. Nothing was changed.`,
     );

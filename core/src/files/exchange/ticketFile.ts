@@ -1,5 +1,6 @@
 import { ValidationError } from 'yup';
 import { recordFits, replay, TICKET_FORMAT, TICKET_VERSION, type TicketRecord } from '../../record/ticket';
+import { textOfJson } from '../../base/schema';
 import { ok, refuse, type Result } from '../../base/units';
 import { differences } from './difference';
 import { recordSchema } from './recordSchema';
@@ -60,7 +61,7 @@ export function readTicketFile(content: string, name: string): Result<TicketReco
   if (content.length > TICKET_FILE_MOST_BYTES) return refuse(`“${name}” is larger than 20 MB, too large for a ticket.`);
   let document: unknown;
   try {
-    document = JSON.parse(content);
+    document = JSON.parse(textOfJson(content));
   } catch (error) {
     const said = error instanceof Error ? error.message : 'not JSON';
     return refuse(`“${name}” is broken or cut short: ${said}. Nothing was changed.`);

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import type { AnyField, Fields, ShapeField } from '../../base/schema';
+import { isText, type AnyField, type Fields, type ShapeField } from '../../base/schema';
 
 const base = (field: AnyField): yup.AnySchema => {
   switch (field.kind) {
@@ -10,7 +10,7 @@ const base = (field: AnyField): yup.AnySchema => {
         .defined()
         .min(field.min)
         .max(field.max)
-        .test('whole', 'whole characters', (value) => value === undefined || !/\p{Surrogate}/u.test(value));
+        .test('whole', 'whole characters', (value) => value === undefined || isText(value));
     case 'pattern':
       return yup.string().strict().defined().matches(new RegExp(field.pattern), { message: field.means });
     case 'number':

@@ -1,6 +1,7 @@
 import { BUILT_IN } from '../../belts/catalogue';
 import { labelLies, newItem, RUBBERS, sameSize, type BeltFields, type Item, type Rubber } from '../../shop/drawer';
 import type { Table } from '../../base/table';
+import { asText } from '../../base/schema';
 import { ok, parseLength, parseNumber, refuse, type LengthUnit, type Result } from '../../base/units';
 import { parseBeltSize, SECTION_SHAPES, shapeOf, shapeSaid, shapeUnsaid } from '../../base/shapes';
 import { isOwnList, readSellerNumbers } from './write';
@@ -273,7 +274,7 @@ export function readList(
   const labels = new Map<string, number>();
   const bags = new Map<string, number>();
   for (const { line, cells } of table.rows) {
-    const as = (column: Column): string => cells[at.get(column) ?? -1] ?? '';
+    const as = (column: Column): string => asText(cells[at.get(column) ?? -1] ?? '');
     const cell = (column: Column): string => as(column).trim();
     // Blanks at the ends are kept of a list that was written here; others only look tidy.
     const read = itemOf({ cell, whole: own ? as : cell, unitOf, said }, newId(line));

@@ -35,6 +35,7 @@ const BARE_PLACE = /[\s,]+([A-Z]{1,2}-?\d{1,3})$/;
 /** A size within the words of a place: two belts in one line. */
 const SIZE_WITHIN = /\d\s*[x×*]\s*\d/i;
 const MANY = 99_999;
+const LETTERS_MAX = 200;
 
 /**
  * Reads `3 of 1.2x116 in A4`, `two rings 1.78 by 28.3, bin C2`: how many, which, where. How many and where may be left out.
@@ -43,6 +44,10 @@ const MANY = 99_999;
  * @example readPutIn('two square 1.2 by 116 in A4').value.count // 2
  */
 export function readPutIn(line: string): Result<PutIn> {
+  if (line.length > LETTERS_MAX)
+    return refuse(
+      `Read ${line.length} letters. A line of the drawer has at most ${LETTERS_MAX}: one belt, how many, where.`,
+    );
   const taken = correctedIn(line);
   if (taken) {
     const [before, after] = [readPutIn(taken.before), readPutIn(taken.after)];

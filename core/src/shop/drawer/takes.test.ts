@@ -44,7 +44,10 @@ describe('what a gesture on a ticket moves', () => {
     expect(movedBy({ ...trial, id: 'copy' }, { ...loose, id: 'copy' }, out.book)).toEqual([]);
   });
   test('whatever is fitted, judged and undone here, pieces add up and nothing is left to ask', () => {
-    const state = fc.dictionary(fc.constantFrom('one', 'two'), fc.constantFrom<Verdict>('untried', 'right', 'tooLoose'));
+    const state = fc.dictionary(
+      fc.constantFrom('one', 'two'),
+      fc.constantFrom<Verdict>('untried', 'right', 'tooLoose'),
+    );
     fc.assert(
       fc.property(fc.array(state, { maxLength: 12 }), (states) => {
         let record = stocked;

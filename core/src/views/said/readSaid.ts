@@ -32,6 +32,8 @@ export function readSaid(typed: string, at: SaidAt, against: ReadAgainst): Said 
   const strip = readLine(typed);
   const clean = readTreatment(typed, against);
   if (!strip || !clean) return undefined;
+  // What is too long for both is refused before anything of it is looked at.
+  if (strip.ways.length === 0 && clean.ways.length === 0) return { ...strip, ways: [], words: [] };
   const words = accountOf(typed);
   const byStrip: Said = { ...strip, ways: strip.ways.map(ofStrip), words };
   const byClean: Said = { ...clean, ways: clean.ways.map(ofClean), words: accountOfTreatment(typed, against.map) };

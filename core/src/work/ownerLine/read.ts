@@ -214,6 +214,29 @@ const GRAMMAR = prepared<Bit>({
       .join(),
 });
 
+/** A clause without a mark for so many words is cut where it goes on: whoever dictates says no marks. */
+const LONG_CLAUSE = 24;
+const GOES_ON = /^(?:and|but|then|so|when|also)$/i;
+
+/** What a clause says, at its place in the line: nothing that is said goes over a mark, so each clause is read by itself. */
+function bitsOf(tokens: readonly Token[]): readonly Bit[] {
+  const bits: Bit[] = [];
+  const edges = sensesOf(tokens);
+  let next = 0;
+  for (let from = 0; from < tokens.length;) {
+    const mark = tokens.findIndex(
+      ({ word }, at) => at >= from && (ENDS.test(word) || (at - from >= LONG_CLAUSE && GOES_ON.test(word))),
+    );
+    const to = mark === from ? from + 1 : mark < 0 ? tokens.length : mark;
+    const own: Edge<Bit>[] = [];
+    for (let edge = edges[next]; edge && edge.from < to; edge = edges[(next += 1)])
+      if (edge.to <= to) own.push({ ...edge, from: edge.from - from, to: edge.to - from });
+    bits.push(...(readings(to - from, own, GRAMMAR)[0]?.value.bits ?? []));
+    from = to;
+  }
+  return bits;
+}
+
 /** What is wrong begins where one of these is said. */
 const BEGINS: ReadonlySet<Bit['is']> = new Set([
   'said',
@@ -277,7 +300,7 @@ const MOST_LETTERS = 600;
 export function readOwner(typed: string, loader: Loader): OwnersLine {
   const text = typed.slice(0, MOST_LETTERS);
   const tokens = tokensOf(text);
-  const bits = tokens.length === 0 ? [] : (readings(tokens.length, sensesOf(tokens), GRAMMAR)[0]?.value.bits ?? []);
+  const bits = bitsOf(tokens);
   const letters = ({ from, to }: Bit): readonly [number, number] => [tokens[from]?.from ?? 0, tokens[to - 1]?.to ?? 0];
   const answers: OwnersAnswer[] = [];
   const add = (testId: string, outcome: string, quote: string): void => {
