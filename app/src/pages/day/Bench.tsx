@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { hoursOf, type DayState, type OpeningShift } from '@loose-pulley/core/shop/day';
 import { parseHours } from './hours';
 import { NumberLine } from '../../parts/ui/NumberLine';
@@ -6,6 +5,8 @@ import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Field } from '../../parts/ui/Field';
 import { Input } from '../../parts/ui/Input';
+import { useDraft } from '../../parts/ui/useDraft';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -21,33 +22,27 @@ function HoursLine({
 }: {
   readonly day: string;
   readonly shifts: readonly OpeningShift[];
-  readonly onHours: (shifts: readonly OpeningShift[]) => void;
+  readonly onHours: (shifts: readonly OpeningShift[], gesture: string) => Promise<boolean>;
 }) {
-  const [text, setText] = useState<string | null>(null);
-  const read = text === null ? shifts : parseHours(text);
-  const leave = (): void => {
-    if (text !== null && read) {
-      if (shiftsWords(read) !== shiftsWords(shifts)) onHours(read);
-      setText(null);
-    }
-  };
+  const shown = shiftsWords(shifts);
+  const draft = useDraft(
+    shown,
+    (text, gesture) => {
+      const read = parseHours(text);
+      return read !== null && (shiftsWords(read) === shown || onHours(read, gesture));
+    },
+    (text) => parseHours(text) === null,
+  );
+  const isRefused = parseHours(draft.value) === null;
+  useUnsaved('enter', isRefused);
   return (
     <Field
       label={day}
       refusal={
-        read === null ? `Read “${text}”. Write the hours as 9-12:30, 13-17:30; nothing where it is closed.` : null
+        isRefused ? `Read “${draft.value}”. Write the hours as 9-12:30, 13-17:30; nothing where it is closed.` : null
       }
     >
-      {(given) => (
-        <Input
-          {...given}
-          placeholder="closed"
-          value={text ?? shiftsWords(shifts)}
-          onChange={(event) => setText(event.target.value)}
-          onBlur={leave}
-          onEnter={leave}
-        />
-      )}
+      {(given) => <Input {...given} {...draft} placeholder="closed" onEnter={draft.onBlur} />}
     </Field>
   );
 }
@@ -57,9 +52,7 @@ export function Bench({ state }: { readonly state: Pick<DayState, 'hours' | 'ben
   const dispatch = useAppDispatch();
   const hours = hoursOf(state);
   const places = (of: Partial<Pick<DayState, 'benches' | 'dryingPlaces'>>, gesture: string) =>
-    void dispatch(
-      changeBook([{ type: 'placesSet', benches: state.benches, dryingPlaces: state.dryingPlaces, ...of }], gesture),
-    );
+    dispatch(changeBook([{ type: 'placesSet', ...of }], `${gesture}-${Object.keys(of).join()}`));
   return (
     <div className="grid gap-3 pb-4 sm:grid-cols-2">
       {DAYS.map((day, index) => (
@@ -67,10 +60,8 @@ export function Bench({ state }: { readonly state: Pick<DayState, 'hours' | 'ben
           key={day}
           day={day}
           shifts={hours[index] ?? []}
-          onHours={(shifts) =>
-            void dispatch(
-              changeBook([{ type: 'hoursSet', hours: hours.map((one, at) => (at === index ? shifts : one)) }]),
-            )
+          onHours={(said, gesture) =>
+            dispatch(changeBook([{ type: 'dayHoursSet', weekday: index, shifts: said }], `${gesture}-${index}`))
           }
         />
       ))}

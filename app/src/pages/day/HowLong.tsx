@@ -51,7 +51,7 @@ export function HowLong({
                     max={10_000}
                     value={minutes[key] ?? null}
                     onNumber={(value, gesture) =>
-                      void dispatch(
+                      dispatch(
                         changeBook(
                           [
                             value === null

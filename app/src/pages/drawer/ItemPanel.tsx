@@ -9,7 +9,15 @@ import {
   type Take,
 } from '@loose-pulley/core/shop/drawer';
 import { onOrder, type Order } from '@loose-pulley/core/shop/orders';
-import { formatDay, formatEntered, parseLength, type LengthUnit } from '@loose-pulley/core/base/units';
+import {
+  formatDay,
+  formatEntered,
+  parseLength,
+  parseNumber,
+  refuse,
+  type LengthUnit,
+  type Result,
+} from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { today } from '../../state/written';
 import { WhoHasOne } from './WhoHasOne';
@@ -31,6 +39,12 @@ const RUBBER_NAMES: Readonly<Record<Rubber, string>> = {
   ethylenePropylene: 'ethylene-propylene',
   siliconeRubber: 'silicone',
   polyurethane: 'polyurethane',
+};
+
+/** Pieces are whole. */
+const wholeNumber = (text: string): Result<number> => {
+  const read = parseNumber(text);
+  return !read.ok || Number.isInteger(read.value) ? read : refuse(`Read ${text.trim()}. Pieces are whole: 0, 1, 2.`);
 };
 
 /** Where the panel is found on the page. */
@@ -57,7 +71,7 @@ export function ItemPanel({
   const label = beltLabel(item, unit);
   const change = (changes: Partial<Item>, gesture?: string) =>
     dispatch(changeBook([{ type: 'itemChanged', itemId: item.id, changes }], gesture));
-  const set = (changes: Partial<Item>, gesture?: string): void => void change(changes, gesture);
+  const set = (changes: Partial<Item>): void => void change(changes);
   const more = (by: number) => void dispatch(changeBook([{ type: 'quantityChanged', itemId: item.id, by }]));
   const aged = isAged(item, today());
   const from = measureFrom(item);
@@ -88,10 +102,10 @@ export function ItemPanel({
           unit="pieces"
           max={100_000}
           value={item.quantity}
-          onNumber={(value, gesture) => {
-            if (value !== null && Number.isInteger(value))
-              void dispatch(changeBook([{ type: 'recounted', itemId: item.id, quantity: value }], gesture));
-          }}
+          parse={wholeNumber}
+          onNumber={(value, gesture) =>
+            value !== null && dispatch(changeBook([{ type: 'recounted', itemId: item.id, quantity: value }], gesture))
+          }
         />
         <Button disabled={item.quantity === 0} onClick={() => more(-1)} aria-label="One fewer">
           −1
@@ -149,14 +163,15 @@ export function ItemPanel({
           unit="own money"
           max={100_000}
           value={item.price}
-          onNumber={(price, gesture) => set({ price }, gesture)}
+          onNumber={(price, gesture) => change({ price }, gesture)}
         />
         <NumberLine
           label="Few at"
           unit="pieces"
           max={100_000}
           value={item.lowAt}
-          onNumber={(lowAt, gesture) => set({ lowAt }, gesture)}
+          parse={wholeNumber}
+          onNumber={(lowAt, gesture) => change({ lowAt }, gesture)}
         />
         <NumberLine
           label="Measured inner length"
@@ -166,7 +181,7 @@ export function ItemPanel({
           value={item.measuredMm === null ? null : Number(formatEntered(item.measuredMm, unit))}
           onNumber={(value, gesture) => {
             const read = value === null ? null : parseLength(String(value), unit);
-            set(
+            return change(
               read === null || !read.ok
                 ? { measuredMm: null, measuredOn: '' }
                 : { measuredMm: read.value.lengthMm, measuredOn: today() },
@@ -180,7 +195,7 @@ export function ItemPanel({
           min={10}
           max={100}
           value={item.hardnessShoreA}
-          onNumber={(hardnessShoreA, gesture) => set({ hardnessShoreA }, gesture)}
+          onNumber={(hardnessShoreA, gesture) => change({ hardnessShoreA }, gesture)}
         />
       </div>
       <label className="grid gap-1 text-sm text-soft">

@@ -115,7 +115,9 @@ export function ListPreview({
       )}
       {read.odd.length > 0 && (
         <div className="border-l-4 border-ink pl-3">
-          <p className="font-semibold">{counted(read.odd.length, 'thing')} to look at; what is not put right in the list comes in as it stands:</p>
+          <p className="font-semibold">
+            {counted(read.odd.length, 'thing')} to look at; what is not put right in the list comes in as it stands:
+          </p>
           <Lines lines={read.odd} />
         </div>
       )}

@@ -116,15 +116,13 @@ export function OrderList({
                 min={1}
                 max={10_000}
                 value={line.quantity}
-                onNumber={(value, gesture) => {
-                  if (value !== null && Number.isInteger(value))
-                    void dispatch(
-                      changeBook(
-                        [{ type: 'lineCounted', orderId: order.id, lineId: line.id, quantity: value }],
-                        gesture,
-                      ),
-                    );
-                }}
+                onNumber={(value, gesture) =>
+                  value !== null &&
+                  Number.isInteger(value) &&
+                  dispatch(
+                    changeBook([{ type: 'lineCounted', orderId: order.id, lineId: line.id, quantity: value }], gesture),
+                  )
+                }
               />
               <Button
                 look="quiet"

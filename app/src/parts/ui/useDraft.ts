@@ -23,8 +23,10 @@ export const keptHere =
  * second after the first letter that was not, when the field is left, and when the page is hidden. All that is typed
  * between entering and leaving the field is one gesture. Whether words were kept is known by their own write: what was
  * taken is never written again, whatever undo or another tab has made of it since; what was not taken stays in the field.
+ *
+ * @param isRefused whether words cannot be taken as they are: they stay, and do not go in by themselves
  */
-export function useDraft(value: string, onText: HandOn) {
+export function useDraft(value: string, onText: HandOn, isRefused?: (text: string) => boolean) {
   const [draft, setDraft] = useState<string | null>(null);
   /** The words that were taken last, of those in the field. */
   const [taken, setTaken] = useState<string | null>(null);
@@ -36,7 +38,7 @@ export function useDraft(value: string, onText: HandOn) {
   useEffect(() => {
     latest.current = { ...latest.current, value, onText };
   });
-  useUnsaved('itself', draft !== null && draft !== (taken ?? value));
+  useUnsaved('itself', draft !== null && draft !== (taken ?? value) && !isRefused?.(draft));
 
   const put = (of: Partial<{ draft: string | null; taken: string | null }>): void => {
     latest.current = { ...latest.current, ...of };

@@ -4,7 +4,6 @@ export { durationKey, durationsOf, type Duration, type Durations } from './durat
 export { jobOf, STEP_KINDS, type DayJob, type DayStep, type DayWait, type StepKind } from './steps';
 export {
   closingOf,
-  hoursOf,
   midnight,
   openFrom,
   planOf,
@@ -13,4 +12,5 @@ export {
   type DayPlan,
   type DayQuestion,
 } from './plan';
+export { hoursOf } from './hours';
 export { waitingOf } from './waiting';

@@ -3,6 +3,7 @@ import { arrivesBy } from '../orders';
 import { placeInOrder, planDay, type Day, type Job, type Plan, type Shift } from '../schedule';
 import { bellCurve, seeded } from '../../base/statistics';
 import type { DayJob, DayStep } from './steps';
+import { hoursOf } from './hours';
 import { MINUTES_OF_DAY, type DayState, type OpeningShift } from './schema';
 
 const MINUTE_MS = 60_000;
@@ -16,17 +17,6 @@ const SPARE = 2;
 const USUAL_DAYS = 7;
 /** How far ahead is planned. */
 const PLAN_DAYS = 10;
-
-/** Open on weekdays from nine to half past twelve and from one to half past five, until a bench says otherwise. */
-const USUAL: readonly OpeningShift[] = [
-  { fromMin: 540, toMin: 750 },
-  { fromMin: 780, toMin: 1050 },
-];
-const USUAL_HOURS: ReadonlyArray<readonly OpeningShift[]> = [USUAL, USUAL, USUAL, USUAL, USUAL, [], []];
-
-/** The hours of a bench, Monday first. */
-export const hoursOf = ({ hours }: Pick<DayState, 'hours'>): ReadonlyArray<readonly OpeningShift[]> =>
-  hours.length === 7 ? hours : USUAL_HOURS;
 
 /** The midnight before a moment, on this machine's clock. */
 export function midnight(nowMs: number): number {

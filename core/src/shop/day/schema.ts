@@ -1,4 +1,14 @@
-import { dictionary, list, number, shape, text, time, type ShapeValue, type ValueOf } from '../../base/schema';
+import {
+  dictionary,
+  list,
+  number,
+  optional,
+  shape,
+  text,
+  time,
+  type ShapeValue,
+  type ValueOf,
+} from '../../base/schema';
 
 /* How a bench keeps its day: when it is open, how many machines fit, what was set by hand, how long things take. */
 
@@ -24,8 +34,11 @@ export const dayState = {
 export interface DayState extends ShapeValue<typeof dayState> {}
 
 export const dayEvents = {
+  /** The whole week, as the first versions said it. */
   hoursSet: { hours: list(list(shift, 4), 7, 7) },
-  placesSet: { benches: number(1, 50), dryingPlaces: number(1, 50) },
+  /** One weekday, Monday being 0: two tabs may say two of them. */
+  dayHoursSet: { weekday: number(0, 6), shifts: list(shift, 4) },
+  placesSet: { benches: optional(number(1, 50)), dryingPlaces: optional(number(1, 50)) },
   stepPinned: { pin },
   stepUnpinned: { stepId: text(120, 1) },
   minutesSaid: { key: text(120, 1), minutes: number(1, 10_000) },
