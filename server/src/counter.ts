@@ -108,6 +108,8 @@ const placedAtMs = (reference: string): number | undefined => {
 interface Placed {
   readonly reference: string;
   readonly expectedOn: string;
+  /** What was ordered with it, which a list that changed since no longer says. */
+  readonly lines: readonly Line[];
 }
 /** Orders by the numbers that benches gave them, the newest kept: what is asked twice is ordered once. */
 const NUMBERS_KEPT = 2000;
@@ -157,13 +159,6 @@ export function counterRoutes(): Router {
   router.post('/orders', (req, res) => {
     const lines = linesOf(req, res);
     if (!lines) return;
-    if (lines.some((line) => offerOf(line).state === 'soldOut')) {
-      res
-        .status(409)
-        .type('text/plain')
-        .send('Something on the list is sold out. Take it off, or take the other one. Nothing was ordered.\n');
-      return;
-    }
     const { number } = req.body as { readonly number?: unknown };
     if (typeof number !== 'string' || !NUMBER.test(number)) {
       res
@@ -173,13 +168,24 @@ export function counterRoutes(): Router {
       return;
     }
     const known = placed.get(number);
+    if (known) {
+      res.json(known);
+      return;
+    }
+    if (lines.some((line) => offerOf(line).state === 'soldOut')) {
+      res
+        .status(409)
+        .type('text/plain')
+        .send('Something on the list is sold out. Take it off, or take the other one. Nothing was ordered.\n');
+      return;
+    }
     const now = Date.now();
-    const order = known ?? { reference: referenceOf(now), expectedOn: dayOf(now + daysOf(lines) * DAY_MS) };
+    const order = { reference: referenceOf(now), expectedOn: dayOf(now + daysOf(lines) * DAY_MS), lines };
     placed.set(number, order);
     const [oldest] = placed.keys();
     if (placed.size > NUMBERS_KEPT && oldest !== undefined) placed.delete(oldest);
     // A list with a belt of 88.8 mm is ordered, and the answer is lost on its way: the first time.
-    const lost = !known && lines.some(({ belt }) => belt.innerLengthMm === 88.8);
+    const lost = lines.some(({ belt }) => belt.innerLengthMm === 88.8);
     setTimeout(() => res.json(order), lost ? 9000 : 0);
   });
   router.post('/orders/:reference', (req, res) => {

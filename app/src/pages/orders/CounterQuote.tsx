@@ -1,6 +1,7 @@
+import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { sameSize, type BeltFields } from '@loose-pulley/core/shop/drawer';
-import type { Order, WantOf } from '@loose-pulley/core/shop/orders';
+import { newLine, type Order, type WantOf } from '@loose-pulley/core/shop/orders';
 import { inHundred } from '@loose-pulley/core/belts/probability';
 import { capital, counted, type LengthUnit } from '@loose-pulley/core/base/units';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -90,22 +91,28 @@ export function CounterQuote({
       return;
     }
     setUnsure(false);
+    const { reference, expectedOn, lines } = placed.value;
+    // By what the counter has ordered: what came upon the list meanwhile stays on one.
+    const ordered = lines.map(({ lineId, quantity, belt }) => {
+      const line = order.lines.find(({ id }) => id === lineId);
+      return line ? { ...line, ...belt, quantity } : newLine(lineId, belt, quantity);
+    });
     const prices = new Map((offers ?? []).map(({ lineId, price }) => [lineId, price]));
     await dispatch(
       changeBook([
         ...(order.supplier === ''
           ? [{ type: 'supplierNamed', orderId: order.id, supplier: counter.name } as const]
           : []),
-        ...order.lines.flatMap(({ id: lineId }) => {
-          const price = prices.get(lineId);
-          return price === undefined ? [] : [{ type: 'linePriced', orderId: order.id, lineId, price } as const];
-        }),
         {
           type: 'orderPlaced',
           orderId: order.id,
-          expectedOn: placed.value.expectedOn,
-          reference: placed.value.reference,
+          expectedOn,
+          reference,
           byCounter: true,
+          ordered: {
+            lines: ordered.map((line) => ({ ...line, price: prices.get(line.id) ?? line.price })),
+            restId: nanoid(12),
+          },
         },
       ]),
     );

@@ -27,6 +27,8 @@ export interface Offered {
 export interface Placed {
   readonly reference: string;
   readonly expectedOn: string;
+  /** What the counter has ordered: the list may have changed since it was asked. */
+  readonly lines: readonly Asked[];
 }
 
 /** A bag as it comes: how many, and what a caliper reads of one of them, doubled flat. Whether it is right is the bench's to see. */

@@ -251,6 +251,29 @@ describe('what happens to an order', () => {
   const told = (state: State, type: keyof typeof orderReducers, body: object): Result<Partial<State>> =>
     (orderReducers[type] as (state: State, event: object) => Result<Partial<State>>)(state, { at: PLACED, ...body });
 
+  test('placed by what the supplier says: that is ordered, what came upon the list since stays on one, nothing is lost', () => {
+    const line = fc.record({ id: fc.constantFrom('a', 'b', 'c', 'd'), quantity: fc.integer({ min: 1, max: 9 }) });
+    const lines = fc
+      .uniqueArray(line, { selector: ({ id }) => id, minLength: 1 })
+      .map((list) => list.map(({ id, quantity }) => newLine(id, belt(112), quantity)));
+    fc.assert(
+      fc.property(lines, lines, (now, asked) => {
+        const state = empty([newOrder('o', 'Mallow', now)]);
+        const body = { orderId: 'o', expectedOn: '', reference: 'x', byCounter: true };
+        const after = told(state, 'orderPlaced', { ...body, ordered: { lines: asked, restId: 'rest' } });
+        const [placed, rest] = (after.ok && after.value.orders) || [];
+        expect(placed?.lines).toEqual(asked);
+        expect(placed?.placedAt).toBe(PLACED);
+        for (const { id, quantity } of now) {
+          const ordered = asked.find((one) => one.id === id)?.quantity ?? 0;
+          const left = rest?.lines.find((one) => one.id === id || one.id === `${id}.more`)?.quantity ?? 0;
+          expect(left).toBe(Math.max(0, quantity - ordered));
+        }
+        expect(rest === undefined || (rest.placedAt === null && rest.supplier === 'Mallow')).toBe(true);
+      }),
+    );
+  });
+
   test('only a list is changed, taken away or placed; only what is placed comes', () => {
     fc.assert(
       fc.property(order('o'), (one) => {

@@ -41,6 +41,15 @@ const lineOf = (
   );
 const MOST_PIECES = 10_000;
 
+/** What stands on a list beyond what was ordered of it: lines that came upon it since, and more of those that were. */
+const notOrdered = (lines: readonly OrderLine[], ordered: readonly OrderLine[]): readonly OrderLine[] =>
+  lines.flatMap((line) => {
+    const known = ordered.find(({ id }) => id === line.id);
+    if (!known) return [line];
+    const more = line.quantity - known.quantity;
+    return more > 0 ? [{ ...line, id: `${line.id.slice(0, 58)}.more`, quantity: more, wants: [] }] : [];
+  });
+
 export const orderReducers: Reducers<OrdersState & DrawerState, typeof orderEvents> = {
   orderBegun({ orders }, { orderId, supplier }) {
     return orders.some(({ id }) => id === orderId)
@@ -104,14 +113,22 @@ export const orderReducers: Reducers<OrdersState & DrawerState, typeof orderEven
       ? ok({ orders: orders.filter((one) => one !== found) })
       : refuse('That order is placed. Close it, where nothing more will come.');
   },
-  orderPlaced: (state, { orderId, expectedOn, reference, byCounter, at }) =>
-    changed(state, orderId, (order) =>
-      order.placedAt !== null
-        ? refuse('That order is placed already.')
-        : order.lines.length === 0
-          ? refuse('There is nothing on that order.')
-          : ok({ ...order, placedAt: at, expectedOn, reference, byCounter }),
-    ),
+  orderPlaced(state, { orderId, expectedOn, reference, byCounter, ordered, at }) {
+    const order = state.orders.find(({ id }) => id === orderId);
+    if (!order) return gone();
+    if (order.placedAt !== null) return refuse('That order is placed already.');
+    if (order.lines.length === 0 && !ordered) return refuse('There is nothing on that order.');
+    const lines = ordered
+      ? ordered.lines.map((line) => ({ ...line, arrived: 0, wrong: 0, arrivedAt: null }))
+      : order.lines;
+    const placed = { ...order, lines, placedAt: at, expectedOn, reference, byCounter };
+    const rest = ordered ? notOrdered(order.lines, ordered.lines) : [];
+    const orders = state.orders.map((one) => (one === order ? placed : one));
+    if (rest.length === 0 || !ordered) return ok({ orders });
+    return orders.some(({ id }) => id === ordered.restId)
+      ? refuse('That list is begun already.')
+      : ok({ orders: [...orders, newOrder(ordered.restId, order.supplier, rest)] });
+  },
   orderExpected: (state, { orderId, expectedOn }) => changed(state, orderId, (order) => ok({ ...order, expectedOn })),
   lineArrived(state, { orderId, lineId, right, item, wrong, other, stillOut, at }) {
     const order = state.orders.find(({ id }) => id === orderId);

@@ -81,7 +81,14 @@ export const orderEvents = {
   /** What is on one list goes over to the other. */
   listsJoined: { orderId: id(), intoId: id() },
   orderRemoved: { orderId: id() },
-  orderPlaced: { orderId: id(), expectedOn: day(), reference: text(80), byCounter: flag() },
+  orderPlaced: {
+    orderId: id(),
+    expectedOn: day(),
+    reference: text(80),
+    byCounter: flag(),
+    /** What the supplier says that was ordered, where it says: what came upon the list since stays on a list of its own. */
+    ordered: optional(shape({ lines: list(orderLine, 500, 1), restId: id() })),
+  },
   orderExpected: { orderId: id(), expectedOn: day() },
   /** So many of a line came: what is right goes into the drawer as `item`, what is not as `other`, or not at all. */
   lineArrived: {
