@@ -1,129 +1,11 @@
 import { launch, serve } from '../stage.mjs';
 import { openCore } from '../core.mjs';
+import { counter, csvKilled, replayOfCore, stockBook, threeTabs } from './book.mjs';
+import { typing } from './fields.mjs';
+import { crash, inLanes, lookInside, newTicket, pause } from './stage.mjs';
 
 const PORT = 4840;
-/** How many browsers work side by side; each has a store of its own. */
-const LANES = 3;
-const pause = (ms) => new Promise((done) => setTimeout(done, ms));
-
-/** What the store of a page's origin holds. */
-const stored = (page) =>
-  page.evaluate(async () => {
-    const open = indexedDB.open('loose-pulley');
-    await new Promise((done, failed) => {
-      open.onsuccess = done;
-      open.onerror = failed;
-    });
-    const db = open.result;
-    const all = db.objectStoreNames.contains('tickets')
-      ? await new Promise((done) => {
-          const asked = db.transaction('tickets').objectStore('tickets').getAll();
-          asked.onsuccess = () => done(asked.result);
-        })
-      : [];
-    db.close();
-    return all.map(({ ticket, events }) => ({
-      id: ticket.id,
-      number: ticket.number,
-      machine: ticket.machine,
-      find: ticket.notes.find,
-      events: events.length,
-    }));
-  });
-
-/** A page of the origin without the app, to look into the store with. */
-async function lookInside(context, url, look = stored) {
-  const page = await context.newPage();
-  await page.goto(`${url}/health`);
-  const seen = await look(page);
-  await page.close();
-  return seen;
-}
-
-async function crash(context, page) {
-  const session = await context.newCDPSession(page);
-  await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
-  await page.close().catch(() => undefined);
-}
-
-/** A ticket of its own in a fresh browser. @returns its address */
-async function newTicket(context, url, machine) {
-  const page = await context.newPage();
-  await page.goto(url);
-  await page.getByRole('button', { name: /^Open a ticket/ }).click();
-  await page.getByLabel('Machine').fill(machine);
-  await page.getByRole('button', { name: 'Open the ticket' }).click();
-  await page.getByRole('navigation', { name: 'Stations' }).waitFor();
-  const address = page.url().replace(/\/(takeIn|measure)$/, '/find');
-  await page.getByText('Saved on this computer').waitFor();
-  await page.close();
-  return address;
-}
-
-/** Runs turns of an attack in several browsers at once, and adds up what they tell. */
-async function inLanes(browser, count, url, errors, begin, turn) {
-  let next = 0;
-  const tally = {};
-  const lane = async () => {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-    context.on('weberror', (error) => errors.push(error.error().message));
-    const at = await begin(context, url);
-    while (next < count) {
-      const number = next++;
-      const told = await turn(context, url, at, number);
-      for (const [what, many] of Object.entries(told)) tally[what] = (tally[what] ?? 0) + many;
-    }
-    await context.close();
-  };
-  await Promise.all(Array.from({ length: Math.min(LANES, count) }, lane));
-  return tally;
-}
-
-/** Types into a note and kills the tab: what the foot called saved must be in the store. */
-const typing = (random) => async (context, url, address) => {
-  const page = await context.newPage();
-  let said = '';
-  let letters = [];
-  await page.exposeBinding('saw', (_, text) => {
-    said = text;
-  });
-  await page.exposeBinding('typed', (_, text) => letters.push([Date.now(), text]));
-  await page.addInitScript(() => {
-    const look = () => {
-      const field = document.querySelector('main textarea');
-      const status = document.querySelector('footer [role=status]')?.textContent ?? '';
-      if (field && status.startsWith('Saved')) window.saw(field.value);
-    };
-    addEventListener('DOMContentLoaded', () =>
-      new MutationObserver(look).observe(document, { subtree: true, childList: true, characterData: true }),
-    );
-    addEventListener('input', (event) => window.typed(event.target.value));
-  });
-  await page.goto(address);
-  const field = page.getByLabel('Note on Find');
-  await field.click();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('Delete');
-  letters = [];
-  said = '';
-  const untilMs = Date.now() + 200 + random() * 2500;
-  const ways = [20, 60, 180];
-  const delay = ways[Math.floor(random() * ways.length)];
-  while (Date.now() < untilMs) {
-    await page.keyboard.type('abcdefghij klmnop'[Math.floor(random() * 17)]);
-    await pause(delay);
-  }
-  const killedAt = Date.now();
-  await crash(context, page);
-  const [ticket] = await lookInside(context, url);
-  const old = letters.findLast(([at]) => at < killedAt - 2000)?.[1] ?? '';
-  return {
-    'tabs killed in typing': 1,
-    'letters typed': letters.length,
-    'called saved and gone': ticket.find.startsWith(said) ? 0 : 1,
-    'typed two seconds before and gone': ticket.find.startsWith(old) ? 0 : 1,
-  };
-};
+const DEMO_PORT = 4841;
 
 /** One tab cannot write, another takes its ticket over and writes: nothing of the second is written over. */
 const takeover = (random) => async (context, url, address, number) => {
@@ -211,10 +93,21 @@ const BAD = [
   'left in part',
   'not whole when done again',
   'work between them gone',
+  'counted twice',
+  'a note called saved and gone',
+  'a book that its events do not give',
+  'not whole, or twice, when done again',
+  'ordered more than once',
+  'ordered and not written down',
+  'not said that it may be ordered',
+  'put on the list meanwhile and gone, or ordered unasked',
+  'turns that came to no end',
 ];
+/** Sizes of a list whose import is killed. */
+const LIST = 300;
 
 /** Kills, takes over, refuses. @returns how much went wrong */
-export async function attackBrowser({ kills, takeovers, imports }, seed) {
+export async function attackBrowser({ kills, takeovers, imports, rounds, counters, lists }, seed) {
   const core = await openCore();
   const { seeded } = await core.room('base/statistics');
   const { writeArchive } = await core.room('files/exchange');
@@ -230,22 +123,32 @@ export async function attackBrowser({ kills, takeovers, imports }, seed) {
     }),
   );
   await core.close();
+  const replay = await replayOfCore();
   const { url, stop } = await serve(PORT);
+  const demo = await serve(DEMO_PORT, '--demo');
   const browser = await launch();
   const errors = [];
-  const begin = (context) => newTicket(context, url, 'Pennerley T9 booth deck');
+  const ticket = (context, of) => newTicket(context, of, 'Pennerley T9 booth deck');
+  const both = async (context, of) => ({ ticketAddress: await ticket(context, of), ...(await stockBook(context, of)) });
+  const none = () => Promise.resolve({});
   let wrong = 0;
-  for (const [count, turn] of [
-    [kills, typing(random)],
-    [takeovers, takeover(random)],
-    [imports, importing(random, (number) => archives[number], SIZE)],
+  for (const [many, of, begin, turn] of [
+    [kills, url, both, typing(random)],
+    [takeovers, url, ticket, takeover(random)],
+    [imports, url, ticket, importing(random, (number) => archives[number], SIZE)],
+    [rounds, url, stockBook, threeTabs(random, replay.replayBook)],
+    [lists, url, none, csvKilled(random, LIST)],
+    [counters, demo.url, none, counter(random)],
   ]) {
-    const tally = await inLanes(browser, count, url, errors, begin, turn);
+    if (many === 0) continue;
+    const tally = await inLanes(browser, many, of, errors, begin, turn);
     console.table(tally);
     wrong += BAD.reduce((sum, what) => sum + (tally[what] ?? 0), 0);
   }
   console.log(`Errors that nobody caught: ${errors.length}`, errors.slice(0, 5));
   await browser.close();
+  await replay.close();
   stop();
+  demo.stop();
   return wrong + errors.length;
 }

@@ -1,4 +1,16 @@
+import { readFileSync } from 'node:fs';
 import { openCore } from '../core.mjs';
+
+/** One letter or figure of a file changed for another of its kind: the damage that is hardest to see. */
+function nudged(text, below) {
+  for (let tries = 0; tries < 50; tries++) {
+    const at = below(text.length);
+    const sign = text[at];
+    if (/\d/.test(sign)) return text.slice(0, at) + ((Number(sign) + 1 + below(9)) % 10) + text.slice(at + 1);
+    if (/[a-z]/i.test(sign)) return text.slice(0, at) + String.fromCharCode(97 + below(26)) + text.slice(at + 1);
+  }
+  return text;
+}
 
 /**
  * Damaged files against what reads them, seeded, with counts. Nothing that was flipped may be taken in changed, and
@@ -8,8 +20,16 @@ import { openCore } from '../core.mjs';
  */
 export async function attackFiles(most, seed) {
   const core = await openCore();
-  const { pictureName, readAnswersFile, readArchive, readKnowledgeFile, readTicketFile, writeArchive } =
-    await core.room('files/exchange');
+  const {
+    pictureName,
+    readAnswersFile,
+    readArchive,
+    readBookFile,
+    readKnowledgeFile,
+    readTicketFile,
+    writeArchive,
+    writeBookFile,
+  } = await core.room('files/exchange');
   const { writeTicketFile } = await core.room('record/ticket');
   const { readPulses } = await core.room('physics/speed');
   const { seeded } = await core.room('base/statistics');
@@ -108,6 +128,49 @@ export async function attackFiles(most, seed) {
   }
   console.log(`${Math.floor(most / 8)} mangled files of each kind:`);
   console.table(mangled);
+
+  /* Bench books, of this version and of those before: what is taken in is what went out, or is named. */
+  const fixture = (name) => readFileSync(new URL(`../../core/fixtures/${name}`, import.meta.url), 'utf8');
+  const books = Object.fromEntries(
+    ['book-v1.json', 'book-v2.json'].map((name) => [name, fixture(name)]).concat([['this version', null]]),
+  );
+  const second = readBookFile(books['book-v2.json'], 'a.json');
+  books['this version'] = writeBookFile(second.value.record);
+  const told = {};
+  for (const [version, good] of Object.entries(books)) {
+    const out = readBookFile(good, 'a.json');
+    const tally = {
+      'read whole': out.ok ? 1 : 0,
+      refused: 0,
+      'the same': 0,
+      'other, and named': 0,
+      'other, unnamed': 0,
+      threw: 0,
+    };
+    const whole = JSON.stringify(out.value.record);
+    for (let turn = 0; turn < most / 10; turn++) {
+      // A letter, a figure, a key: damage that leaves JSON standing, half of the times.
+      const text = turn % 2 === 0 ? nudged(good, below) : manglers[below(manglers.length)](good);
+      try {
+        const read = readBookFile(text, 'a.json');
+        if (!read.ok) tally.refused += 1;
+        else if (JSON.stringify(read.value.record) === whole) tally['the same'] += 1;
+        else tally[read.value.sealed ? 'other, unnamed' : 'other, and named'] += 1;
+      } catch (error) {
+        tally.threw += 1;
+        console.error(`book: ${text.slice(0, 80)}`, error);
+      }
+    }
+    told[version] = tally;
+  }
+  console.log(
+    `${Math.floor(most / 10)} damaged bench books of each version; files of the first two carry no checksum, which is said:`,
+  );
+  console.table(told);
+  const lost = Object.values(told).reduce(
+    (sum, of) => sum + of['other, unnamed'] + of.threw + (of['read whole'] === 1 ? 0 : 1),
+    0,
+  );
   await core.close();
-  return counts.changed + counts.threw + Object.values(mangled).reduce((sum, { threw }) => sum + threw, 0);
+  return lost + counts.changed + counts.threw + Object.values(mangled).reduce((sum, { threw }) => sum + threw, 0);
 }

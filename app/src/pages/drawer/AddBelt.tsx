@@ -6,11 +6,13 @@ import { Button } from '../../parts/ui/Button';
 import { changeBook } from '../../state/persistence/book';
 import { useAppDispatch } from '../../state/store/hooks';
 import { Input } from '../../parts/ui/Input';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 /** A belt put in by one typed line. */
 export function AddBelt({ items, onPick }: { readonly items: readonly Item[]; readonly onPick: (id: string) => void }) {
   const dispatch = useAppDispatch();
   const [line, setLine] = useState('');
+  useUnsaved('enter', line.trim() !== '');
   const said = line.trim() === '' ? undefined : readPutIn(line);
   const { count, size, place, supplier, price } = said?.ok
     ? said.value

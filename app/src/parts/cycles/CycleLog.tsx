@@ -25,6 +25,7 @@ import { VerdictMark } from './marks';
 import { StripPlot } from './StripPlot';
 import { useCounting } from './useCounting';
 import { Input } from '../ui/Input';
+import { useUnsaved } from '../ui/useUnsaved';
 
 const DISCS = ['none', 'junk', 'own', 'owners'] as const satisfies readonly TestDisc[];
 const figures = ({ n, failures, slow }: Tally): string =>
@@ -51,6 +52,7 @@ export function CycleLog({
   const counting = useCounting(ticket.loader, cleanRunId, cycles, begins);
   const { action, actions, setting, setSetting, running } = counting;
   const [own, setOwn] = useState('');
+  useUnsaved('enter', own.trim() !== '');
   const on = canWrite ? counting.verdict : () => undefined;
   usePageKey('cycleStart', canWrite ? counting.start : undefined);
   usePageKey('cycleGood', () => on('good'));

@@ -5,6 +5,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { Input } from '../ui/Input';
+import { useUnsaved } from '../ui/useUnsaved';
 
 /** What is left over, through every opening until it is placed or explained. */
 export function LeftOver() {
@@ -32,6 +33,7 @@ function PlacedOrExplained({ item }: { readonly item: LeftOverItem }) {
   const { canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [why, setWhy] = useState('');
+  useUnsaved('enter', why.trim() !== '');
   const { step, count } = item;
   if (!step) return null;
   const explain = () =>

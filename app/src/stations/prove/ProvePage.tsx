@@ -23,12 +23,14 @@ import { Kinds } from './Kinds';
 import { FailedUnder } from './FailedUnder';
 import { Rechecks } from './Rechecks';
 import { Input } from '../../parts/ui/Input';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 /** Proving: clean cycles in a row, by three readings of how many it takes; a failure ends it. */
 export function ProvePage() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [what, setWhat] = useState('');
+  useUnsaved('enter', what.trim() !== '');
   const before = tally(countedBefore(ticket.cycles));
   const unprovable = unprovableWords(undefined, before.failures);
   const cleanRun = ticket.cleanRuns[ticket.cleanRuns.length - 1];

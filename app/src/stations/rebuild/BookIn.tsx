@@ -7,12 +7,14 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Input } from '../../parts/ui/Input';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 /** A screw that was never logged, booked in as it goes back, so that the counts stay true. */
 export function BookIn() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const [text, setText] = useState('');
+  useUnsaved('enter', text.trim() !== '');
   const [way] = readLine(text)?.ways ?? [];
   const [deed] = way?.does ?? [];
   const screws =

@@ -6,6 +6,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Select } from '../../parts/ui/Select';
 import { Input } from '../../parts/ui/Input';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 /** “This before that” on the way back: by number, with why; a circle is refused and named. */
 export function Orders() {
@@ -14,6 +15,7 @@ export function Orders() {
   const [first, setFirst] = useState('');
   const [then, setThen] = useState('');
   const [why, setWhy] = useState('');
+  useUnsaved('enter', why.trim() !== '');
   /** Whether anybody came near: a strip may have thousands of steps to choose from. */
   const { steps, orders } = ticket.strip;
   const named = steps.filter(({ number }) => number > 0);

@@ -21,6 +21,7 @@ import { SectionSign } from '../../parts/ui/SectionSign';
 import { TextLine } from '../../parts/ui/TextLine';
 import { VERDICT_NAMES, VERDICTS, type DriveRecord, type Try } from '@loose-pulley/core/record/stations';
 import { Input } from '../../parts/ui/Input';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 interface Props {
   readonly drive: DriveRecord;
@@ -40,6 +41,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
   const dispatch = useAppDispatch();
   const { ticket } = useTicket();
   const [typed, setTyped] = useState('');
+  useUnsaved('enter', typed.trim() !== '');
   const fitted = (belt: Omit<Try, 'id'>) =>
     fitBelt(ticket, drive.id, fittingOf(ticket, drive.id, { id: nanoid(10), ...belt }, new Date().toISOString()));
   const last = drive.tries[drive.tries.length - 1];

@@ -18,6 +18,7 @@ import { CloseChange } from '../../parts/strip/CloseChange';
 import { Select } from '../../parts/ui/Select';
 import { Fold } from '../../parts/ui/Fold';
 import { Input } from '../../parts/ui/Input';
+import { useUnsaved } from '../../parts/ui/useUnsaved';
 
 /** The temporary states: open ones with what ends them and when at the latest; new ones by touch. */
 export function Changes() {
@@ -25,6 +26,7 @@ export function Changes() {
   const dispatch = useAppDispatch();
   const { putChange } = useStripLine();
   const [own, setOwn] = useState('');
+  useUnsaved('enter', own.trim() !== '');
   const open = ticket.strip.temporaryChanges.filter(isOpen);
   const choose = (kind: TemporaryChangeKind): void => {
     if (kind === 'own' && own.trim() === '') return;

@@ -36,6 +36,11 @@ export interface BookFile {
   readonly sealed: boolean;
 }
 
+/** What a file says, and its checksum. */
+interface Sealed {
+  readonly sha256?: unknown;
+}
+
 /**
  * Reads a bench book, whole or not at all: its shape, its checksum, and that its events give the book.
  *
@@ -44,18 +49,17 @@ export interface BookFile {
 export function readBookFile(content: string, name: string): Result<BookFile> {
   if (content.length > FILE_MAX_BYTES)
     return refuse(`“${name}” is larger than 100 MB, too large for a bench book. Nothing was changed.`);
-  let document: unknown;
+  let whole: Sealed;
+  let plain: Sealed;
   try {
-    document = JSON.parse(content);
+    whole = (JSON.parse(content) ?? {}) as Sealed;
+    // Sealed as it was, and read as text: files of before control characters were kept out at the door have some.
+    plain = (JSON.parse(textOfJson(content)) ?? {}) as Sealed;
   } catch {
     return refuse(`“${name}” is broken or cut short. Nothing was changed.`);
   }
-  return readBookDocument(document, name);
-}
-
-/** The same of a document that is parsed already; refused in the same words. */
-export function readBookDocument(whole: unknown, name: string): Result<BookFile> {
-  const { sha256: seal, ...document } = (whole ?? {}) as { readonly sha256?: unknown };
+  const { sha256: seal, ...written } = whole;
+  const { sha256: _, ...document } = plain;
   const { format, version } = document as { readonly format?: unknown; readonly version?: unknown };
   if (format !== BOOK_FORMAT)
     return refuse(
@@ -63,16 +67,14 @@ export function readBookDocument(whole: unknown, name: string): Result<BookFile>
     );
   if (typeof version === 'number' && version > BOOK_VERSION)
     return refuse(`“${name}” was written by a newer Loose Pulley. Update this bench first.`);
-  // Sealed as it was, and read as text: files of before control characters were kept out at the door have some.
-  const plain = JSON.parse(textOfJson(JSON.stringify(document))) as BookRecord;
-  const { events, ...head } = plain as { readonly events?: unknown };
+  const { events, ...head } = document as { readonly events?: unknown };
   if (!Array.isArray(events) || events.length > BOOK_EVENTS_MAX)
     return refuse(`“${name}” has no history. Nothing was changed.`);
   const wrong = events.findIndex((event) => !bookEventFits(event));
   if (wrong >= 0) return refuse(`“${name}”: entry ${wrong + 1} of its history cannot be read. Nothing was changed.`);
   if (!fits(headShape, head))
     return refuse(`“${name}”: what it holds is not shaped like a bench book. Nothing was changed.`);
-  const record = plain;
+  const record = document as unknown as BookRecord;
   const book = replayBook(record.events);
   if (!book.ok)
     return refuse(`“${name}”: its history does not give what it holds. ${book.problem} Nothing was changed.`);
@@ -81,7 +83,7 @@ export function readBookDocument(whole: unknown, name: string): Result<BookFile>
       `“${name}” was changed by hand: its history gives another drawer than it holds. Nothing was changed.`,
     );
   const sealed = seal !== undefined;
-  if (sealed ? seal !== sealOf(document as unknown as BookRecord) : record.version >= SEALED_SINCE)
+  if (sealed ? seal !== sealOf(written as unknown as BookRecord) : record.version >= SEALED_SINCE)
     return refuse(
       `“${name}” is not as it was written: its checksum says so, or is missing. Choose an earlier export. Nothing was changed.`,
     );

@@ -19,4 +19,4 @@ export { PICTURE_MAX_BYTES, pictureKind, pictureName, PICTURES_MAX, type Picture
 export { ANSWERS_MAX_BYTES, readAnswersFile, type AnswersFile } from './answersFile';
 export { readKnowledgeFile, writeKnowledgeFile } from './knowledgeFile';
 export { readCompatibilityFile, writeCompatibilityFile } from './compatibilityFile';
-export { readBookDocument, readBookFile, writeBookFile, type BookFile } from './bookFile';
+export { readBookFile, writeBookFile, type BookFile } from './bookFile';

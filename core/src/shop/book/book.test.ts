@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { arbitraryOf } from '../../../fixtures/arbitrary';
 import { newItem } from '../drawer';
-import { readBookDocument, readBookFile, writeBookFile } from '../../files/exchange';
+import { readBookFile, writeBookFile } from '../../files/exchange';
 import type { Order } from '../orders';
 import {
   appendAll,
@@ -271,19 +271,23 @@ describe('laws', () => {
   test('a file that was changed by hand, of another kind, or newer is refused in words', () => {
     const record = did(emptyBook(), { type: 'itemsPut', items: [square('a', 112, 2)] });
     const tampered = { ...record, book: { ...record.book, items: [square('a', 112, 99)] } };
-    expect(readBookDocument(tampered, 'a.json')).toMatchObject({
+    expect(readBookFile(JSON.stringify(tampered), 'a.json')).toMatchObject({
       ok: false,
       problem: expect.stringContaining('changed by hand') as string,
     });
+    for (const odd of ['null', '[]', '7', `${'['.repeat(50_000)}${']'.repeat(50_000)}`])
+      expect(readBookFile(odd, 'a.json').ok).toBe(false);
+    const deep = writeBookFile(record).replace('"items":[', `"items":[${'['.repeat(50_000)}${']'.repeat(50_000)},`);
+    expect(readBookFile(deep, 'a.json').ok).toBe(false);
     expect(readBookFile('{', 'a.json')).toMatchObject({
       ok: false,
       problem: expect.stringContaining('broken or cut short') as string,
     });
-    expect(readBookDocument({ format: 'x' }, 'a.json')).toMatchObject({
+    expect(readBookFile('{"format":"x"}', 'a.json')).toMatchObject({
       ok: false,
       problem: expect.stringContaining('no bench book') as string,
     });
-    expect(readBookDocument({ ...record, version: 9 }, 'a.json')).toMatchObject({
+    expect(readBookFile(JSON.stringify({ ...record, version: 9 }), 'a.json')).toMatchObject({
       ok: false,
       problem: expect.stringContaining('newer') as string,
     });
