@@ -1,6 +1,8 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeArchive, pictureName } from '../../core/src/files/exchange';
+import { emptyBook, replayBook, type BookBody, type BookEvent } from '../../core/src/shop/book';
+import { newItem } from '../../core/src/shop/drawer';
 import { writeTicketFile, type EventBody, type TicketRecord } from '../../core/src/record/ticket';
 import { cycle, everything, opening, picture, recordOf, step } from '../../core/fixtures/sample';
 import { median, ms, runs, spread, type Row } from './report';
@@ -228,6 +230,44 @@ async function benchVast(row: Row, stage: Stage) {
   row('press to repaint, undo in a history of 20,000', spread(undoing), 'two frames are 33 ms');
 }
 
+/** A bench book of twenty thousand events over a thousand sizes: ten years of a busy bench. */
+async function benchBook(row: Row, stage: Stage) {
+  const { page, benchUrl, work, usable } = stage;
+  const items = Array.from({ length: 1000 }, (_, i) =>
+    newItem(`i${i}`, { shape: 'square', thicknessMm: 1.2, widthMm: null, innerLengthMm: 60 + i / 3 }, 5),
+  );
+  const events = [
+    { type: 'itemsPut', items } as const,
+    ...Array.from({ length: 20_000 }, (_, i): BookBody => ({ type: 'quantityChanged', itemId: `i${i % 1000}`, by: 1 })),
+  ].map((body, n): BookEvent => ({ ...body, id: `e${n}`, at: MADE_AT }));
+  const book = replayBook(events);
+  if (!book.ok) throw new Error(book.problem);
+  writeFileSync(join(work, 'book.json'), writeBookFile({ ...emptyBook(), book: book.value, events }));
+  await usable(`${benchUrl}/drawer`, 'main h1');
+  await page.getByLabel('Import a bench book').setInputFiles(join(work, 'book.json'));
+  await page.getByRole('button', { name: 'Put it in place of mine' }).click();
+  await page.getByText(/this bench’s book now/).waitFor();
+  await usable(`${benchUrl}/orders`, 'footer button');
+  await page.waitForTimeout(4000);
+  const undoing = await page.evaluate(async () => {
+    const undo = () =>
+      [...document.querySelectorAll('footer button')].find((one) => /^Undo: /.test(one.textContent ?? ''));
+    const taken: number[] = [];
+    for (let i = 0; i < 20; i++) {
+      const before = undo()?.textContent;
+      const start = performance.now();
+      (undo() as HTMLButtonElement).click();
+      while (undo()?.textContent === before && performance.now() - start < 2000)
+        await new Promise((go) => setTimeout(go));
+      await window.painted();
+      taken.push(performance.now() - start);
+      await new Promise((rest) => setTimeout(rest, 400));
+    }
+    return taken;
+  });
+  row('press to repaint, undo in a bench book of 20,000 events', spread(undoing), 'two frames are 33 ms');
+}
+
 async function benchArchive(row: Row, stage: Stage) {
   const { page, benchUrl, work, usable } = stage;
   const records = Array.from({ length: 2000 }, (_, i) =>
@@ -288,5 +328,6 @@ export async function benchFull(row: Row, stage: Stage): Promise<void> {
   await benchCycles(row, stage);
   await benchStrip(row, stage);
   await benchVast(row, stage);
+  await benchBook(row, stage);
   await benchArchive(row, stage);
 }

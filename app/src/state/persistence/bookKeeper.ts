@@ -4,6 +4,7 @@ import {
   bookRedoTarget,
   bookUndoTarget,
   emptyBook,
+  replayBook,
   sayBook,
   sayBookEvent,
   type Book,
@@ -47,6 +48,16 @@ function stockOf(book: Book): BenchStock | undefined {
   stocked = { book, stock };
   return stock;
 }
+
+/** Follows a long history some at a time while nobody waits, so that the first undo has not to. */
+async function followBeforehand(events: readonly BookEvent[]): Promise<void> {
+  for (let most = AT_A_TIME; most < events.length; most += AT_A_TIME) {
+    await new Promise((go) => setTimeout(go, REST_MS));
+    if (!replayBook(events, most).ok) return;
+  }
+}
+const AT_A_TIME = 800;
+const REST_MS = 30;
 
 const UNREAD =
   'The bench book could not be read just now, so the drawer, the orders and the day are not shown. Nothing in it was changed.';
@@ -116,6 +127,7 @@ export class BookKeeper {
       }
       this.#pending = pending;
       this.#news({ status: newer ? 'newer' : 'ready', record: view });
+      if (!newer) void followBeforehand(record.events);
     } catch (error) {
       const problem = storeProblem(error);
       this.#news({ status: 'failed', problem: { ...problem, sentence: UNREAD } });

@@ -1,8 +1,8 @@
-import { dayReducers, daySays } from '../day';
-import { drawerReducers, drawerSays, type Says } from '../drawer';
-import { orderReducers, orderSays } from '../orders';
+import { daySays } from '../day';
+import { drawerSays, type Says } from '../drawer';
+import { orderSays } from '../orders';
+import { applied, replayBook, undoneIds, type Events } from './replay';
 import { firstValue, overfull, type AnyField } from '../../base/schema';
-import type { Reducers } from '../../record/stations';
 import { ok, refuse, type Result } from '../../base/units';
 import {
   BOOK_EVENTS_MAX,
@@ -15,16 +15,8 @@ import {
   type BookEvent,
   type BookRecord,
 } from './schema';
-import type { dayEvents } from '../day';
-import type { drawerEvents } from '../drawer';
-import type { orderEvents } from '../orders';
 
-type Events = typeof drawerEvents & typeof orderEvents & typeof dayEvents;
-/** What each event makes of the book. An event without its case does not compile. */
-const REDUCERS: Reducers<Book, Events> = { ...drawerReducers, ...orderReducers, ...dayReducers };
 const SAYS: Says<Book, Events> = { ...drawerSays, ...orderSays, ...daySays };
-
-type AnyReducer = (book: Book, event: BookChange) => Result<Partial<Book>>;
 
 /** A book in which nothing has happened: an empty drawer, no orders, the usual hours. */
 export const emptyBook = (): BookRecord => ({
@@ -34,43 +26,16 @@ export const emptyBook = (): BookRecord => ({
   events: [],
 });
 
-function applyChange(book: Book, event: BookEvent): Result<Book> {
-  if (event.type === 'undone' || event.type === 'redone') return ok(book);
-  const after = (REDUCERS[event.type] as AnyReducer)(book, event);
+/** What an event makes of the book, where no list of it grows past its end. */
+function grown(book: Book, event: BookEvent): Result<Book> {
+  const after = applied(book, event);
   if (!after.ok) return after;
-  for (const [key, value] of Object.entries(after.value)) {
-    const field = (bookShape.fields as Readonly<Record<string, AnyField>>)[key];
-    const most = field && overfull(field, value);
+  for (const [key, field] of Object.entries(bookShape.fields as Readonly<Record<string, AnyField>>)) {
+    const value = after.value[key as keyof Book];
+    const most = value === book[key as keyof Book] ? undefined : overfull(field, value);
     if (most !== undefined) return refuse(`The bench book keeps at most ${most} of these. Nothing was changed.`);
   }
-  return ok({ ...book, ...after.value });
-}
-
-/** Ids of the events that stand undone. */
-function undoneIds(events: readonly BookEvent[]): ReadonlySet<string> {
-  const undone = new Set<string>();
-  for (const event of events) {
-    if (event.type === 'undone') undone.add(event.eventId);
-    if (event.type === 'redone') undone.delete(event.eventId);
-  }
-  return undone;
-}
-
-/**
- * The book that a list of events gives, those that stand undone left out.
- *
- * @returns the book, or a sentence that says what cannot be followed
- */
-export function replayBook(events: readonly BookEvent[]): Result<Book> {
-  const undone = undoneIds(events);
-  let book = emptyBook().book;
-  for (const event of events) {
-    if (undone.has(event.id)) continue;
-    const next = applyChange(book, event);
-    if (!next.ok) return next;
-    book = next.value;
-  }
-  return ok(book);
+  return after;
 }
 
 /**
@@ -92,7 +57,7 @@ export function appendBook(record: BookRecord, event: BookEvent): Result<BookRec
       ? ok({ ...record, version: BOOK_VERSION, book: book.value, events })
       : refuse(`That cannot be taken back: something later hangs on it. ${book.problem}`);
   }
-  const book = applyChange(record.book, event);
+  const book = grown(record.book, event);
   // An older book that is written to is of this version.
   return book.ok ? ok({ ...record, version: BOOK_VERSION, book: book.value, events }) : book;
 }

@@ -16,6 +16,7 @@ import {
   type BookBody,
   type BookEvent,
   type BookRecord,
+  replayBook,
 } from '.';
 
 let counter = 0;
@@ -258,6 +259,32 @@ describe('laws', () => {
     expect(sum(record.book.items) + record.book.takes.length).toBe(sum(many));
     expect(record.book.takes.length).toBeGreaterThan(100);
     expect(readBookFile(writeBookFile(record), 'a.json')).toEqual({ ok: true, value: { record, sealed: true } });
+  });
+
+  test('a long history is followed from where it was followed before, to the same book', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom('more', 'undo', 'redo'), fc.integer({ min: 1, max: 9 })), {
+          minLength: 5,
+          maxLength: 25,
+        }),
+        fc.integer({ min: 380, max: 1250 }),
+        (deeds, length) => {
+          let record = did(emptyBook(), { type: 'itemsPut', items: [square('a', 112, 5)] });
+          for (let n = 0; n < length; n += 1)
+            record = did(record, { type: 'quantityChanged', itemId: 'a', by: (n % 7) + 1 });
+          for (const [deed, by] of deeds) {
+            const target =
+              deed === 'undo' ? bookUndoTarget(record) : deed === 'redo' ? bookRedoTarget(record) : undefined;
+            if (deed === 'more') record = did(record, { type: 'quantityChanged', itemId: 'a', by });
+            else if (target) record = did(record, { type: deed === 'undo' ? 'undone' : 'redone', eventId: target.id });
+            // A copy of the history was never followed before.
+            expect(replayBook(structuredClone(record.events) as BookEvent[])).toEqual({ ok: true, value: record.book });
+          }
+        },
+      ),
+      { numRuns: 12 },
+    );
   });
 
   test('another history that gives the same drawer is told by the checksum, and so is a missing one', () => {

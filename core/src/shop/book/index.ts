@@ -13,5 +13,6 @@ export {
   type BookEvent,
   type BookRecord,
 } from './schema';
-export { appendAll, appendBook, bookRedoTarget, bookUndoTarget, emptyBook, replayBook, sayBookEvent } from './append';
+export { appendAll, appendBook, bookRedoTarget, bookUndoTarget, emptyBook, sayBookEvent } from './append';
+export { replayBook } from './replay';
 export { sayBook } from './words';

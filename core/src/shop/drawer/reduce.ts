@@ -53,7 +53,8 @@ export const newItem = (id: string, belt: BeltFields, quantity: number, of: Part
 
 /** The drawer with so many more of an item; fewer than none, or more than a drawer holds, is refused. */
 export function withQuantity(items: readonly Item[], itemId: string, by: number): Result<readonly Item[]> {
-  const found = items.find(({ id }) => id === itemId);
+  const at = items.findIndex(({ id }) => id === itemId);
+  const found = items[at];
   if (!found) return gone('size');
   const quantity = found.quantity + by;
   if (quantity < 0)
@@ -61,7 +62,7 @@ export function withQuantity(items: readonly Item[], itemId: string, by: number)
       `There are ${found.quantity} of ${found.label || 'this size'} in the drawer, so ${-by} cannot be taken out. Count them again.`,
     );
   if (quantity > QUANTITY_MAX) return refuse(`A drawer holds at most ${QUANTITY_MAX} of one size.`);
-  return ok(items.map((one) => (one.id === itemId ? { ...one, quantity } : one)));
+  return ok(items.with(at, { ...found, quantity }));
 }
 
 /**
