@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { writeArchive, pictureName } from '../../core/src/files/exchange';
+import { writeArchive, writeBookFile, pictureName } from '../../core/src/files/exchange';
 import { emptyBook, replayBook, type BookBody, type BookEvent } from '../../core/src/shop/book';
 import { newItem } from '../../core/src/shop/drawer';
 import { writeTicketFile, type EventBody, type TicketRecord } from '../../core/src/record/ticket';
