@@ -270,6 +270,32 @@ test('two tabs write one drawer: nothing is lost, both show it', async ({ page, 
   await expect(here.getByLabel('In the drawer, pieces')).toHaveValue('12');
 });
 
+test('undo of what another tab did is asked; what no keyboard has is not taken into a field', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill('10 of 1.2x116');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  const here = page.getByRole('region', { name: 'This size' });
+  await here.getByLabel('Place').fill('A\u0000\u00074');
+  await expect(here.getByLabel('Place')).toHaveValue('A4');
+  await kept(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const there = other.getByRole('region', { name: 'This size' });
+  await there.getByRole('button', { name: 'One more' }).click();
+  await expect(here.getByLabel('In the drawer, pieces')).toHaveValue('11');
+  await page.getByRole('button', { name: 'Undo: 1 more of 1.2 × 116.0' }).click();
+  const asked = page.getByRole('alert').filter({ hasText: 'Another tab did this: 1 more of 1.2 × 116.0.' });
+  await asked.getByRole('button', { name: 'Leave it' }).click();
+  await expect(asked).toHaveCount(0);
+  await expect(here.getByLabel('In the drawer, pieces')).toHaveValue('11');
+  await page.getByRole('button', { name: 'Undo: 1 more of 1.2 × 116.0' }).click();
+  await asked.getByRole('button', { name: 'Undo it all the same' }).click();
+  for (const one of [here, there]) await expect(one.getByLabel('In the drawer, pieces')).toHaveValue('10');
+});
+
 test('the bench book goes out and comes in whole; a broken one changes nothing', async ({ page }) => {
   await page.goto('/drawer');
   await page.getByLabel(/^Put in:/).fill('4 of 1.2x116');

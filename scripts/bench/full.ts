@@ -146,7 +146,7 @@ async function benchStrip(row: Row, stage: Stage) {
     if (!field || !set) throw new Error('no field for a line');
     const taken: number[] = [];
     for (let i = 0; i < 12; i++) {
-      set.call(field, `2 ph0 place ${i}`);
+      set.call(field, '2 ph0 front');
       field.dispatchEvent(new Event('input', { bubbles: true }));
       await new Promise((rest) => setTimeout(rest, 200));
       const start = performance.now();

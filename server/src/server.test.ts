@@ -183,6 +183,9 @@ describe('the parts counter of the demo', () => {
     const order = async (number: unknown) => post('orders', { number, lines: [line(mm)] }, app);
     const first = (await order('o7')).body as { readonly reference: string };
     expect((await order('o7')).body).toEqual(first);
+    // A list that has changed since is no other order: what was ordered is said.
+    const more = { number: 'o7', lines: [line(mm, 5), { ...line(mm + 4), lineId: 'l2' }] };
+    expect((await post('orders', more, app)).body).toMatchObject({ reference: first.reference, lines: [line(mm)] });
     expect((await order(undefined)).status).toBe(400);
     const forged = first.reference.replace(/..$/, (seal) => (seal === 'AA' ? 'BB' : 'AA'));
     expect((await post(`orders/${forged}`, { lines: [line(mm)] }, app)).status).toBe(404);

@@ -42,7 +42,7 @@ const WIDE_PX = 1024;
 export function DrawerPage() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
-  const record = useAppSelector(({ book }) => book.record);
+  const { record, status } = useAppSelector(({ book }) => book);
   const items = useAppSelector(selectItems);
   const orders = useAppSelector(selectOrders);
   const summaries = useAppSelector(selectSummaries);
@@ -112,7 +112,7 @@ export function DrawerPage() {
       <div className="bg-sheet px-5 py-5 lg:px-7">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h1 className="text-[30px] leading-tight font-bold">Drawer</h1>
-          <p className="text-soft">
+          <p className={record ? 'text-soft' : 'hidden'}>
             {counted(pieces, 'piece')}, {counted(items.length, 'size')}
             {low.length > 0 && ` · ${low.length} run low`}
             {aged.length > 0 && ` · ${aged.length} old, to be measured first`}
@@ -126,7 +126,7 @@ export function DrawerPage() {
           </p>
         )}
         <div className="mt-2 grid gap-x-6 md:grid-cols-2">
-          <AddBelt items={items} onPick={pick} />
+          {status !== 'setAside' && <AddBelt items={items} onPick={pick} />}
           {items.length > 0 && (
             <label className="grid content-start gap-1 text-sm text-soft">
               Look for a label, a place, a seller’s number
@@ -186,7 +186,7 @@ export function DrawerPage() {
         <RunningLow low={low} name={name} onPick={pick} />
         <AgedSizes aged={aged} unit={unit} onPick={pick} />
         <Later>
-          <BringIn items={items} />
+          {status !== 'setAside' && <BringIn items={items} />}
           <Button
             disabled={items.length === 0}
             onClick={() => download(`loose-pulley-drawer-${today()}.csv`, writeList(items), 'text/csv')}

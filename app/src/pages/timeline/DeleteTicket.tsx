@@ -4,7 +4,7 @@ import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { listed } from '@loose-pulley/core/base/units';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
 import type { BookBody } from '@loose-pulley/core/shop/book';
-import { changeBook } from '../../state/persistence/book';
+import { changeBook, loadBook } from '../../state/persistence/book';
 import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -20,6 +20,7 @@ export function DeleteTicket() {
   const unit = useUnit();
   const navigate = useNavigate();
   const [asked, setAsked] = useState(false);
+  const status = useAppSelector((state) => state.book.status);
   const book = useAppSelector((state) => state.book.record?.book);
   const out = (book?.takes ?? []).filter(({ ticketId, uncounted }) => ticketId === ticket.id && !uncounted);
   const tries = ticket.drives.flatMap((drive) => drive.tries);
@@ -38,6 +39,14 @@ export function DeleteTicket() {
       {asked ? (
         <>
           <p>It leaves the Bench and the Log. It can be put back from the Log until it is deleted for good there.</p>
+          {status === 'loading' && (
+            <p className="text-soft">Looking into the drawer, whether it has belts out for it…</p>
+          )}
+          {(status === 'failed' || status === 'setAside') && (
+            <p className="text-live">
+              The bench book cannot be read: what it has out for this ticket stays as it is there.
+            </p>
+          )}
           {out.length > 0 && (
             <p>
               <strong>It has {listed(words)} out of the drawer.</strong> What stays with the machine stays off the
@@ -50,7 +59,7 @@ export function DeleteTicket() {
                 Put {out.length === 1 ? 'it' : 'them'} back in the drawer, and delete {ticket.number}
               </Button>
             )}
-            <Button onClick={() => void remove([])}>
+            <Button disabled={status === 'loading'} onClick={() => void remove([])}>
               {out.length > 0 ? `Leave ${out.length === 1 ? 'it' : 'them'} with the machine, and delete` : 'Delete'}{' '}
               {ticket.number}
             </Button>
@@ -58,7 +67,14 @@ export function DeleteTicket() {
           </p>
         </>
       ) : (
-        <Button disabled={!canWrite} onClick={() => setAsked(true)}>
+        <Button
+          disabled={!canWrite}
+          onClick={() => {
+            setAsked(true);
+            // The book is read a while after the page stands: not too late for this.
+            if (status === 'loading') void dispatch(loadBook());
+          }}
+        >
           Delete this ticket
         </Button>
       )}

@@ -17,6 +17,6 @@ export function sayBook({ book, events }: BookRecord): string {
     counted(book.orders.length, 'order'),
     ...(open > 0 ? [`${counted(open, 'day')} of opening hours`] : []),
     ...(book.pins.length > 0 ? [`${counted(book.pins.length, 'step')} set to a time`] : []),
-    `${counted(events.length, 'entry')} of history since ${formatDay(first.at.slice(0, 10))}`,
+    `${counted(events.length, 'entry', 'entries')} of history since ${formatDay(first.at.slice(0, 10))}`,
   ]);
 }

@@ -4,7 +4,8 @@ import ICAL from 'ical.js';
 import { planCalendar } from '../../files/calendar';
 import type { Order } from '../orders';
 import type { TicketSummary } from '../../record/ticket';
-import { durationsOf, jobOf, openFrom, planOf, waitingOf, type DayState } from '.';
+import type { Result } from '../../base/units';
+import { dayReducers, durationsOf, hoursOf, jobOf, openFrom, planOf, waitingOf, type DayState } from '.';
 
 // A Monday, ten in the morning on this machine's clock.
 const NOW = new Date(2026, 10, 23, 10, 0).getTime();
@@ -199,6 +200,24 @@ describe('the plan of a day', () => {
       { numRuns: 25 },
     );
   });
+});
+
+test('two hands say the hours of two days and the places of two kinds: all are heard', () => {
+  const said = (state: DayState, type: keyof typeof dayReducers, body: object): DayState => {
+    const next = (dayReducers[type] as (state: DayState, event: object) => Result<Partial<DayState>>)(state, body);
+    if (!next.ok) throw new Error(next.problem);
+    return { ...state, ...next.value };
+  };
+  let state: DayState = { ...STATE, minutes: {} };
+  const usual = hoursOf(state);
+  state = said(state, 'dayHoursSet', { weekday: 5, shifts: [{ fromMin: 540, toMin: 720 }] });
+  state = said(state, 'dayHoursSet', { weekday: 0, shifts: [] });
+  state = said(said(state, 'placesSet', { benches: 5 }), 'placesSet', { dryingPlaces: 4 });
+  expect(state.hours).toEqual([[], ...usual.slice(1, 5), [{ fromMin: 540, toMin: 720 }], []]);
+  expect(state).toMatchObject({ benches: 5, dryingPlaces: 4 });
+  expect(dayReducers.dayHoursSet(state, { weekday: 1, shifts: [{ fromMin: 720, toMin: 540 }] } as never).ok).toBe(
+    false,
+  );
 });
 
 test('as iCalendar (RFC 5545), read back by a general parser', () => {

@@ -41,5 +41,7 @@ describe('a belt put in by one line', () => {
     ['0 of 1.2x116', 'refused'],
     ['1.2x116 or 1.2x118', 'refused'],
     ['a few belts', 'refused'],
+    // What is too long is refused before it is read.
+    [`3 of 1.2x116 in ${'A'.repeat(200)}`, 'refused'],
   ])('“%s” is %s', (line, meant) => expect(short(line)).toBe(meant));
 });

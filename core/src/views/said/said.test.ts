@@ -107,6 +107,11 @@ describe('a line means the same at either station', () => {
     ]);
     expect(ticket.strip.steps[0]?.removals.at(-1)?.backAt).toBe(AT);
   });
+  test('a line too long for either is refused before it is read, and says so', () => {
+    const said = readSaid('tray out, '.repeat(2000), 'strip', { map: [], chosenId: null });
+    expect(said).toMatchObject({ ways: [], words: [], unread: false });
+    expect(said?.asks).toMatch(/letters at most, and this has 19999/);
+  });
   test('what was cleaned is done on the papers, and no step, no dirt and nothing left of it', () => {
     const ticket = after([['strip', 'limit switch cleaned with contact cleaner']]);
     expect(handBackText(ticket, 'done')).toBe('Limit switch cleaned.');
