@@ -1,4 +1,5 @@
-import { array, number, object, string } from 'yup';
+import { day, fits, id, list, number, shape, text } from '@loose-pulley/core/base/schema';
+import { beltFields } from '@loose-pulley/core/shop/drawer';
 import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
 import { MAY_BE_ORDERED, type Asked, type Offered, type Parcel, type PartsCounter, type Placed } from './port';
 
@@ -27,14 +28,11 @@ async function call<T>(path: string, body?: unknown, silence = NO_ANSWER): Promi
 }
 
 /** An answer that is none of ours says nothing of whether it was ordered. */
-const placedShape = object({
-  reference: string().required().max(80),
-  expectedOn: string().matches(/^\d{4}-\d\d-\d\d$/),
-  lines: array(object({ lineId: string().required(), quantity: number().required(), belt: object().required() })).min(
-    1,
-  ),
+const placedShape = shape({
+  reference: text(80, 1),
+  expectedOn: day(),
+  lines: list(shape({ lineId: id(), quantity: number(1, 10_000), belt: shape(beltFields) }), 500, 1),
 });
-const isPlaced = (answer: unknown): boolean => placedShape.isValidSync(answer, { strict: true });
 
 /** The simulated counter of the demo's own server. */
 export const demoCounter: PartsCounter = {
@@ -42,7 +40,7 @@ export const demoCounter: PartsCounter = {
   ask: (lines: readonly Asked[]) => call<readonly Offered[]>('quote', { lines }),
   async order(number, lines) {
     const placed = await call<Placed>('orders', { number, lines }, MAY_BE_ORDERED);
-    return !placed.ok || isPlaced(placed.value) ? placed : refuse(MAY_BE_ORDERED);
+    return !placed.ok || fits(placedShape, placed.value) ? placed : refuse(MAY_BE_ORDERED);
   },
   parcel: (reference, lines, hurry) =>
     call<Parcel>(`orders/${encodeURIComponent(reference)}${hurry ? '?hurry=1' : ''}`, { lines }),

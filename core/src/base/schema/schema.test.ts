@@ -114,7 +114,22 @@ describe('what is text', () => {
   test('control characters and halves of a character go, out of words and out of JSON, and nothing else does', () => {
     const words = fc.string({
       unit: fc.oneof(
-        fc.constantFrom('\\', '"', 'u0000', 'b', '\n', '\t', '\r', '\u0000', '\b', '\f', '\u001b', '\u007f', '\u0085', 'Ø'),
+        fc.constantFrom(
+          '\\',
+          '"',
+          'u0000',
+          'b',
+          '\n',
+          '\t',
+          '\r',
+          '\u0000',
+          '\b',
+          '\f',
+          '\u001b',
+          '\u007f',
+          '\u0085',
+          'Ø',
+        ),
         fc.string({ unit: 'grapheme', minLength: 1, maxLength: 1 }),
       ),
     });
