@@ -141,7 +141,7 @@ test('what is cleaned is said at Strip, what comes off at Clean: each is known w
   );
   await page.keyboard.press('Alt+4');
   const line = page.getByLabel(/What was found or done/);
-  await expect(page.getByText(/3 places, /)).toBeVisible();
+  await expect(page.getByText('3 places, 1 clean')).toBeVisible();
   await line.fill('mains plug pulled');
   await line.press('Enter');
   await expect(line).toHaveValue('');
