@@ -4,7 +4,7 @@ import { placeInOrder, planDay, type Day, type Job, type Plan, type Shift } from
 import { bellCurve, seeded } from '../../base/statistics';
 import type { DayJob, DayStep } from './steps';
 import { hoursOf } from './hours';
-import { MINUTES_OF_DAY, type DayState, type OpeningShift } from './schema';
+import { MINUTES_OF_DAY, type DayState } from './schema';
 
 const MINUTE_MS = 60_000;
 /** A promise weighs ten times what an open end does. */
