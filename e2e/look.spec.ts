@@ -45,12 +45,14 @@ async function look(page: Page, name: string): Promise<void> {
   for (const width of [390, 820, 1280]) {
     await page.setViewportSize({ width, height: 800 });
     await expect(page.getByRole('main')).not.toContainText('One moment');
-    // What follows the width of the window does so a frame later.
-    await expect
-      .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), {
-        message: `${name}, ${width} wide`,
-      })
-      .toBeLessThanOrEqual(0);
+    // What follows the width of the window does so a frame later; where none comes, the window asks for one by a pixel.
+    let height = 800;
+    const over = async (): Promise<number> => {
+      const px = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      if (px > 0) await page.setViewportSize({ width, height: (height = 1601 - height) });
+      return px;
+    };
+    await expect.poll(over, { message: `${name}, ${width} wide` }).toBeLessThanOrEqual(0);
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('button, select, input:not([type=file]), a')]
         .filter((element) => element.checkVisibility() && !element.closest('p, dd, li > span, h1, .sr-only'))
