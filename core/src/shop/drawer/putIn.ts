@@ -22,14 +22,16 @@ const COUNTS = Object.entries(NUMBERS)
   .join('|');
 /** How many: before “of” or “pieces”, before a ×, or as a word of its own before the size. */
 const HOW_MANY = new RegExp(
-  String.raw`^(?:(\d{1,5})\s*(?:of(?: the)?|pcs|pieces|pc|×(?=\s)|x(?=\s))\s*|(${COUNTS})\s+(?:of\s+(?:the\s+)?)?|a(?:n)?\s+|(\d{1,5})\s+(?=(?:square|round|flat|o-?rings?|rings?)\b))`,
+  String.raw`^(?:(\d{1,5})\s*(?:off?(?: the)?|pcs|pieces|pc|×(?=\s)|x(?=\s))\s*|(${COUNTS})\s+(?:off?\s+(?:the\s+)?)?|a(?:n)?\s+|(\d{1,5})\s+(?=(?:square|round|flat|o-?rings?|rings?)\b))`,
   'i',
 );
 const PLACE = /[\s,]+(?:in(?:to)?|goes (?:in|into|to)|to|at|bin|drawer)\s+(?:drawer\s+|bin\s+)?(.{1,80})$/i;
 /** “from Mallow”, “at 1.30”, “10 pieces”, and a place that is no word: B2, C-14. */
 const FROM = /[\s,]+from\s+(.{1,80}?)(?=[\s,]+(?:at|in|into|to|bin|drawer)\s|$)/i;
-const PRICE = /[\s,]+at\s+(\d{1,5}(?:[.,]\d{1,2})?)(?:\s*(?:each|a piece))?(?=[\s,]|$)/i;
-const COUNT_AFTER = /[\s,]+(\d{1,5})\s*(?:pcs|pieces|pc|of them)\b/i;
+const PRICE = /[\s,]+(?:at|@)\s*(?<=[\s@])(\d{1,5}(?:[.,]\d{1,2})?)(?:\s*(?:each|a piece))?(?=[\s,]|$)/i;
+const COUNT_AFTER = /[\s,]+(?:(\d{1,5})\s*(?:pcs|pieces|pc|off|of them)|(?:qty|quantity)\s*(\d{1,5}))\b/i;
+/** A place by what it is: that word belongs to its name. */
+const NAMED_PLACE = /[\s,]+(?:on\s+)?((?:hook|shelf|box|rack|peg|row)\s+\S.{0,70})$/i;
 const BARE_PLACE = /[\s,]+([A-Z]{1,2}-?\d{1,3})$/;
 
 /** A size within the words of a place: two belts in one line. */
@@ -58,22 +60,25 @@ export function readPutIn(line: string): Result<PutIn> {
       ? ok({ ...before.value, count: Number(count) })
       : refuse(`Read “${line.trim()}”, put right half way. Write the whole line anew, such as “3 of 1.2x116 in A4”.`);
   }
-  const text = withoutFillers(line.trim()).replace(/^(?:put in|add|put)\s+/i, '');
+  const text = withoutFillers(line.trim()).replace(/^(?:put in|add|put|got|have)\s+/i, '');
   const [said = '', figures, word, plain] = HOW_MANY.exec(text) ?? [];
   const named = word === undefined ? undefined : NUMBERS[word.toLowerCase().replaceAll(' ', '_')];
   const all = text.slice(said.length);
   const supplier = FROM.exec(all)?.[1]?.trim() ?? '';
   const priced = PRICE.exec(all)?.[1];
   const price = priced === undefined ? null : Number(priced.replace(',', '.'));
-  const after = COUNT_AFTER.exec(all)?.[1];
+  const [, before, behind] = COUNT_AFTER.exec(all) ?? [];
+  const after = before ?? behind;
   if (after !== undefined && said !== '') return refuse(`Read ${said.trim()} and ${after} pieces. Say once how many.`);
   const rest = all.replace(FROM, '').replace(PRICE, '').replace(COUNT_AFTER, '');
-  const place = PLACE.exec(rest)?.[1]?.trim() ?? BARE_PLACE.exec(rest)?.[1] ?? '';
+  const place =
+    NAMED_PLACE.exec(rest)?.[1]?.trim() ?? PLACE.exec(rest)?.[1]?.trim() ?? BARE_PLACE.exec(rest)?.[1] ?? '';
   if (SIZE_WITHIN.test(place)) return refuse(`Read two belts in one line. Put them in one after the other.`);
   const count = named ?? Number(figures ?? plain ?? after ?? 1);
   if (count < 1 || count > MANY) return refuse(`Read ${count} of them. A place holds 1 to ${MANY}.`);
   const size = rest
     .replace(PLACE, '')
+    .replace(NAMED_PLACE, '')
     .replace(BARE_PLACE, '')
     .replace(/[\s,]+$/, '');
   const plainly = size
