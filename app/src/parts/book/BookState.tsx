@@ -43,8 +43,8 @@ function SetAside({ why }: { readonly why: string }) {
     <section aria-label="Set aside" role="alert" className="my-3 grid gap-2 border-l-4 border-live pl-4">
       <h2 className="text-lg">The bench book is set aside: it cannot be read</h2>
       <p>
-        Why: {why} It is left as it is; tickets are kept apart and go on as ever. Save it raw first. A
-        bench book that was exported earlier can be imported in its place, from the Drawer.
+        Why: {why} It is left as it is; tickets are kept apart and go on as ever. Save it raw first. A bench book that
+        was exported earlier can be imported in its place, from the Drawer.
       </p>
       <p className="flex flex-wrap gap-2">
         <Button onClick={() => void saveRaw()}>Save it raw</Button>
