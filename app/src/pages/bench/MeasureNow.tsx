@@ -1,7 +1,7 @@
 import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { nanoid } from 'nanoid';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { findMethod, METHODS, type Reading, type Taken } from '@loose-pulley/core/belts/measuring';
 import { accountOfReading, takeLine } from '@loose-pulley/core/belts/readingLine';
 import { WordsTaken } from '../../parts/typed/WordsTaken';
@@ -16,6 +16,7 @@ import { Segments } from '../../parts/ui/Segments';
 import { loaderNamed, LOADERS, type Loader, loaderOf } from '@loose-pulley/core/base/loaders';
 import { Select } from '../../parts/ui/Select';
 import { Input } from '../../parts/ui/Input';
+import { useGoOn } from '../../parts/ui/useGoOn';
 
 /** The ways that are offered without a ticket. */
 const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));
@@ -174,7 +175,7 @@ function NewTicketForm({
   readonly onCancel: () => void;
 }) {
   const dispatch = useAppDispatch();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const [machine, setMachine] = useState('');
   const [complaint, setComplaint] = useState('');
   const [chosen, setChosen] = useState<Loader | null>(null);
@@ -184,10 +185,11 @@ function NewTicketForm({
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     setBusy(true);
+    const goOn = leave();
     const id = await dispatch(
       newTicket({ machine: machine.trim(), complaint: complaint.trim(), loader, owner: '', serial: '' }, bodies),
     );
-    void navigate(`/t/${id}/measure`, { state: { start: true } });
+    goOn(`/t/${id}/measure`, { state: { start: true } });
   };
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-3 border-t border-ink pt-3">

@@ -1,17 +1,18 @@
 import { useState, type FormEvent } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { loaderNamed, loaderOf } from '@loose-pulley/core/base/loaders';
 import { readFirst, readOwner } from '@loose-pulley/core/work/ownerLine';
 import { newTicket } from '../../state/persistence/newTicket';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { Input } from '../../parts/ui/Input';
+import { useGoOn } from '../../parts/ui/useGoOn';
 import { WordsTaken } from '../../parts/typed/WordsTaken';
 
 /** What is on the bench? A machine, and what it does wrong: a swap on one page, or the whole way. */
 export function WhatIsOn() {
   const dispatch = useAppDispatch();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const summaries = useAppSelector(selectSummaries);
   const [line, setLine] = useState('');
   const [busy, setBusy] = useState(false);
@@ -27,8 +28,9 @@ export function WhatIsOn() {
   const open = async (where: 'takeIn' | 'swap'): Promise<void> => {
     if (nothing || busy) return;
     setBusy(true);
+    const goOn = leave();
     const id = await dispatch(newTicket({ machine, complaint, loader, owner: '', serial: '' }));
-    void navigate(`/t/${id}/${where}`, { state: { start: true } });
+    goOn(`/t/${id}/${where}`, { state: { start: true } });
   };
   const submit = (event: FormEvent): void => {
     event.preventDefault();

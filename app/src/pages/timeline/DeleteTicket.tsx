@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { listed } from '@loose-pulley/core/base/units';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
@@ -9,6 +8,7 @@ import { deleteOpenTicket } from '../../state/persistence/seldom';
 import { useAppDispatch, useAppSelector, useUnit } from '../../state/store/hooks';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { useGoOn } from '../../parts/ui/useGoOn';
 
 /**
  * Takes the ticket off the bench: asked once more, and it can be put back from the Log until it is deleted for good. What
@@ -18,7 +18,7 @@ export function DeleteTicket() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
   const unit = useUnit();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const [asked, setAsked] = useState(false);
   const status = useAppSelector((state) => state.book.status);
   const book = useAppSelector((state) => state.book.record?.book);
@@ -30,9 +30,10 @@ export function DeleteTicket() {
     return `${item ? beltLabel(item, unit).size : 'a belt'}${tried ? ` (${VERDICT_NAMES[tried.verdict]})` : ''}`;
   });
   const remove = async (bodies: readonly BookBody[]): Promise<void> => {
+    const goOn = leave();
     if (bodies.length > 0 && !(await dispatch(changeBook(bodies)))) return;
     await dispatch(deleteOpenTicket(ticket.id));
-    void navigate('/log');
+    goOn('/log');
   };
   return (
     <section aria-label="Delete" className="mt-8 grid justify-items-start gap-2 border-t border-ink pt-4">
