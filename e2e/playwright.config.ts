@@ -24,6 +24,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: '../test-results/browser.json' }]],
   use: {
     baseURL: BENCH_URL,
+    actionTimeout: PATIENCE_MS,
     viewport: { width: 1280, height: 800 },
     launchOptions: LAUNCH,
     // Each test is a fresh browser: keeping the whole app in it each time would only cost. One file of tests keeps it.

@@ -95,7 +95,7 @@ export async function inLanes(browser, count, url, errors, begin, turn) {
         for (const [what, many] of Object.entries(told)) tally[what] = (tally[what] ?? 0) + many;
       } catch (error) {
         tally['turns that came to no end'] = (tally['turns that came to no end'] ?? 0) + 1;
-        console.error(`turn ${number}:`, String(error).split('\n')[0]);
+        console.error(`turn ${number}:`, String(error).split('\n').slice(0, 6).join(' '));
         for (const page of context.pages()) await page.close().catch(() => undefined);
       }
     }
