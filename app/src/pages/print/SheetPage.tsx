@@ -27,6 +27,7 @@ import { onePage } from './onePage';
 import { CleanOnPaper } from './CleanOnPaper';
 import { Told } from '../../parts/papers/Told';
 import { BenchName, useBenchName } from './BenchName';
+import Conflicts from '../../parts/measuring/Conflicts';
 import { PaperDrawing } from './PaperDrawing';
 import {
   AnswersOnPaper,
@@ -260,6 +261,7 @@ function DriveOnPaper({
       </h3>
       {facts.drive && !facts.driveProblem && <PaperDrawing facts={facts} belt={judgement?.belt} unit={unit} />}
       {facts.driveProblem && <p>{facts.driveProblem}</p>}
+      <Conflicts view={view} />
       <table className="w-full border-collapse">
         <tbody>
           {facts.results.map(({ reading, read, problem, odd }) => (

@@ -11,6 +11,7 @@ import { useUnit } from '../../state/store/hooks';
 import { usePaperBelt } from '../../parts/ticket/usePaperBelt';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useTicket } from '../../parts/ticket/useTicket';
+import Conflicts from '../../parts/measuring/Conflicts';
 import { Button } from '../../parts/ui/Button';
 import { BeltName } from '../../parts/ui/SectionSign';
 import { PrintScale } from './PrintScale';
@@ -143,6 +144,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
   return (
     <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
       <SlipHead number={ticket.number} drive={drive.name} />
+      {!decided && <Conflicts view={view} />}
       <p className="text-[34px] leading-tight font-bold">{beltLabel(belt, unit).size}</p>
       <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-1">
         <dt className="text-soft">Section</dt>

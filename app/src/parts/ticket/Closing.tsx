@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { handBackText, openEnds, type OpenEnd } from '@loose-pulley/core/views/handBack';
 import { FILLED } from '@loose-pulley/core/record/stations';
 import { recordEvent, recordEvents } from '../../state/persistence/recording';
-import { useAppDispatch } from '../../state/store/hooks';
+import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { CommitButton } from '../ui/Button';
 import { useTicket } from './useTicket';
 import { Area } from '../ui/Input';
@@ -13,6 +13,7 @@ import { Area } from '../ui/Input';
 export function Closing() {
   const { ticket, canWrite } = useTicket();
   const dispatch = useAppDispatch();
+  const unit = useUnit();
   const [despite, setDespite] = useState('');
   if (ticket.closedAt) {
     return (
@@ -28,7 +29,7 @@ export function Closing() {
       </section>
     );
   }
-  const ends = openEnds(ticket);
+  const ends = openEnds(ticket, unit);
   const grave = ends.filter((end) => end.grave);
   const told = ends.filter((end) => !end.grave);
   const close = (): void => {

@@ -8,13 +8,17 @@ import {
   type LengthUnit,
   formatSpread,
 } from '@loose-pulley/core/base/units';
+import { lazy, Suspense } from 'react';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useUnit } from '../../state/store/hooks';
 import { MEASURAND_NAMES } from '@loose-pulley/core/record/stations';
 
+const Conflicts = lazy(() => import('../../parts/measuring/Conflicts'));
+
 /** What the readings come to, each with its arithmetic, and what old belt and path say beside each other. */
 export function Findings() {
-  const { facts, mechanism } = useDriveView();
+  const view = useDriveView();
+  const { facts, mechanism } = view;
   const unit = useUnit();
   const write = (mm: number) => formatLength(mm, unit);
   const finding = oldBeltFinding(facts);
@@ -29,6 +33,9 @@ export function Findings() {
   );
   return (
     <div className="grid gap-3">
+      <Suspense fallback={null}>
+        <Conflicts view={view} />
+      </Suspense>
       {facts.driveProblem && <p className="text-lg text-live">{facts.driveProblem}</p>}
       <dl className="grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3">
         <Figure

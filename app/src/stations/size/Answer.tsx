@@ -1,3 +1,4 @@
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { capital } from '@loose-pulley/core/base/units';
 import { nanoid } from 'nanoid';
@@ -27,6 +28,7 @@ import { SectionSign } from '../../parts/ui/SectionSign';
 import { fittingOf } from '@loose-pulley/core/views/machine';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import Conflicts from '../../parts/measuring/Conflicts';
 import { ChanceLine } from './ChanceLine';
 import { FromDrawer } from './FromDrawer';
 import { Sisters } from './Sisters';
@@ -222,6 +224,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const ruledOut = recommendation.after.forbidden(catalogueBelt);
   return (
     <div className="grid gap-3">
+      <Conflicts view={view} />
       {grips !== undefined && !decided && (
         <section aria-label="Keep it" className="grid gap-2 border-y-2 border-ink py-2">
           <p className="text-[26px] leading-tight font-bold">Keep the old belt</p>
@@ -280,7 +283,9 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           disabled={!canWrite}
           onClick={fit}
         >
-          Fit and log this try
+          {chance && chance.works < THRESHOLDS.recommend && !(decided && isBest)
+            ? `Fit it all the same (works in ${inHundred(chance.works)}) and log this try`
+            : 'Fit and log this try'}
         </CommitButton>
         {(grips === undefined || decided) && (
           <CommitButton className="min-h-12 w-full" keyCap={keys?.keep} disabled={!keep} onClick={keep}>
@@ -346,6 +351,8 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
 
 /** What the answer rests on, where that is not a measured path. */
 function fromWhat({ sisters }: DriveView, situation: Situation): string {
+  if (situation.oldAtLeastMm)
+    return 'From the pieces of the old belt alone: it was at least so long, and what crumbled off is guessed.';
   if (situation.pathFromOldBelt)
     return 'From the old belt alone: its path is not measured, and lies where such belts leave it.';
   if (situation.pathFromSisters)

@@ -116,6 +116,11 @@ export function FromDrawer({
   const byMs = nowMs + daysFor(deliveryOf(orders, known?.supplier ?? ''), 0.5) * DAY_MS;
   const points =
     toBuy && here ? Math.round(100 * (worksOf(recommendation, toBuy) - worksOf(recommendation, here))) : undefined;
+  /** What is likelier to fail than to work says so on its own button. */
+  const allTheSame = (one: Candidate): string =>
+    worksOf(recommendation, one) < THRESHOLDS.recommend
+      ? ` all the same, though it works in ${inHundred(worksOf(recommendation, one))}`
+      : '';
   const lies = item && labelWords(item, unit);
   return (
     <section aria-label="From the drawer" className="grid gap-2 border-y border-ink py-2">
@@ -146,12 +151,13 @@ export function FromDrawer({
       <div className="flex flex-wrap gap-2">
         {here && item && (
           <CommitButton disabled={!canWrite} onClick={() => onFit(here)}>
-            Fit {size(here)} from the drawer
+            Fit {size(here)} from the drawer{allTheSame(here)}
           </CommitButton>
         )}
         {toBuy && (
           <Button disabled={!canWrite} onClick={() => order(toBuy)}>
             Order {size(toBuy)}
+            {allTheSame(toBuy)}
           </Button>
         )}
       </div>

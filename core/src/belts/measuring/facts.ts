@@ -1,7 +1,17 @@
 import type { Drive, Groove, Idler, Pulley } from '../../physics/drive';
 import { innerPath } from '../../physics/drive';
-import { combineEstimates, oddOnesOut, rootSumSquares, type Combined, type Estimate } from '../../base/statistics';
+import {
+  modesOf,
+  momentsOfModes,
+  oddOnesOut,
+  rootSumSquares,
+  type Combined,
+  type Estimate,
+} from '../../base/statistics';
+import { findMethod } from './methods';
+import { pathOf, type PathKnown } from './pathOf';
 import { readReading, type ReadReading } from './read';
+import { usualSlips } from './usualSlips';
 import type { Wraps } from './types';
 import type { Measurand, Reading } from './schema';
 
@@ -51,8 +61,13 @@ export interface DriveFacts {
   readonly stringPath?: Combined;
   /** How far round the pulleys a string lies, where that is not one turn. */
   readonly stringWraps?: Wraps;
-  /** The inner path from all that is known of it. */
+  /** The inner path from all that is known of it: the likeliest, with all that it may be otherwise in its spread. */
   readonly path?: Combined;
+  /** What was read several times, one of which must be a misreading, nobody knows which. */
+  readonly apart?: readonly Measurand[];
+  /** What the path may be, where the readings of it do not hang together in one way only. */
+  readonly pathModes?: NonNullable<PathKnown['modes']>;
+  readonly pathConflict?: NonNullable<PathKnown['conflict']>;
   /** The old belt as it came, relaxed: inner length. */
   readonly oldBelt?: Combined;
   /** The same belt after it was warmed to shrink, where it was. */
@@ -158,6 +173,13 @@ function pathFromGeometry(
   return { path: { value: path.value.lengthMm, std } };
 }
 
+/** With such a chance it is known which of several readings is the misreading. No source. */
+const KNOWN = 0.8;
+
+/** Several readings of one thing: all true, or one of them a misreading, and as unsure as that leaves it. */
+const together = (estimates: readonly Estimate[]): Combined | undefined =>
+  estimates.length === 0 ? undefined : momentsOfModes(modesOf(estimates));
+
 /**
  * Puts a drive's readings together: like with like, never the old belt with the path, which are different things.
  * Readings whose section is not measured yet say so and wait.
@@ -168,7 +190,7 @@ function pathFromGeometry(
  */
 export function driveFacts(readings: readonly Reading[], setting: DriveSetting): DriveFacts {
   const combinedOf = (list: readonly ReadReading[]): Combined | undefined =>
-    combineEstimates(list.map(({ estimate }) => estimate));
+    together(list.map(({ estimate }) => estimate));
   const sections = readings.filter(({ measurand }) => measurand === 'section');
   const sectionReads = sections.flatMap((reading) => {
     const read = readReading(reading);
@@ -184,15 +206,23 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     else problems.set(reading.id, read.problem);
   }
   const odd = new Set<string>();
+  const apart = new Set<Measurand>();
   const inRound = (measurand: Measurand, round: number | undefined): readonly Reading[] =>
     MANY_ROUNDS.has(measurand)
       ? readings.filter((one) => one.measurand === measurand && roundOf(one) === round)
       : readings.filter((one) => one.measurand === measurand);
   const combine = (measurand: Measurand, round = rounds(readings, measurand).counts): Combined | undefined => {
-    const usable = inRound(measurand, round).filter(({ id }) => reads.has(id) && !reads.get(id)?.lowerBound);
-    const estimates: Estimate[] = usable.flatMap(({ id }) => reads.get(id)?.estimate ?? []);
-    oddOnesOut(estimates).forEach((index) => odd.add(usable[index]?.id ?? ''));
-    return combineEstimates(estimates);
+    const read = inRound(measurand, round).filter(({ id }) => reads.has(id) && !reads.get(id)?.lowerBound);
+    // A label tells what a belt was, the hand what it is: where there is both the hand counts.
+    const byHand = read.filter(({ method }) => !findMethod(method)?.nominal);
+    const estimatesOf = (list: readonly Reading[]): Estimate[] =>
+      list.flatMap(({ id }) => reads.get(id)?.estimate ?? []);
+    oddOnesOut(estimatesOf(read)).forEach((index) => odd.add(read[index]?.id ?? ''));
+    const ways = modesOf(estimatesOf(byHand.length > 0 ? byHand : read));
+    const [likeliest] = ways;
+    const fits = ways.find(({ misread }) => misread === undefined)?.weight ?? 0;
+    if (likeliest && fits < 0.5 && likeliest.weight < KNOWN) apart.add(measurand);
+    return likeliest && momentsOfModes(ways);
   };
   const known: Partial<Record<Measurand, Combined>> = {};
   const measurands: readonly Measurand[] = [
@@ -233,8 +263,17 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     if (read?.ok) reads.set(reading.id, read.value);
   }
   const stringPath = combine('stringPath');
-  const paths = [geometric.path, stringPath].flatMap((p) => (p ? [{ value: p.value, ownStd: p.std, shared: {} }] : []));
-  const path = combineEstimates(paths);
+  const knownPath = pathOf({
+    pulleys: geometric.path,
+    strings: inRound('stringPath', undefined).flatMap((reading) => {
+      const read = reads.get(reading.id);
+      const slips = read && geometric.path && usualSlips(reading, read.value, geometric.path.value, section?.value);
+      return read ? [{ estimate: read.estimate, slips: slips ?? [] }] : [];
+    }),
+    drive,
+    grooveDepthMm: known.grooveDepth?.value,
+    oldBelt: known.oldBelt,
+  });
   const atLeast = (measurand: Measurand): number | undefined => {
     const bounds = inRound(measurand, rounds(readings, measurand).counts).flatMap(({ id }) => {
       const read = reads.get(id);
@@ -246,6 +285,8 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     const { other } = rounds(readings, measurand);
     return other === undefined ? undefined : combine(measurand, other);
   };
+  // Of strings that do not agree the pulleys tell which.
+  const unsettled = [...apart].filter((one) => one !== 'stringPath' || !geometric.path);
   const trayPullBefore = otherRound('trayPull');
   const warmedBelt = otherRound('oldBelt');
   const grooveSection = sectionOfGroove(known.grooveWidth, known.grooveDepth);
@@ -267,7 +308,10 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     ...(drive && { drive }),
     ...(geometric.problem && { driveProblem: geometric.problem }),
     ...(geometric.path && { geometricPath: geometric.path }),
-    ...(path && { path }),
+    ...(unsettled.length > 0 && { apart: unsettled }),
+    ...(knownPath && { path: knownPath.path }),
+    ...(knownPath?.modes && { pathModes: knownPath.modes }),
+    ...(knownPath?.conflict && { pathConflict: knownPath.conflict }),
     ...(oldBeltAtLeastMm !== undefined && { oldBeltAtLeastMm }),
     ...(stallPullAtLeastN !== undefined && { stallPullAtLeastN }),
   };

@@ -1,5 +1,5 @@
 import type { ReadingResult } from './facts';
-import { findMethod } from './methods';
+import { usualSlips } from './usualSlips';
 
 /** How near an alternative must come to count as the likely reason, relative. */
 const NEAR = 0.015;
@@ -16,13 +16,7 @@ const NEAR = 0.015;
 export function oddReason(odd: ReadingResult, othersMm: number, sectionMm: number | undefined): string | undefined {
   const value = odd.read?.value;
   if (value === undefined || !(othersMm > 0)) return undefined;
-  const { method, aux } = odd.reading;
-  const would = (mm: number): boolean => Math.abs(mm - othersMm) < NEAR * othersMm;
-  if (would(value * Math.PI)) return 'A diameter typed as a length?';
-  if (would(value / Math.PI)) return 'A length typed as a diameter?';
-  if (would(value * 2)) return 'Half of it read, doubled flat?';
-  if (would(value / 2)) return 'The whole length typed as the doubled one?';
-  if (would(value * 25.4) || would(value / 25.4)) return 'Inches taken for millimetres, or the other way round?';
-  const slips = findMethod(method)?.slips?.({ value, othersMm, sectionMm: sectionMm ?? 0, aux }) ?? [];
-  return slips.find(({ wouldBeMm }) => wouldBeMm === undefined || would(wouldBeMm))?.question;
+  return usualSlips(odd.reading, value, othersMm, sectionMm).find(
+    ({ wouldBeMm }) => wouldBeMm === undefined || Math.abs(wouldBeMm - othersMm) < NEAR * othersMm,
+  )?.question;
 }

@@ -26,6 +26,9 @@ const NAMED = [
   'setShare',
   'oldRubber',
   'swelling',
+  'pathMode',
+  'thicker',
+  'oldThicker',
 ] as const;
 /** A stock's own rubber has its coordinate by the name of the shape. They stand after the frictions. */
 const RUBBER_AT = NAMED.indexOf('relaxed');

@@ -30,6 +30,9 @@ export interface Drawn {
 }
 
 const MIN_FRICTION = 0.05;
+/** How far a belt's thickness lies from its name, of ± 0.05 mm; and from a reading of which nothing is said. No source. */
+const MADE_THICK_STD_MM = 0.029;
+const READ_THICK_STD_MM = 0.05;
 /** How closely the arithmetic of set and stretch gives an old belt's length, relative. No source. */
 const OLD_RELATIVE = 0.006;
 /** How far an oily belt has swollen, as the spread of the logarithm. From memory of the trade, no source. */
@@ -94,6 +97,8 @@ export function draw(situation: Situation, z: readonly Float64Array[]): Drawn {
     heldThroughN: need.heldThroughN,
     // Never negative: a belt of just the old section lies in the groove, as the old one did.
     grooveLogRatio: on.groove.map((one) => Math.max(0, GROOVE_LOG_RATIO.best + GROOVE_LOG_RATIO.std * one)),
+    thickerMm: on.thicker.map((one) => MADE_THICK_STD_MM * one),
+    oldThickerMm: on.oldThicker.map((one) => (situation.oldSectionStdMm ?? READ_THICK_STD_MM) * one),
     lengthWithin: on.lengthWithin.map((one) => 2 * below(one) - 1),
     trayPullN: need.trayPullN,
     travelPerTurnMm: need.travelPerTurnMm,
@@ -112,7 +117,18 @@ export function draw(situation: Situation, z: readonly Float64Array[]): Drawn {
 
 /** The path, and the stretch that the drive was made with: the old belt as it is now speaks of both. */
 function drawOld(
-  { priors, path, pathFromOldBelt, oldBelt, oldState = 'unknown', oldSection, motorSurface, drivenSurface }: Situation,
+  {
+    priors,
+    path,
+    pathModes,
+    pathFromOldBelt,
+    oldAtLeastMm = 0,
+    oldBelt,
+    oldState = 'unknown',
+    oldSection,
+    motorSurface,
+    drivenSurface,
+  }: Situation,
   on: Coordinates,
   wide: Float64Array,
   logLikelihood: Float64Array,
@@ -134,7 +150,11 @@ function drawOld(
   const round = oldSection ? Math.PI * oldSection.thicknessMm : 0;
   // A drive unlike the others is one that was misread, too.
   const read = pathFromOldBelt && oldBelt ? oldBelt : path;
-  const measured = each(count, (i) => read.value + read.std * (wide[i] as number) * (on.path[i] as number));
+  const either = !pathFromOldBelt && pathModes ? pathModes : [{ ...read, weight: 1 }];
+  const measured = each(count, (i) => {
+    const { value, std } = eitherOf(either, below(on.pathMode[i] as number));
+    return Math.max(oldAtLeastMm, value + std * (wide[i] as number) * (on.path[i] as number));
+  });
   if (!pathFromOldBelt) {
     // What a stopgap was, the drive was not made with.
     if (!oldBelt || oldState === 'stopgap' || oldState === 'crumbs') return { pathMm: measured, madeStretch };
@@ -154,6 +174,15 @@ function drawOld(
     }
   }
   return { pathMm, madeStretch };
+}
+
+/** The one of several that a chance falls upon, by their weights. */
+function eitherOf<T extends { readonly weight: number }>(several: readonly T[], chance: number): T {
+  const sum = several.reduce((all, { weight }) => all + weight, 0);
+  let left = chance * sum;
+  const found = several.find(({ weight }) => (left -= weight) <= 0) ?? several.at(-1);
+  if (!found) throw new Error('a path is one of none');
+  return found;
 }
 
 /** The pulleys, measured or not. */

@@ -144,7 +144,7 @@ function sectionsOf(samples: Samples, situation: Situation): (section: BeltSecti
  */
 export function playOutcomes(samples: Samples, situation: Situation, belts: readonly JudgedBelt[]): Uint8Array {
   const { count, pathMm, motorRadiusMm, drivenRadiusMm, strainMax, needNmm } = samples;
-  const { grooveLogRatio, lengthWithin } = samples;
+  const { grooveLogRatio, lengthWithin, thickerMm, oldThickerMm } = samples;
   const { oldSection, demands } = situation;
   const { requirements, speed } = demands;
   const { gripMin } = requirements;
@@ -191,11 +191,14 @@ export function playOutcomes(samples: Samples, situation: Situation, belts: read
       if (pullN * (dragMm[i] as number) > (spareNmm[i] as number)) outcome |= STALLS;
       if (stretch - 1 > (strainMax[i] as number)) outcome |= TORN;
       if (speed && (fixed !== undefined || made)) {
+        const older = 1 + (oldThickerMm[i] as number) / (oldSection?.thicknessMm ?? 1);
         const wanted =
           fixed ??
-          ((motorRadiusMm[i] as number) + (made?.motorMm ?? 0)) /
-            ((drivenRadiusMm[i] as number) + (made?.drivenMm ?? 0));
-        const ratio = motorMm / ((drivenRadiusMm[i] as number) + drivenGrowth * thinMm);
+          ((motorRadiusMm[i] as number) + (made?.motorMm ?? 0) * older) /
+            ((drivenRadiusMm[i] as number) + (made?.drivenMm ?? 0) * older);
+        const thicker = thickerMm[i] as number;
+        const ratio =
+          (motorMm + motorGrowth * thicker) / ((drivenRadiusMm[i] as number) + drivenGrowth * (thinMm + thicker));
         if (Math.abs(ratio / wanted - 1) > speed.tolerance) outcome |= WRONG_SPEED;
       }
       outcomes[row + i] = outcome;

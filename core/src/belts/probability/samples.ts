@@ -31,6 +31,9 @@ export interface Samples {
   readonly heldThroughN: Float64Array;
   /** Largest ratio, in logarithm, by which a section may differ from the old one's and still lie in its groove. */
   readonly grooveLogRatio: Float64Array;
+  /** By how much a new belt is thicker than its name, and the old one than was read. */
+  readonly thickerMm: Float64Array;
+  readonly oldThickerMm: Float64Array;
   /** How far a belt's own length lies within its maker's limits, −1 to 1. */
   readonly lengthWithin: Float64Array;
   /** What was drawn of the quantities that a bench could still measure; NaN for a spindle, which has neither. */
@@ -56,6 +59,8 @@ export function valuesOf(samples: Samples, i: number, shape: SectionShape): Driv
     needNmm: at(samples.needNmm),
     stallNmm: at(samples.stallNmm),
     heldThroughN: at(samples.heldThroughN),
+    thickerMm: at(samples.thickerMm),
+    oldThickerMm: at(samples.oldThickerMm),
   };
 }
 
@@ -93,6 +98,8 @@ export function samplesOf(
     stallNmm: list((one) => one.stallNmm),
     heldThroughN: list((one) => one.heldThroughN),
     grooveLogRatio: list((one) => one.grooveLogRatio),
+    thickerMm: list((one) => one.thickerMm ?? 0),
+    oldThickerMm: list((one) => one.oldThickerMm ?? 0),
     lengthWithin: Float64Array.from(lengthWithin),
     trayPullN: unknown,
     travelPerTurnMm: unknown,

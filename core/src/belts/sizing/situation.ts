@@ -26,6 +26,8 @@ export interface Sister {
 export interface Situation {
   /** Inner path, measured or inferred. */
   readonly path: Combined;
+  /** What the path may be, where its readings cannot all be true: any one of these, by its weight. */
+  readonly pathModes?: ReadonlyArray<Combined & { readonly weight: number }> | undefined;
   /** The path was not measured: it is inferred from the old belt, and `path` is a first estimate of that. */
   readonly pathFromOldBelt?: boolean;
   /** Nothing was measured: `path` is what machines of the mechanism have. */
@@ -33,6 +35,8 @@ export interface Situation {
   /** The old belt as it is now, relaxed, and how it was found. */
   readonly oldBelt?: Combined | undefined;
   readonly oldState?: OldState | undefined;
+  /** Of the old belt only pieces were measured: it was at least as long, mm, and `oldBelt` is what it may have been. */
+  readonly oldAtLeastMm?: number | undefined;
   /** What the belt moves was found to go stiffly. */
   readonly stiff?: boolean | undefined;
   /** Machines with the same mechanism, and what the bench said of belts there. */
@@ -48,6 +52,8 @@ export interface Situation {
   readonly idlerSurfaces?: ReadonlyArray<Surface | null> | undefined;
   /** Section of the old belt, which lay in the groove. */
   readonly oldSection?: BeltSection | undefined;
+  /** How well its thickness is known, where it was read. */
+  readonly oldSectionStdMm?: number | undefined;
   /** Pull of the tray, N; never of a spindle, which has none. */
   readonly trayPullN?: Combined | undefined;
   /** What holds the tray while the motor stands; or what the motor has at least. */
@@ -108,19 +114,23 @@ function speedOf(speed: SituationSetting['speed'], driven: Driven): SpeedWanted 
 export function situationOf(facts: DriveFacts, setting: SituationSetting): Result<Situation> {
   if (facts.driveProblem) return refuse(facts.driveProblem);
   const { driven = 'tray', oldState = 'unknown' } = setting;
-  // Of crumbs no length is known; anything else of an old belt says about how long its path is.
-  const oldBelt = oldState === 'crumbs' ? undefined : facts.oldBelt;
+  // Of crumbs only the least is known; anything else of an old belt says about how long its path is.
+  const whole = oldState === 'crumbs' ? undefined : facts.oldBelt;
+  const pieces = !facts.path && !whole && facts.oldBeltAtLeastMm ? ofPieces(facts.oldBeltAtLeastMm) : undefined;
+  const oldBelt = whole ?? pieces;
   const path = facts.path ?? (oldBelt ? pathOfOldBelt(oldBelt, oldState) : setting.mechanismPath);
   if (!path) {
     return refuse(
-      'Measure the path first: both pulleys and the distance between their shafts, a string round them, or the old belt alone.',
+      'Measure the path first: both pulleys and the distance between their shafts, a string round them, or the old belt alone; in pieces it says the least.',
     );
   }
   return ok({
     path,
+    ...(facts.pathModes && { pathModes: facts.pathModes }),
     ...(!facts.path && oldBelt && { pathFromOldBelt: true }),
     ...(!facts.path && !oldBelt && { pathFromSisters: true }),
     oldBelt,
+    ...(pieces && { oldAtLeastMm: facts.oldBeltAtLeastMm }),
     oldState,
     stiff: setting.stiff,
     sisters: setting.sisters,
@@ -130,7 +140,8 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
     motorSurface: setting.motorSurface,
     drivenSurface: setting.drivenSurface,
     idlerSurfaces: setting.idlers?.map(({ surface }) => surface),
-    oldSection: oldSectionOf(facts, setting.oldShape) ?? setting.mechanismSection,
+    oldSection: oldSectionOf(facts, setting.oldShape, oldState) ?? setting.mechanismSection,
+    ...(facts.section && oldState !== 'stopgap' && { oldSectionStdMm: facts.section.std }),
     ...(!isTurned(driven) && {
       trayPullN: facts.trayPull,
       stallPullN: facts.stallPull,
@@ -151,18 +162,31 @@ const ABOVE_OLD: Readonly<Record<OldState, readonly [above: number, std: number]
   broken: [0.018, 0.018],
   swollen: [-0.01, 0.025],
   stopgap: [0.03, 0.05],
-  crumbs: [0.018, 0.1],
+  crumbs: [0.018, 0.03],
 };
+
+/** What crumbles off a belt before its pieces are laid in a row, relative. From memory of the trade, no source. */
+const CRUMBLED = { best: 0.04, std: 0.04 };
+
+/** What a belt may have been of which so much was found. */
+const ofPieces = (atLeastMm: number): Combined => ({
+  value: atLeastMm * (1 + CRUMBLED.best),
+  std: atLeastMm * CRUMBLED.std,
+});
 
 function pathOfOldBelt(oldBelt: Combined, state: OldState): Combined {
   const [above, std] = ABOVE_OLD[state];
   return { value: oldBelt.value * (1 + above), std: Math.hypot(oldBelt.std, std * oldBelt.value) };
 }
 
-/** The section that lay in the drive: of the belt itself, or where that is gone of the groove it lay in. */
-function oldSectionOf(facts: DriveFacts, shape: SectionShape): BeltSection | undefined {
+/**
+ * The section that the drive was made for: of the belt itself, or where that is gone of the groove it lay in. What was
+ * put on for a while tells nothing of it.
+ */
+function oldSectionOf(facts: DriveFacts, shape: SectionShape, state: OldState): BeltSection | undefined {
   const wide = shapeOf(shape).hasWidth;
-  const across = facts.section ?? (wide ? undefined : facts.grooveSection);
+  const groove = wide ? undefined : facts.grooveSection;
+  const across = state === 'stopgap' ? groove : (facts.section ?? groove);
   if (!across) return undefined;
   return {
     shape,

@@ -85,8 +85,14 @@ export function evaluateBelt(
   // What was read of the motor was read through a belt, whose bushes took their part.
   const motorLeftRatio = (values.stallNmm + dragMm * (values.heldThroughN - freshPullN)) / values.needNmm;
   const groove = values.grooveLogRatio - (oldSection ? sectionLogRatio(belt, oldSection) : 0);
-  const wanted = speed && ratioWanted(drive, speed, values, oldSection);
-  const speedOff = wanted === undefined ? undefined : motorRadiusMm / drivenRadiusMm / wanted - 1;
+  const { thickerMm = 0, oldThickerMm = 0 } = values;
+  const made = oldSection && { ...oldSection, thicknessMm: oldSection.thicknessMm + oldThickerMm };
+  const wanted = speed && ratioWanted(drive, speed, values, made);
+  /** A pitch radius by how thick the belt really is. */
+  const truly = (pitchMm: number, bottomMm: number): number =>
+    pitchMm + ((pitchMm - bottomMm) / thicknessMm) * thickerMm;
+  const ratio = truly(motorRadiusMm, values.motorRadiusMm) / truly(drivenRadiusMm, values.drivenRadiusMm);
+  const speedOff = wanted === undefined ? undefined : ratio / wanted - 1;
   const off = speedOff === undefined ? undefined : Math.abs(speedOff);
   const safety: Record<Failure, number> = {
     slack: stretch > 1 ? stretch : 0,

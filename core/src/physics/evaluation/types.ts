@@ -73,6 +73,9 @@ export interface DriveValues {
   /** What the standing motor has; and the strand pull of the belt through which that was read, 0 where it was not. */
   readonly stallNmm: number;
   readonly heldThroughN: number;
+  /** By how much a new belt is thicker than its name, and the old one than was read, mm: of the speed they decide. */
+  readonly thickerMm?: number;
+  readonly oldThickerMm?: number;
 }
 
 /** A belt to be evaluated; `settled` where it gave back its first pull long ago, as an old one has. */

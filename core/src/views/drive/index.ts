@@ -6,4 +6,5 @@ export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } fro
 export { wantedWords } from './wanted';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';
 export { oldBeltTry, remedyTry, withProvisional, type NewTry } from './remedy';
+export { saidAgainst } from './conflicts';
 export { judgedFitted } from './judged';

@@ -15,10 +15,11 @@ import {
   tally,
   TOO_MANY_CYCLES,
 } from '../../work/proving';
-import { counted, listed, plural } from '../../base/units';
+import { counted, listed, plural, type LengthUnit } from '../../base/units';
 import { isOpen, leftOvers, lidNow, openRemoval } from '../../work/strip';
-import { provisionalNow, recheckTargets, type Ticket } from '../../record/ticket';
+import { driveFactsOf, provisionalNow, recheckTargets, type Ticket } from '../../record/ticket';
 import type { StationId } from '../../record/stations';
+import { saidAgainst } from '../drive';
 import { handBackText } from './filled';
 
 /** Something that still speaks against handing back, and where to look. */
@@ -81,7 +82,7 @@ function unspoken(ticket: Ticket): Ticket['drives'] {
  *
  * @example openEnds(ticket)[0]?.words // 'The lid is off.'
  */
-export function openEnds(ticket: Ticket): readonly OpenEnd[] {
+export function openEnds(ticket: Ticket, unit: LengthUnit = 'mm'): readonly OpenEnd[] {
   const ends: OpenEnd[] = [];
   const add =
     (grave: boolean) =>
@@ -99,6 +100,11 @@ export function openEnds(ticket: Ticket): readonly OpenEnd[] {
     tell(`Still as it was found: ${place.name}, ${listed(standing.map((dirt) => DIRT_NAMES[dirt]))}.`, 'clean');
   for (const { one, other } of conflictsOf(ticket))
     tell(`Both cannot be so: ${rowOf(one.kind).name}, and ${rowOf(other.kind).name}. Nobody said which.`, 'find');
+  for (const drive of ticket.drives) {
+    // A belt that was judged right answers more than its readings do.
+    if (drive.tries.at(-1)?.verdict === 'right') continue;
+    for (const { said } of saidAgainst(driveFactsOf(drive), drive, [], unit)) tell(said, 'measure', drive.name);
+  }
   for (const { name, role } of unspoken(ticket))
     tell(
       `Nothing was said of drive ${name}${role === '' ? '' : `, ${role}`}: neither looked at nor tried.`,

@@ -21,6 +21,10 @@ export const stringRound: Method = {
       question: 'The string’s thickness taken off twice?',
       wouldBeMm: value + Math.PI * auxOr(aux, 'stringDiameterMm'),
     },
+    {
+      question: 'Half of it read, doubled flat?',
+      wouldBeMm: 2 * value + Math.PI * auxOr(aux, 'stringDiameterMm'),
+    },
     ...(value > othersMm ? [{ question: 'The string not tight, or thicker than it was said to be?' }] : []),
   ],
   guide: async () => (await import('./path.guide')).stringRound,
