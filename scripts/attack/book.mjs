@@ -191,19 +191,21 @@ export const counter = (random) => async (context, url, _at, number) => {
     turns += 1;
     const first = turns === 1;
     if (first && way === 'dead before') return route.abort();
-    const response = await route.fetch();
+    // A connection that the server just let go is tried again, as a browser does.
+    const response = await route.fetch().catch(() => route.fetch());
     const answer = await response.json().catch(() => null);
     const { number: own } = route.request().postDataJSON();
     if (response.ok()) taken.set(own, new Set([...(taken.get(own) ?? []), answer.reference]));
     if (first && way === 'slow') await pause(500 + random() * 1500);
-    if (first && way === 'twice') await route.fetch();
+    if (first && way === 'twice') await route.fetch().catch(() => undefined);
     if (first && way === 'dead after') return route.abort();
     if (first && way === 'broken after') return route.fulfill({ status: 502, body: '<html>gateway</html>' });
     if (first && way === 'nonsense after')
       return route.fulfill({ status: 200, contentType: 'application/json', body: '{"ok":true}' });
     return route.fulfill({ response });
   });
-  const size = `1.2x${(130 + (number % 50) * 4).toFixed(0)}`;
+  // Sizes that the counter has.
+  const size = `1.2x${(130 + (number % 30) * 4).toFixed(0)}`;
   await page.goto(`${url}/drawer`);
   const add = async (line) => {
     await page.getByLabel(/^Put in:/).fill(line);

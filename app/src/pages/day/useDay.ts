@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import {
   durationsOf,
   jobOf,
+  riskOfBench,
   type DayJob,
   type DayPlan,
   type DayState,
@@ -45,13 +46,14 @@ export function useDay(): DayView {
     [hours, benches, dryingPlaces, pins, minutes],
   );
   const durations = useMemo(() => durationsOf(summaries, minutes), [summaries, minutes]);
+  const past = useMemo(() => riskOfBench(summaries), [summaries]);
   const jobs = useMemo(
     () =>
       summaries
         .filter(({ closedAt }) => closedAt === null)
-        .map((one) => jobOf(one, durations, orders, nowMs))
+        .map((one) => jobOf(one, durations, orders, nowMs, past))
         .reverse(),
-    [summaries, durations, orders, nowMs],
+    [summaries, durations, orders, nowMs, past],
   );
   const [found, setFound] = useState<{ readonly plan: DayPlan; readonly tookMs: number } | null>(null);
   const [trouble, setTrouble] = useState(false);

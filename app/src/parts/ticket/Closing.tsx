@@ -44,11 +44,17 @@ export function Closing() {
   };
   return (
     <section aria-label="Before it goes" className="grid gap-3">
-      <h3 className="mt-3 text-lg">{grave.length > 0 ? 'Before it goes' : 'Nothing stands against it'}</h3>
+      <h3 className="mt-3 text-lg">
+        {grave.length > 0
+          ? 'Before it goes'
+          : told.length > 0
+            ? 'It may go; this is to be known'
+            : 'Nothing stands against it'}
+      </h3>
       <Ends ends={grave} />
       {told.length > 0 && (
         <>
-          <h4 className="text-sm text-soft">Only told, and no reason to wait</h4>
+          {grave.length > 0 && <h4 className="text-sm text-soft">Only told, and no reason to wait</h4>}
           <Ends ends={told} />
         </>
       )}

@@ -235,6 +235,35 @@ describe('one criterion', () => {
     const best = chances.reduce((most, one, index) => (one.works > (chances[most]?.works ?? 0) ? index : most), 0);
     expect([112, 116]).toContain(lengths[best]);
   });
+  test('a thin flat belt’s speed is no surer than its thickness, the old one’s reading included', () => {
+    const thin = { shape: 'flat', thicknessMm: 0.6, widthMm: 4 } as const;
+    const flatDrive: Drive = {
+      motorPulley: { bottomDiameterMm: 4, groove: { form: 'flat' } },
+      drivenPulley: { bottomDiameterMm: 30, groove: { form: 'flat' } },
+      centreDistanceMm: 50,
+      crossed: false,
+    };
+    const path = innerPath(flatDrive);
+    if (!path.ok) throw new Error(path.problem);
+    const failsBySpeed = (oldSectionStdMm: number): number => {
+      const of = situation({
+        drive: flatDrive,
+        path: { value: path.value.lengthMm, std: 0.3 },
+        motorDiameter: { value: 4, std: 0.03 },
+        drivenDiameter: { value: 30, std: 0.03 },
+        oldSection: thin,
+        oldSectionStdMm,
+        demands: { requirements: DEFAULT_REQUIREMENTS, speed: { tolerance: 0.015 } },
+      });
+      const samples = drawSamples(of, 4000, 7);
+      const belt = { ...thin, innerLengthMm: path.value.lengthMm / 1.08, innerLengthToleranceMm: 1 };
+      return probabilitiesOf(playOutcomes(samples, of, [belt]), evenly(4000))[0]?.fails.speed ?? NaN;
+    };
+    expect(failsBySpeed(0.05)).toBeGreaterThan(0.08);
+    expect(failsBySpeed(0.05)).toBeLessThan(0.3);
+    expect(failsBySpeed(0.1)).toBeGreaterThan(failsBySpeed(0.05));
+    expect(failsBySpeed(0)).toBeLessThan(0.08);
+  });
   test('where speed matters a belt that turns it too fast or slow fails by that alone', () => {
     const wanted = (targetRpm: number) =>
       situation({

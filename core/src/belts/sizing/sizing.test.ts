@@ -227,6 +227,33 @@ describe('the rulesOfThumb', () => {
   });
 });
 
+test('a belt in pieces answers by the least it was; a stopgap tells nothing of the section', () => {
+  const pieces = [take('section', 'sectionJaws', 1.2), take('oldBelt', 'inPieces', 120)];
+  const known = situationOf(driveFacts(pieces, flat), {
+    motorSurface: 'clean',
+    drivenSurface: 'clean',
+    oldShape: 'square',
+    oldState: 'crumbs',
+  });
+  if (!known.ok) throw new Error(known.problem);
+  const { oldAtLeastMm = 0, oldBelt, path, pathFromOldBelt } = known.value;
+  expect(pathFromOldBelt).toBe(true);
+  expect(oldBelt?.value).toBeGreaterThan(oldAtLeastMm);
+  expect(path.value).toBeGreaterThan(oldAtLeastMm);
+  const sectionOf = (oldState: 'taut' | 'stopgap', ...more: Reading[]) => {
+    const found = situationOf(driveFacts([...readings, ...more], flat), {
+      motorSurface: 'clean',
+      drivenSurface: 'clean',
+      oldShape: 'square',
+      oldState,
+    });
+    return found.ok ? found.value.oldSection?.thicknessMm : undefined;
+  };
+  expect(sectionOf('taut')).toBeCloseTo(1.2, 6);
+  expect(sectionOf('stopgap')).toBeUndefined();
+  expect(sectionOf('stopgap', take('grooveWidth', 'grooveWidthJaws', 1.4))).toBeCloseTo(1.2, 6);
+});
+
 test('without a path there is no situation, and an impossible drive says why', () => {
   const none = situationOf(driveFacts([], flat), { motorSurface: 'clean', drivenSurface: 'clean', oldShape: 'square' });
   expect(!none.ok && none.problem).toContain('Measure the path first');

@@ -106,7 +106,11 @@ export function meshing(pair: Pair, centreMm = centreDistanceMm(pair)): Meshing 
   const angle = Math.acos(cosW);
   const sum = first.teeth + second.teeth;
   const along = (tip: number, base: number): number => Math.sqrt(Math.max(0, tip ** 2 - base ** 2)) / 2;
-  const path = along(d1.tipMm, d1.baseMm) + along(d2.tipMm, d2.baseMm) - centreMm * Math.sin(angle);
+  // From the pitch point either way until a tip leaves, and never beyond the base tangent, where there is no flank to touch.
+  const tangent = (base: number): number => (base / 2) * Math.tan(angle);
+  const path =
+    Math.min(along(d1.tipMm, d1.baseMm) - tangent(d1.baseMm), tangent(d2.baseMm)) +
+    Math.min(along(d2.tipMm, d2.baseMm) - tangent(d2.baseMm), tangent(d1.baseMm));
   return {
     centreMm,
     contactRatio: path / (Math.PI * m * Math.cos(alpha)),

@@ -81,6 +81,8 @@ describe('pairs, by worked examples after ISO 21771', () => {
     // By the closed formula for standard gears, tables of handbooks to three places (from memory for the last two).
     expect(meshing({ first: gear(z1, 1, x1), second: gear(z2, 1, x2) })?.contactRatio).toBeCloseTo(ratio, 2),
   );
+  test('no contact lies beyond the base tangents: 7 with 63 teeth have 1.04 and not 1.52', () =>
+    expect(meshing({ first: gear(7), second: gear(63) })?.contactRatio).toBeCloseTo(1.04, 2));
   test('further apart there is more play and less contact; too near they do not fit', () => {
     const pair = { first: gear(12, 0.8, 0.3), second: gear(30, 0.8) };
     const a = centreDistanceMm(pair);
@@ -155,6 +157,86 @@ describe('the outline', () => {
     expect(radius * Math.sin(angle)).toBeCloseTo(half, 6);
     // And as a caliper would find it on the points.
     expect(spanOf(gearOutline(of, {}, 400), of, k)).toBeCloseTo(2 * half, 3);
+  });
+  /**
+   * How wide a tooth is that a rack has rolled out: a point is cut away where any place of the rolling tool covers it. By
+   * search over all places, without any formula of the outline.
+   */
+  const rolled = ({ teeth: z, moduleMm: m, shift: x, pressureAngleRad: alpha = Math.PI / 9 }: Gear, radius: number) => {
+    const r = (m * z) / 2;
+    const widest = ((Math.PI / 4 - 1.25 * Math.tan(alpha)) * m * Math.cos(alpha)) / (1 - Math.sin(alpha));
+    const rounding = Math.min(0.38 * m, widest);
+    const [uc, vc] = [
+      (Math.PI / 4) * m - 1.25 * m * Math.tan(alpha) - (rounding * (1 - Math.sin(alpha))) / Math.cos(alpha),
+      rounding - 1.25 * m,
+    ];
+    /** Half the tool's width at a height above its reference line. */
+    const wide = (v: number): number => {
+      if (v < -1.25 * m) return -Infinity;
+      if (v < vc - rounding * Math.sin(alpha)) return uc + Math.sqrt(Math.max(0, rounding ** 2 - (v - vc) ** 2));
+      return (Math.PI / 4) * m + v * Math.tan(alpha);
+    };
+    const covers = (psi: number, theta: number): number => {
+      const u = radius * Math.sin(psi + theta) - r * theta;
+      const v = radius * Math.cos(psi + theta) - r - x * m;
+      return v > 1.3 * m ? -Infinity : wide(v) - Math.abs(u);
+    };
+    const cut = (psi: number): boolean => {
+      const span = Math.min(1.2, 14 / z);
+      const steps = 400;
+      let [best, at] = [-Infinity, 0];
+      for (let i = -steps; i <= steps; i++) {
+        const here = covers(psi, (span * i) / steps);
+        if (here > best) [best, at] = [here, (span * i) / steps];
+      }
+      for (let width = span / steps; width > 1e-9; width *= 0.6)
+        for (const to of [at - width, at + width]) {
+          const here = covers(psi, to);
+          if (here > best) [best, at] = [here, to];
+        }
+      return best > 0;
+    };
+    let [low, high] = [0, Math.PI / z];
+    for (let turn = 0; turn < 34; turn++) {
+      const middle = (low + high) / 2;
+      if (cut(middle)) low = middle;
+      else high = middle;
+    }
+    return Math.PI / z - low;
+  };
+  test.each([
+    [7, 0, 20],
+    [10, 0.45, 20],
+    [14, 0, 14.5],
+    [17, 0, 20],
+    [24, 0.3, 20],
+    [40, 0, 20],
+    [60, 0, 25],
+    [90, -0.3, 20],
+    [120, 0.4, 14.5],
+    [200, 0, 20],
+  ])('of %d teeth shifted %f at %f° is what a rolling rack leaves, to 5 µm', (teeth, shift, degrees) => {
+    const of: Gear = { teeth, moduleMm: 1, shift, pressureAngleRad: (degrees * Math.PI) / 180 };
+    const { halfAngleRad, rootMm, tipMm } = toothProfile(of);
+    for (let i = 1; i < 24; i++) {
+      const radius = rootMm + ((tipMm - rootMm) * i) / 24;
+      expect(Math.abs(radius * (halfAngleRad(radius) - rolled(of, radius))), `at ${radius}`).toBeLessThan(0.005);
+    }
+  });
+  test('has arcs for lands: every point of tip and root lies on its circle, and so do the middles of its chords', () => {
+    const of = gear(9, 1, 0.4);
+    const { rootMm, tipMm } = toothProfile(of);
+    const outline = gearOutline(of);
+    const offs = outline.flatMap(([x, y], at) => {
+      const [nx, ny] = outline[(at + 1) % outline.length] ?? [x, y];
+      const [here, there] = [Math.hypot(x, y), Math.hypot(nx, ny)];
+      const middle = Math.hypot((x + nx) / 2, (y + ny) / 2);
+      return [rootMm, tipMm].flatMap((circle) =>
+        Math.abs(here - circle) < 1e-9 && Math.abs(there - circle) < 1e-9 ? [circle - middle] : [],
+      );
+    });
+    expect(offs.length).toBeGreaterThan(18);
+    expect(Math.max(...offs)).toBeLessThan(0.0011);
   });
   test('grows by the shrink that is entered, and its teeth thin by the backlash', () => {
     const of = gear(20, 0.5);

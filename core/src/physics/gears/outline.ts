@@ -47,6 +47,9 @@ export function toothProfile(gear: Gear, { thinnedMm = 0 }: Making = {}): ToothP
     // No rounder than the tool's tip is wide.
     ((Math.PI / 4 - DEDENDUM * Math.tan(alpha)) * m * Math.cos(alpha)) / (1 - Math.sin(alpha)),
   );
+  // The tool's straight flank ends so deep below the pitch line; deeper than the base tangent it cuts into the flank.
+  const straightMm = DEDENDUM * m - rounding * (1 - Math.sin(alpha)) - x * m;
+  const undercut = straightMm > r * Math.sin(alpha) ** 2 + 1e-9;
   const depth = DEDENDUM * m - rounding - x * m;
   const beside =
     (Math.PI / 4) * m -
@@ -81,14 +84,16 @@ export function toothProfile(gear: Gear, { thinnedMm = 0 }: Making = {}): ToothP
     const cut = filletAt(radius);
     const own = flank(radius);
     if (cut === undefined) return own;
-    return radius <= rb ? cut : Math.min(own, cut);
+    // A fillet runs into its flank and is the tooth up to there; one that undercuts crosses it further out.
+    return undercut && radius > rb ? Math.min(own, cut) : cut;
   };
   const last = rising[rising.length - 1]?.[0] ?? rootMm / 2;
-  // The flank begins where the fillet no longer cuts deeper than it.
+  // The flank begins where the fillet ends, or no longer cuts deeper than it.
   let flankFromMm = Math.max(rb, rootMm / 2);
-  for (const [radius, half] of rising)
-    if (radius > rb && half < flank(radius) - 1e-9) flankFromMm = Math.max(flankFromMm, radius);
-  flankFromMm = Math.min(Math.max(flankFromMm, Math.min(last, tipMm / 2)), tipMm / 2);
+  if (undercut)
+    for (const [radius, half] of rising)
+      if (radius > rb && half < flank(radius) - 1e-9) flankFromMm = Math.max(flankFromMm, radius);
+  flankFromMm = Math.min(undercut ? flankFromMm : Math.max(last, rootMm / 2), tipMm / 2);
   return {
     rootMm: rootMm / 2,
     tipMm: tipMm / 2,
@@ -101,6 +106,8 @@ export function toothProfile(gear: Gear, { thinnedMm = 0 }: Making = {}): ToothP
 
 /** Points along a flank: more of them than the eye or a printer can part. */
 const FLANK_STEPS = 24;
+/** Lands are arcs: their chords lie within this of them, mm. */
+const ARC_WITHIN_MM = 0.001;
 /** Below this width a tooth is pointed, and the tip is drawn where its flanks meet. */
 const POINTED_RAD = 1e-6;
 
@@ -139,16 +146,25 @@ export function gearOutline(gear: Gear, making: Making = {}, flankSteps = FLANK_
   const put = (radius: number, angle: number): void => {
     points.push([scale * radius * Math.sin(-angle), scale * radius * Math.cos(angle)]);
   };
+  /** An arc between two angles, without its ends. */
+  const arc = (radius: number, from: number, to: number): void => {
+    const steps = Math.ceil(Math.abs(to - from) / Math.sqrt((8 * ARC_WITHIN_MM) / radius));
+    for (let i = 1; i < steps; i++) put(radius, from + ((to - from) * i) / steps);
+  };
+  const [[rootMm, rootHalf] = [0, 0]] = side;
+  const [tipMm, tipHalf] = side.at(-1) ?? [0, 0];
   for (let tooth = 0; tooth < z; tooth++) {
     const centre = (2 * Math.PI * tooth) / z;
     // Anticlockwise: up the flank that lies behind, over the tip, down the other.
     for (const [radius, half] of side) put(radius, centre - half);
+    arc(tipMm, centre - tipHalf, centre + tipHalf);
     for (let i = side.length - 1; i >= 0; i--) {
       const [radius, half] = side[i] ?? [0, 0];
       // A pointed tip is one point.
       if (i === side.length - 1 && half <= POINTED_RAD) continue;
       put(radius, centre + half);
     }
+    arc(rootMm, centre + rootHalf, centre + (2 * Math.PI) / z - rootHalf);
   }
   return points;
 }

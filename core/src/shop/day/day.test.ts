@@ -5,7 +5,7 @@ import { planCalendar } from '../../files/calendar';
 import type { Order } from '../orders';
 import type { TicketSummary } from '../../record/ticket';
 import type { Result } from '../../base/units';
-import { dayReducers, durationsOf, hoursOf, jobOf, openFrom, planOf, waitingOf, type DayState } from '.';
+import { dayReducers, durationsOf, hoursOf, jobOf, openFrom, planOf, riskOfBench, waitingOf, type DayState } from '.';
 
 // A Monday, ten in the morning on this machine's clock.
 const NOW = new Date(2026, 10, 23, 10, 0).getTime();
@@ -29,6 +29,7 @@ const ticket = (id: string, of: Partial<TicketSummary> = {}): TicketSummary =>
     timers: [],
     waiting: { for: 'nothing', what: '' },
     wants: [],
+    judged: [],
     promise: null,
     closedAt: null,
     openedAt: iso(NOW),
@@ -72,6 +73,36 @@ const plan = (tickets: readonly TicketSummary[], orders: readonly Order[] = [], 
   const jobs = tickets.map((one) => jobOf(one, durations, orders, nowMs));
   return { jobs, ...planOf({ nowMs, jobs, state, orders }) };
 };
+
+describe('what a promise hangs on beside the hours', () => {
+  const noonTomorrow = { at: iso(NOW + 26 * 60 * MIN), to: 'Mara' };
+  const judged = (right: boolean) => [{ mechanism: 'T9 tray', belt: want.belt, right }];
+  const keptOf = (of: Partial<TicketSummary>) => plan([ticket('1', { promise: noonTomorrow, ...of })]).kept['1'] ?? NaN;
+  test('five fresh tickets of which nothing is known are no sure promise for tomorrow noon', () => {
+    const fresh = ['1', '2', '3', '4', '5'].map((id) => ticket(id, { promise: noonTomorrow }));
+    for (const chance of Object.values(plan(fresh).kept)) {
+      expect(chance).toBeLessThan(0.7);
+      expect(chance).toBeGreaterThan(0.2);
+    }
+  });
+  test('once a belt was judged right nothing of it is open; a belt that is here works as often as it is said to', () => {
+    expect(keptOf({ judged: judged(true) as TicketSummary['judged'] })).toBeGreaterThan(0.97);
+    const here = { ...want, belt: { ...want.belt, chance: 0.5 } };
+    const arrived = orderFor('1', { lines: [{ ...orderFor('1').lines[0], arrived: 1, arrivedAt: iso(NOW) } as never] });
+    const half = plan([ticket('1', { promise: noonTomorrow, wants: [here] })], [arrived]).kept['1'] ?? NaN;
+    expect(half).toBeGreaterThan(0.6);
+    expect(half).toBeLessThan(0.95);
+  });
+  test('the bench’s own past is learned from: where parts were never ordered, fewer are expected', () => {
+    const done = Array.from({ length: 40 }, (_, n) =>
+      ticket(`d${n}`, { closedAt: iso(NOW), judged: judged(true) as TicketSummary['judged'] }),
+    );
+    const past = riskOfBench(done);
+    expect(past.needsParts).toBeLessThan(0.05);
+    expect(past.beltWorks).toBeGreaterThan(0.98);
+    expect(riskOfBench(done.map((one) => ({ ...one, wants: [want] }))).needsParts).toBeGreaterThan(0.9);
+  });
+});
 
 describe('how long things take', () => {
   const done = (minutes: number, mechanism = 'T9 tray') =>
@@ -139,7 +170,8 @@ describe('the plan of a day', () => {
   });
   test('a promise has its chance: certain with days to go, none in the past, and the post makes it doubtful', () => {
     const by = (ms: number) => ({ promise: { to: '', at: iso(ms) } });
-    expect(plan([ticket('1', by(NOW + 4 * 86_400_000))]).kept['1']).toBeGreaterThan(0.97);
+    const settled = { judged: [{ mechanism: 'T9 tray', belt: want.belt, right: true }] as TicketSummary['judged'] };
+    expect(plan([ticket('1', { ...by(NOW + 4 * 86_400_000), ...settled })]).kept['1']).toBeGreaterThan(0.97);
     expect(plan([ticket('1', by(NOW - MIN))]).kept['1']).toBe(0);
     const posted = plan([ticket('1', { ...by(NOW + 2 * 86_400_000), wants: [want] })], [orderFor('1')]).kept['1'] ?? 0;
     expect(posted).toBeGreaterThan(0.02);
@@ -147,7 +179,8 @@ describe('the plan of a day', () => {
   });
   test('a promise is kept with something to spare where nobody else is late for it', () => {
     const others = ['1', '2', '3', '4'].map((id) => ticket(id));
-    const promised = ticket('5', { promise: { to: '', at: iso(NOW + 5 * 60 * MIN) } });
+    const judged = [{ mechanism: 'T9 tray', belt: want.belt, right: true }] as TicketSummary['judged'];
+    const promised = ticket('5', { judged, promise: { to: '', at: iso(NOW + 5 * 60 * MIN) } });
     const made = plan([...others, promised]);
     expect(made.doneMs['5']).toBeLessThanOrEqual(NOW + 4 * 60 * MIN);
     expect(made.kept['5']).toBeGreaterThan(0.9);

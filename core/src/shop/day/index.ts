@@ -12,5 +12,6 @@ export {
   type DayPlan,
   type DayQuestion,
 } from './plan';
+export { riskOf, riskOfBench, type Risk, type RiskOfBench } from './risk';
 export { hoursOf } from './hours';
 export { waitingOf } from './waiting';

@@ -1,7 +1,8 @@
 import type { Order } from '../orders';
-import { arrivesBy } from '../orders';
-import { placeInOrder, planDay, type Day, type Job, type Plan, type Shift } from '../schedule';
+import { arrivesBy, daysFor, deliveryOf, type Delivery } from '../orders';
+import { placeInOrder, planDay, type Day, type Job, type Plan, type Shift, type Step } from '../schedule';
 import { bellCurve, seeded } from '../../base/statistics';
+import type { Risk } from './risk';
 import type { DayJob, DayStep } from './steps';
 import { hoursOf } from './hours';
 import { MINUTES_OF_DAY, type DayState } from './schema';
@@ -63,7 +64,7 @@ export interface DayBlock {
 export interface DayPlan {
   readonly madeAtMs: number;
   readonly blocks: readonly DayBlock[];
-  /** When each ticket is done, as likely as not. */
+  /** When each ticket is done by the plan, where nothing comes between. */
   readonly doneMs: Readonly<Record<string, number>>;
   /** The chance that a ticket is done by the moment it was promised for. */
   readonly kept: Readonly<Record<string, number>>;
@@ -145,6 +146,8 @@ export function planOf(question: DayQuestion, stop?: () => boolean): DayPlan {
   const order = orderOf(day, plan);
   const random = seeded(26_11);
   const bell = bellCurve(random);
+  const riskFor = new Map(jobs.map(({ ticketId, risk }) => [ticketId, risk]));
+  const anyDelivery = deliveryOf(orders, '');
   const done = new Map<string, number[]>(day.jobs.map(({ id }) => [id, []]));
   for (let n = 0; n < SAMPLES; n += 1) {
     const parcelAt = new Map<string, number>();
@@ -157,11 +160,13 @@ export function planOf(question: DayQuestion, stop?: () => boolean): DayPlan {
       ...day,
       jobs: day.jobs.map((job) => ({
         ...job,
-        steps: job.steps.map((step) => {
+        steps: cameBetween(job.steps, riskFor.get(job.id), random, anyDelivery, stepOf).map((step) => {
           const given = stepOf.get(step.id);
           if (!given) return step;
           const parcels = given.parcels.map(arrival);
-          const minutes = Math.max(1, Math.round(given.medianMin * Math.exp(given.logStd * bell())));
+          // What is done twice takes as long twice.
+          const times = step.minutes / Math.max(1, Math.round(given.medianMin));
+          const minutes = Math.max(1, Math.round(times * given.medianMin * Math.exp(given.logStd * bell())));
           const notBefore = parcels.length > 0 ? Math.max(0, round(Math.max(...parcels), nowMs)) : step.notBefore;
           return { ...step, minutes, notBefore };
         }),
@@ -206,6 +211,37 @@ export function planOf(question: DayQuestion, stop?: () => boolean): DayPlan {
     today: of(({ ticketId, stopped }) => (stopped ? undefined : chance(ticketId, closing))),
     left: [...new Set(plan.left.map((stepId) => stepId.split('/')[0] ?? ''))],
   };
+}
+
+/**
+ * A job's steps with what nobody knows of yet: before the belt is fitted a parcel may have to come, and where it does not
+ * do another is fitted, which may have to come as well.
+ */
+function cameBetween(
+  steps: readonly Step[],
+  risk: Risk | undefined,
+  random: () => number,
+  delivery: Delivery,
+  stepOf: ReadonlyMap<string, DayStep>,
+): readonly Step[] {
+  // Always as many numbers drawn, so that one job's luck does not change another's.
+  const [needs, works, again, first, second] = [random(), random(), random(), random(), random()];
+  const fit = steps.findIndex(({ id }) => stepOf.get(id)?.kind === 'fit');
+  if (!risk || fit < 0) return steps;
+  const days = (chance: number): number => Math.round(daysFor(delivery, Math.min(0.999, chance)) * MINUTES_OF_DAY);
+  const waitMin = needs < risk.needsParts ? days(first) : 0;
+  const fails = works >= risk.beltWorks;
+  const againMin = fails && again < risk.orderAgain ? days(second) : 0;
+  return steps.map((step, index): Step => {
+    if (index === fit - 1 && waitMin > 0)
+      return { ...step, waitAfter: Math.max(step.waitAfter, waitMin), waitsAt: 'shelf' };
+    if (index !== fit) return step;
+    return {
+      ...step,
+      ...(fit === 0 && { notBefore: step.notBefore + waitMin }),
+      ...(fails && { minutes: 2 * step.minutes, waitAfter: step.waitAfter + againMin, waitsAt: 'shelf' as const }),
+    };
+  });
 }
 
 /** When the bench closes on the day of a moment, or at that day's end where it is closed. */

@@ -4,6 +4,7 @@ import type { TicketSummary } from '../../record/ticket';
 import { timerState } from '../../base/timers';
 import { beltLabel } from '../../base/shapes';
 import type { Durations } from './durations';
+import { riskOf, riskOfBench, type Risk, type RiskOfBench } from './risk';
 import { partsOf } from './waiting';
 
 /** What is done in one go: stations that belong together. */
@@ -61,10 +62,20 @@ export interface DayJob {
   readonly waits: readonly DayWait[];
   /** Nothing can be planned of it until somebody else has spoken. */
   readonly stopped: 'owner' | 'parts' | null;
+  /** What nobody knows of yet may still come between. */
+  readonly risk: Risk;
 }
 
+const NO_PAST = riskOfBench([]);
+
 /** Hand steps and waits of an open ticket, in order, with their minutes. Times in milliseconds since 1970. */
-export function jobOf(summary: TicketSummary, durations: Durations, orders: readonly Order[], nowMs: number): DayJob {
+export function jobOf(
+  summary: TicketSummary,
+  durations: Durations,
+  orders: readonly Order[],
+  nowMs: number,
+  bench: RiskOfBench = NO_PAST,
+): DayJob {
   const mechanism = summary.mechanisms[0] ?? '';
   const open = (station: StationId): boolean => summary.marks[STATIONS.indexOf(station)] === 'o';
   // What holds work already is behind; its own station goes on until the next is reached.
@@ -131,6 +142,11 @@ export function jobOf(summary: TicketSummary, durations: Durations, orders: read
     machine: summary.machine,
     mechanism,
     promise: summary.promise,
+    risk: riskOf(
+      summary,
+      bench,
+      steps.some(({ kind }) => kind === 'fit'),
+    ),
     steps,
     waits: [...clocks, ...parcels, ...unknown],
     stopped: summary.waiting.for === 'owner' ? 'owner' : parts.unordered.length > 0 || parts.said ? 'parts' : null,

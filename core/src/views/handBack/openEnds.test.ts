@@ -21,8 +21,17 @@ describe('what speaks against handing back', () => {
     expect(ends.some((one) => one.includes('still open'))).toBe(false);
     expect(ends[ends.length - 1]).toBe('What was done is not written yet.');
   });
-  test('nothing, once all is done and answered', () =>
-    expect(words([opening, ...stationsDone, answered, done])).toEqual([]));
+  test('nothing, once all is done and answered; that nothing was done at all is said', () => {
+    const nothing = 'Nothing was measured, taken apart, cleaned, fitted or proved: it goes as it came.';
+    expect(words([opening, ...stationsDone, answered, done])).toEqual([]);
+    expect(words([opening, answered, done])).toContain(nothing);
+    const measured: EventBody = {
+      type: 'readingTaken',
+      driveId: 'drive-a',
+      reading: reading('r', 'section', 'sectionJaws', 1.2),
+    };
+    expect(words([opening, answered, done, measured])).not.toContain(nothing);
+  });
   test('a failure counted and never proved cured; a clean run that failed; no disc tried', () => {
     const base = [opening, ...stationsDone, answered, done];
     expect(words([...base, { type: 'cycleLogged', cycle: cycle('c1', 'bad') }])).toEqual([

@@ -76,6 +76,19 @@ function unspoken(ticket: Ticket): Ticket['drives'] {
   return silent.length === ticket.drives.length ? [] : silent;
 }
 
+const UNTOUCHED = 'Nothing was measured, taken apart, cleaned, fitted or proved: it goes as it came.';
+
+/** Whether anything was done to a machine at all: measured, taken apart, cleaned, fitted or proved. */
+const touched = ({ drives, strip, treatments, cleaning, cycles, checks, timings }: Ticket): boolean =>
+  drives.some(({ readings, tries }) => readings.length > 0 || tries.length > 0) ||
+  strip.steps.length > 0 ||
+  treatments.length > 0 ||
+  cleaning.jam !== null ||
+  cleaning.places.length > 0 ||
+  cycles.length > 0 ||
+  timings.length > 0 ||
+  checks.some(({ state }) => state === 'shown');
+
 /**
  * What speaks against handing a machine back, what matters most first. A gate to be passed by saying why, not a lock; a
  * station needs no signing off.
@@ -160,6 +173,7 @@ export function openEnds(ticket: Ticket, unit: LengthUnit = 'mm'): readonly Open
   if (provisional.text.trim() !== '' && provisional.dueOn === '') {
     tell('Something is provisional, with no day to look at it again.', 'handBack');
   }
+  if (!touched(ticket)) tell(UNTOUCHED, 'find');
   if (handBackText(ticket, 'done').trim() === '') tell('What was done is not written yet.', 'handBack');
   return ends;
 }
