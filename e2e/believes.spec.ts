@@ -149,3 +149,32 @@ test('the old belt alone, then a string, then pulleys: an answer each time, and 
   await expect(page.getByText(/inner diameter 38\.0 mm: inner length 119\.4 mm/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Log it' })).toBeEnabled();
 });
+
+test('a string that cannot be true beside the pulleys is said at once, on paper too, and counted as either until it is gone', async ({
+  page,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await measureBoothDeck(page);
+  await take(page, 'Belt section', '1.2');
+  const fits = page.getByRole('region', { name: 'These do not fit' });
+  await expect(fits).toHaveCount(0);
+  await take(page, 'Path by string', '100');
+  await expect(fits).toContainText('both cannot be true');
+  await expect(fits).toContainText('or measure the old belt');
+  await page.keyboard.press('Alt+6');
+  await chanceSettled(page);
+  await expect(fits).toContainText('Pull a string round once more');
+  await expect(chance(page)).toContainText('Measure the path, more closely');
+  const unsure = await worksIn(page);
+  await page.getByRole('link', { name: 'Slip for the shop' }).click();
+  await expect(page.getByRole('article', { name: 'Slip' })).toContainText('both cannot be true');
+  await page.goBack();
+  await page.keyboard.press('Alt+5');
+  // The old belt lies where the pulleys say: the string stands alone.
+  await take(page, 'Old belt', '66.4');
+  await expect(fits).toContainText('The string stands alone: the old belt lies nearer to the pulleys.');
+  await take(page, 'Path by string', '129.6');
+  await expect(fits).toHaveCount(0);
+  await page.keyboard.press('Alt+6');
+  expect(await worksIn(page)).toBeGreaterThan(unsure + 20);
+});

@@ -204,8 +204,8 @@ export const counter = (random) => async (context, url, _at, number) => {
       return route.fulfill({ status: 200, contentType: 'application/json', body: '{"ok":true}' });
     return route.fulfill({ response });
   });
-  // Sizes that the counter has.
-  const size = `1.2x${(130 + (number % 30) * 4).toFixed(0)}`;
+  // Sizes that the counter has, each once: what is on its way is not put on a list again.
+  const size = `1.2x${(130 + (number % 60) * 2).toFixed(0)}`;
   await page.goto(`${url}/drawer`);
   const add = async (line) => {
     await page.getByLabel(/^Put in:/).fill(line);

@@ -2,7 +2,13 @@ import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { Link } from 'react-router';
 import { ringNames, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { draftBelt } from '@loose-pulley/core/files/drawing';
-import { stockOf, wantedWords, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
+import {
+  limitedWords,
+  stockOf,
+  wantedWords,
+  type DriveView,
+  type Recommendation,
+} from '@loose-pulley/core/views/drive';
 import { inHundred, willDo } from '@loose-pulley/core/belts/probability';
 import { hardnessOf, type Situation } from '@loose-pulley/core/belts/sizing';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
@@ -126,6 +132,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
   const { recommendation, picked, ready } = usePaperBelt(view);
   const { answer, best, decided } = recommendation;
   const belt = picked?.catalogueBelt;
+  const limited = limitedWords(view);
   if (!belt || !(answer || decided) || !ready) return <p className="p-5">One moment.</p>;
   const misfit = recommendation.nothingFits && picked === best;
   if (misfit) return <Misfit view={view} recommendation={recommendation} />;
@@ -145,6 +152,7 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
     <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
       <SlipHead number={ticket.number} drive={drive.name} />
       {!decided && <Conflicts view={view} />}
+      {!decided && limited && <p>{limited}</p>}
       <p className="text-[34px] leading-tight font-bold">{beltLabel(belt, unit).size}</p>
       <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-1">
         <dt className="text-soft">Section</dt>

@@ -42,7 +42,7 @@ function Warming() {
   const before = shrink && shrink.afterMm === null ? shrink.beforeMm : (facts.warmedBelt ?? facts.oldBelt)?.value;
   if (before === undefined || !belt) return null;
   const say = (mm: number): string => `${formatLength(mm, unit)} ${unit}`;
-  const range = facts.path && warmedRange(before, facts.path.value);
+  const range = facts.path && warmedRange(before, facts.path.value, facts.section?.value ?? 0);
   const timer = ticket.timers.findLast(({ placeId, endedAt }) => placeId === belt.place.id && endedAt === null);
   const at = (): string => new Date().toISOString();
   const run = (what: string, minutes: number) =>

@@ -3,7 +3,14 @@ import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { capital } from '@loose-pulley/core/base/units';
 import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
-import { chanceOf, gripsNow, oldBeltTry, wantedWords, type DriveView } from '@loose-pulley/core/views/drive';
+import {
+  chanceOf,
+  gripsNow,
+  limitedWords,
+  oldBeltTry,
+  wantedWords,
+  type DriveView,
+} from '@loose-pulley/core/views/drive';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
 
@@ -28,6 +35,7 @@ import { SectionSign } from '../../parts/ui/SectionSign';
 import { fittingOf } from '@loose-pulley/core/views/machine';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import { toBeHadSet } from '../../state/store/settings';
 import Conflicts from '../../parts/measuring/Conflicts';
 import { ChanceLine } from './ChanceLine';
 import { FromDrawer } from './FromDrawer';
@@ -221,6 +229,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
         : recommendation.after.any
           ? 'Next to try'
           : headings[recommendation.status];
+  const limited = limitedWords(view);
   const ruledOut = recommendation.after.forbidden(catalogueBelt);
   return (
     <div className="grid gap-3">
@@ -245,6 +254,14 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
         <p className="text-soft">
           {label.words} · {catalogueBelt.name}
         </p>
+        {limited && !(decided && isBest) && (
+          <p className="text-live">
+            {limited}{' '}
+            <Button look="quiet" onClick={() => dispatch(toBeHadSet('both'))}>
+              Choose among both
+            </Button>
+          </p>
+        )}
         {!isBest && (
           <Button look="quiet" onClick={() => onPick(null)}>
             Back to the recommended belt

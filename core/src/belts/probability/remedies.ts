@@ -80,6 +80,12 @@ export function stretchedBelt(best: CatalogueBelt | undefined): CatalogueBelt | 
   return best && nextInSeries(siblings, best.innerLengthMm).down;
 }
 
+/** The inner length that a belt had when new, stretched by so much on its path: by its centre line, π times its thickness longer. */
+function mouldedMm(pathMm: number, thicknessMm: number, stretch: number): number {
+  const round = Math.PI * thicknessMm;
+  return (pathMm + round) / (1 + stretch) - round;
+}
+
 /** What warming may leave a belt at, from least to most, where its path is known; it never comes below its moulded length. */
 export interface WarmedRange {
   readonly fromMm: number;
@@ -87,12 +93,14 @@ export interface WarmedRange {
 }
 
 /**
- * The inner length that may be hoped for of a belt that is warmed: a fifth to three fifths of its set comes back.
+ * The inner length that may be hoped for of a belt that is warmed: a fifth to three fifths of its set comes back. What it
+ * was made at is reckoned where it is stretched, on the centre line.
  *
- * @example warmedRange(128, 127).fromMm // 122.1
+ * @param thicknessMm of the belt
+ * @example warmedRange(128, 127, 1.2).fromMm // 121.93
  */
-export function warmedRange(nowMm: number, pathMm: number): WarmedRange {
-  const set = Math.max(0, nowMm - pathMm / (1 + MADE_STRETCH));
+export function warmedRange(nowMm: number, pathMm: number, thicknessMm: number): WarmedRange {
+  const set = Math.max(0, nowMm - mouldedMm(pathMm, thicknessMm, MADE_STRETCH));
   return { fromMm: nowMm - BACK_MAX * set, toMm: nowMm - BACK_MIN * set };
 }
 
@@ -121,7 +129,8 @@ export function remedyBelts(
     const nowMm = perWorld(() => oldBelt.value + oldBelt.std * bell());
     const old = { ...oldSection, innerLengthMm: oldBelt.value, innerLengthToleranceMm: 0, settled: true };
     const warmedMm = perWorld((i) => {
-      const madeMm = (samples.pathMm[i] ?? 0) / (1 + MADE_STRETCH + MADE_SPREAD * bell());
+      const stretch = MADE_STRETCH + MADE_SPREAD * bell();
+      const madeMm = mouldedMm(samples.pathMm[i] ?? 0, oldSection.thicknessMm, stretch);
       const set = Math.max(0, (nowMm[i] ?? 0) - madeMm);
       return (nowMm[i] ?? 0) - between(BACK_MIN, BACK_MAX) * set;
     });

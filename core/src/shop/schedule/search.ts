@@ -87,7 +87,7 @@ export interface Effort {
 }
 
 /**
- * The best plan found: iterated local search over the order of the steps, from the dispatch rule with several looks ahead,
+ * The best plan found: annealing over the order of the steps, from the dispatch rule with several looks ahead,
  * from due dates and from first come, first served; so that it is never worse than that. The same day and effort give
  * the same plan.
  *
@@ -123,41 +123,68 @@ export function planDay(day: Day, { tries, stop }: Effort = { tries: 4000 }): Pl
 
   const random = seeded(20_261_127);
   const pick = (below: number): number => Math.floor(random() * below);
-  /** One step moved elsewhere, or two exchanged; now and then a whole job to the front. */
-  const shaken = (order: readonly number[], strength: number): number[] => {
+  const lateBy = ({ doneAt }: Plan, index: number): number => {
+    const job = day.jobs[index] as Job;
+    return Math.max(0, (doneAt.get(job.id) ?? 1e6) - due(index)) * job.weight;
+  };
+  /** A ticket that is late, the later the likelier; any where none is. */
+  const lateOne = (plan: Plan): number => {
+    const late = all.map((index) => lateBy(plan, index));
+    let left = random() * late.reduce((sum, one) => sum + one, 0);
+    const found = late.findIndex((one) => (left -= one) < 0);
+    return found < 0 ? pick(all.length) : found;
+  };
+  /** An order changed a little: a step moved or two exchanged; a whole ticket moved; a late one, or one step of it, brought forward. */
+  const changed = (order: readonly number[], plan: Plan): number[] => {
     const next = [...order];
-    for (let n = 0; n < strength; n += 1) {
-      const from = pick(next.length);
-      const to = pick(next.length);
-      const kind = random();
-      if (kind < 0.55) next.splice(to, 0, ...next.splice(from, 1));
-      else if (kind < 0.9) [next[from], next[to]] = [next[to] as number, next[from] as number];
-      else {
-        const job = next[from] as number;
-        const others = next.filter((one) => one !== job);
-        others.splice(pick(others.length + 1), 0, ...next.filter((one) => one === job));
-        next.splice(0, next.length, ...others);
-      }
+    const kind = random();
+    if (kind < 0.3) {
+      next.splice(pick(next.length), 0, ...next.splice(pick(next.length), 1));
+    } else if (kind < 0.5) {
+      const [a, b] = [pick(next.length), pick(next.length)];
+      [next[a], next[b]] = [next[b] as number, next[a] as number];
+    } else if (kind < 0.65) {
+      return movedWhole(next, next[pick(next.length)] as number, pick(next.length));
+    } else {
+      const job = lateOne(plan);
+      const places = next.flatMap((one, at) => (one === job ? [at] : []));
+      const from = places[pick(places.length)] ?? 0;
+      const to = pick(from + 1);
+      if (kind < 0.85) next.splice(to, 0, ...next.splice(from, 1));
+      else return movedWhole(next, job, to);
     }
     return next;
   };
-  let current = best;
-  let currentOrder = bestOrder;
-  let stale = 0;
-  while (spent < tries && !(spent % 64 === 0 && stop?.())) {
-    const order = shaken(currentOrder, 1 + (stale > 60 ? 1 : 0));
-    const plan = placed(order);
-    if (!better(current, plan)) {
-      stale = better(plan, current) ? 0 : stale + 1;
-      [current, currentOrder] = [plan, order];
-      if (better(plan, best)) [best, bestOrder] = [plan, order];
-    } else stale += 1;
-    if (stale > STALE) {
-      [current, currentOrder] = [best, shaken(bestOrder, 4)];
-      current = placed(currentOrder);
-      stale = 0;
+  // Annealing: what is a little worse is gone along with, ever less so, and begun anew from the best a few times.
+  const rounds = Math.max(1, Math.round(tries / ROUND));
+  for (let round = 0; round < rounds && spent < tries; round += 1) {
+    let [current, currentOrder] = [best, bestOrder];
+    const until = Math.round((tries * (round + 1)) / rounds);
+    const began = spent;
+    const hot = Math.max(HOT * best.cost, 1);
+    while (spent < until && !(spent % 64 === 0 && stop?.())) {
+      const share = (spent - began) / Math.max(1, until - began);
+      const warmth = hot * COLD ** share;
+      const order = changed(currentOrder, current);
+      const plan = placed(order);
+      const worse = plan.cost - current.cost;
+      if (better(plan, current) || worse <= 0 || random() < Math.exp(-worse / warmth)) {
+        [current, currentOrder] = [plan, order];
+        if (better(plan, best)) [best, bestOrder] = [plan, order];
+      }
     }
   }
   return best;
 }
-const STALE = 220;
+/* How warm a round begins, of the best cost; how much colder it ends; and about how many tries a round has. By trial. */
+const HOT = 0.08;
+const COLD = 0.002;
+const ROUND = 2000;
+
+/** An order in which one ticket's steps stand together, from a place among the others on. */
+function movedWhole(order: readonly number[], job: number, to: number): number[] {
+  const own = order.filter((one) => one === job);
+  const others = order.filter((one) => one !== job);
+  others.splice(Math.min(to, others.length), 0, ...own);
+  return others;
+}

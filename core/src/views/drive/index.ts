@@ -1,6 +1,6 @@
 export { gripsNow } from './grips';
 export { driveView, type Bench, type DriveView, type OfTicket } from './view';
-export { oldSectionOnSale, onSale, stockOf } from './onSale';
+export { limitedWords, oldSectionOnSale, onSale, stockOf } from './onSale';
 export { triedBelt, type MechanismKnown } from './sisters';
 export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
 export { wantedWords } from './wanted';

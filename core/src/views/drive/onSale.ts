@@ -1,3 +1,4 @@
+import { liesWhere, SECTION_SHAPES, shapeOf } from '../../base/shapes';
 import { CATALOGUE, sameSection, stockFor, type CatalogueBelt } from '../../belts/catalogue';
 import { isOldSection } from '../../belts/probability';
 import type { BeltSection } from '../../physics/rubber';
@@ -23,3 +24,16 @@ export const onSale = (
   tried: Pick<Try, 'shape' | 'thicknessMm' | 'widthMm' | 'innerLengthMm'>,
   stock: readonly CatalogueBelt[] = CATALOGUE,
 ) => stock.find((belt) => sameSection(belt, tried) && Math.abs(belt.innerLengthMm - tried.innerLengthMm) < 0.05);
+
+/**
+ * Whether the answer is given among belts or rings alone where both would lie, because this bench says that no other is to
+ * be had: in words that stand beside every such answer.
+ *
+ * For instance limitedWords(view): 'Chosen among rings alone: “To be had here” says so.'
+ */
+export function limitedWords({ drive, toBeHad }: Pick<DriveView, 'drive' | 'toBeHad'>): string | undefined {
+  const lie = SECTION_SHAPES.filter((shape) => liesWhere(shape, drive.oldShape));
+  if (toBeHad === 'both' || lie.every((shape) => shapeOf(shape).soldAs === toBeHad) || lie.length === 1)
+    return undefined;
+  return `Chosen among ${toBeHad} alone: “To be had here” says so.`;
+}

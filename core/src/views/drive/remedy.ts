@@ -57,7 +57,7 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
         ...shared,
         shape: belt.shape,
         thicknessMm: belt.thicknessMm,
-        widthMm: null,
+        widthMm: belt.widthMm ?? null,
         measuredMm: null,
         innerLengthMm: belt.innerLengthMm,
         source: `${belt.name}, ${REMEDIES[id].name}`,
