@@ -77,7 +77,7 @@ module.exports = [
       clean: { holds: 'places, what holds back belt and power' },
       said: { holds: 'a typed line at whatever station: read once, done where it belongs', uses: ['clean', 'strip'] },
       evidence: { holds: 'what a ticket tells the adviser', uses: ['machine'] },
-      handBack: { holds: 'what is open; the letter' },
+      handBack: { holds: 'what is open; the letter', uses: ['drive'] },
       knownBefore: { holds: 'what an earlier ticket knows' },
       remoteIntake: { holds: 'questions for an owner far away' },
     },

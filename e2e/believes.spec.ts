@@ -158,7 +158,7 @@ test('a string that cannot be true beside the pulleys is said at once, on paper 
   await take(page, 'Belt section', '1.2');
   const fits = page.getByRole('region', { name: 'These do not fit' });
   await expect(fits).toHaveCount(0);
-  await take(page, 'Path by string', '100');
+  await take(page, 'Path by string', '112');
   await expect(fits).toContainText('both cannot be true');
   await expect(fits).toContainText('or measure the old belt');
   await page.keyboard.press('Alt+6');

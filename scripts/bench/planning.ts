@@ -20,6 +20,7 @@ function fullBench(nowMs: number): readonly DayJob[] {
     mechanism: '',
     promise: draw() < 0.33 ? { to: '', at: new Date(nowMs + (60 + draw() * 4000) * 60_000).toISOString() } : null,
     stopped: null,
+    risk: { needsParts: 0.4, beltWorks: 0.88, orderAgain: 0.4 },
     waits: [],
     steps: (['look', 'open', 'size', 'fit', 'prove'] as const).slice(Math.floor(draw() * 4)).map((kind): DayStep => ({
       id: `t${n}/${kind}`,

@@ -101,6 +101,7 @@ function Misfit({ view, recommendation }: { readonly view: DriveView; readonly r
   return (
     <article aria-label="Slip" className="mx-auto grid max-w-[180mm] grid-cols-1 gap-4 px-5 py-5">
       <SlipHead number={ticket.number} drive={view.drive.name} />
+      <Conflicts view={view} />
       <p className="text-xl font-bold">Nothing in stock fits.</p>
       <p className="text-lg">{wantedWords(recommendation.answer?.wanted, unit)}</p>
       <PrintScale />

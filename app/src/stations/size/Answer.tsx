@@ -233,7 +233,6 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const ruledOut = recommendation.after.forbidden(catalogueBelt);
   return (
     <div className="grid gap-3">
-      <Conflicts view={view} />
       {grips !== undefined && !decided && (
         <section aria-label="Keep it" className="grid gap-2 border-y-2 border-ink py-2">
           <p className="text-[26px] leading-tight font-bold">Keep the old belt</p>
@@ -268,6 +267,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           </Button>
         )}
       </div>
+      {!(decided && isBest) && <Conflicts view={view} />}
       {nothingFits && isBest && <p>{wantedWords(recommendation.answer?.wanted, unit)}</p>}
       {decided && isBest ? (
         <p className="border-y-2 border-ink py-2">
@@ -300,9 +300,10 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
           disabled={!canWrite}
           onClick={fit}
         >
+          Fit and log this try
           {chance && chance.works < THRESHOLDS.recommend && !(decided && isBest)
-            ? `Fit it all the same (works in ${inHundred(chance.works)}) and log this try`
-            : 'Fit and log this try'}
+            ? `, though it works in ${inHundred(chance.works)}`
+            : ''}
         </CommitButton>
         {(grips === undefined || decided) && (
           <CommitButton className="min-h-12 w-full" keyCap={keys?.keep} disabled={!keep} onClick={keep}>

@@ -83,7 +83,7 @@ const stated = (one: SuccessProbability): SuccessProbability => ({ ...one, works
  *
  * @param quick leaves out what a first look does not need: remedies, the values of measuring, surprises, the chances without
  *   sisters
- * @example answerProbability({ situation, belts: CATALOGUE, tries: [], seed: 1 }, 4000).belts['square-1.2-116']?.works // 0.86
+ * @example answerProbability({ situation, belts: CATALOGUE, tries: [], seed: 1 }, 4000).belts['square-1.2-116']?.works // 0.81
  */
 export function answerProbability(question: ProbabilityQuestion, draws: number, quick = false): ProbabilityAnswer {
   const { situation, belts, tries, oldBelt, warmedBelt, seed } = question;

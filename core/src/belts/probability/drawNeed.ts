@@ -1,19 +1,6 @@
 import { isTurned } from '../../base/loaders';
-import { pullPrior, relativeOf, type Situation, type Spread } from '../sizing';
+import { pullPrior, type Situation } from '../sizing';
 import { each, LOG_UNLIKELY, logDensity, spreadOf, type Coordinates } from './columns';
-
-/** By how much less far a heavier tray is moved in a turn, in logarithms. Our judgement, no source. */
-const GEARED = 0.5;
-
-/** What a tray is moved by one turn of a motor that was chosen for it: a heavy one is geared lower. */
-function gearedFor(healthyN: Float64Array, usual: Spread, travel: Spread) {
-  const relative = relativeOf(travel);
-  const explained = GEARED * relativeOf(usual);
-  return {
-    bestMm: healthyN.map((one) => travel.best * (usual.best / one) ** GEARED),
-    relative: Math.sqrt(Math.max(relative ** 2 - explained ** 2, (relative / 2) ** 2)),
-  };
-}
 
 /** What the belt has to move, what it had to while that was healthy, and what the motor has. */
 export function drawNeed(
@@ -43,25 +30,17 @@ export function drawNeed(
     };
   }
   const usual = pullPrior(driven, priors);
+  const travelPerTurnMm = travel ? spreadOf(travel, on.travel) : spreadOf(priors.travelPerTurnMm, on.travel, wide);
   const efficiency = spreadOf(priors.efficiency, on.efficiency);
-  // A pull that was measured is that of the tray as it is; what is believed is that of a healthy one.
-  const drawn = spreadOf(pull ?? usual, on.pull, wide);
-  const trayPullN = pull ? drawn : each(count, (i) => (drawn[i] as number) * (stiffness[i] as number));
-  const healthyN = each(count, (i) => (trayPullN[i] as number) / (stiffness[i] as number));
-  const geared = gearedFor(healthyN, usual, priors.travelPerTurnMm);
-  const travelPerTurnMm = travel
-    ? spreadOf(travel, on.travel)
-    : each(
-        count,
-        (i) =>
-          (geared.bestMm[i] as number) * Math.exp(geared.relative * (wide[i] as number) * (on.travel[i] as number)),
-      );
   /** Torque at the motor for each newton at the tray. */
   const perN = each(
     count,
     (i) => (travelPerTurnMm[i] as number) / (2 * Math.PI * Math.min(0.95, efficiency[i] as number)),
   );
-  const healthyNmm = each(count, (i) => (healthyN[i] as number) * (perN[i] as number));
+  // A pull that was measured is that of the tray as it is; what is believed is that of a healthy one.
+  const drawn = spreadOf(pull ?? usual, on.pull, wide);
+  const trayPullN = pull ? drawn : each(count, (i) => (drawn[i] as number) * (stiffness[i] as number));
+  const healthyNmm = each(count, (i) => ((trayPullN[i] as number) / (stiffness[i] as number)) * (perN[i] as number));
   const needNmm = each(count, (i) => (trayPullN[i] as number) * (perN[i] as number));
   const heldThroughN = none();
   let stallNmm: Float64Array;
@@ -79,11 +58,7 @@ export function drawNeed(
   for (let i = 0; i < count; i++) {
     const times = wide[i] as number;
     let log = logLikelihood[i] as number;
-    if (pull) log += logDensity(healthyN[i] as number, usual, times);
-    if (travel) {
-      const best = geared.bestMm[i] as number;
-      log += logDensity(travelPerTurnMm[i] as number, { best, std: geared.relative * best }, times);
-    }
+    if (pull) log += logDensity((trayPullN[i] as number) / (stiffness[i] as number), usual, times);
     // The motor was made for a healthy tray; a stiff one does not make it stronger.
     if (stallPullN) log += logDensity((stallNmm[i] as number) / (healthyNmm[i] as number), stallFactor, times);
     else if (

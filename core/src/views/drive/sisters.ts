@@ -2,8 +2,11 @@ import { THRESHOLDS } from '../../base/thresholds';
 import { liesWhere } from '../../base/shapes';
 import type { Sister } from '../../belts/sizing';
 import type { DriveRecord, Try } from '../../record/stations';
-import { driveFactsOf, type Ticket } from '../../record/ticket';
+import { driveFactsOf, remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
 import { combineEstimates, type Combined } from '../../base/statistics';
+
+/** Belts that are as they are sold. */
+const NEW: ReadonlySet<RemedyKind> = new Set(['newBelt', 'ring']);
 
 /** The limit of a belt's own length where it is not in the catalogue, relative; and of one that was measured, mm. */
 const LIMIT = 0.01;
@@ -50,8 +53,8 @@ export function sistersOf(
           motorSurface: one.motorSurface,
           drivenSurface: one.drivenSurface,
           tries: one.tries.flatMap((each) =>
-            // A band put on in place of a belt tells of its own rubber, which nobody knows.
-            each.verdict === 'untried' || !liesWhere(each.shape, oldShape)
+            // A band tells of its own rubber, which nobody knows, and so does an old belt that was put on again.
+            each.verdict === 'untried' || !liesWhere(each.shape, oldShape) || !NEW.has(remedyOf(each))
               ? []
               : [{ belt: triedBelt(each), verdict: each.verdict }],
           ),
