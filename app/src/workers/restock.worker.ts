@@ -1,4 +1,5 @@
 import './living';
+import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { cover, type Cover, type RestockQuestion } from '@loose-pulley/core/shop/restock';
 
 export interface RestockAsked {
@@ -11,5 +12,5 @@ const PATIENCE_MS = 20_000;
 addEventListener('message', ({ data: { question, budget } }: MessageEvent<RestockAsked>) => {
   const until = performance.now() + PATIENCE_MS;
   const { demands, owned, offers } = question;
-  postMessage(cover(demands, owned, offers, budget, () => performance.now() > until) satisfies Cover);
+  postMessage(cover(demands, owned, offers, budget, () => performance.now() > until, THRESHOLDS.stocked) satisfies Cover);
 });

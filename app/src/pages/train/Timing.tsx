@@ -1,7 +1,15 @@
 import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { looksRight, memberWords, nextTrial, timed, toothMm, type Member } from '@loose-pulley/core/physics/train';
+import {
+  looksRight,
+  memberWords,
+  nextTrial,
+  PLAY_MM,
+  timed,
+  toothMm,
+  type Member,
+} from '@loose-pulley/core/physics/train';
 import { trainView } from '@loose-pulley/core/views/train';
 import { capital, counted, listed, parseNumber } from '@loose-pulley/core/base/units';
 
@@ -82,6 +90,14 @@ export function Timing({ member }: { readonly member: Member }) {
       {wrong.length > 0 && (
         <p className="text-[15px]">
           Looks right and is not: {listed(wrong.map(String))} teeth out bring every mark back.
+        </p>
+      )}
+      {marked.length === 0 && each !== undefined && (
+        <p className="text-[15px]">
+          Nothing of the train carries a mark: every tooth looks right while it is put together.{' '}
+          {each > PLAY_MM
+            ? `Only where the ${moved} stands at its end tells: ${each.toFixed(1)} mm for each tooth.`
+            : `One tooth is less than the play at the end of the ${moved}’s travel: nothing to be seen tells it, only whether the switch is reached.`}
         </p>
       )}
       {loaderOf(ticket.loader).has.homing && (

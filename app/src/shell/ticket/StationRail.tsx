@@ -41,9 +41,11 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
     if (treatments.length > 0) return `${counted(places.length, 'place')}, ${counted(treatments.length, 'treatment')}`;
   }
   if (station === 'measure' && drive) {
-    const { path } = driveFactsOf(drive);
+    const { path, pathConflict } = driveFactsOf(drive);
     return path
-      ? `path ${formatLength(path.value, unit)} ± ${formatSpread(2 * path.std, unit)}`
+      ? pathConflict && !pathConflict.alone
+        ? `path ${formatLength(pathConflict.pulleys.value, unit)} or ${formatLength(pathConflict.string.value, unit)}`
+        : `path ${formatLength(path.value, unit)} ± ${formatSpread(2 * path.std, unit)}`
       : drive.readings.length > 0
         ? counted(drive.readings.length, 'reading')
         : 'no readings';

@@ -1,6 +1,6 @@
 import { seatedRadiusMm } from '@loose-pulley/core/physics/drive';
 import { oldBeltFinding } from '@loose-pulley/core/belts/sizing';
-import { findMethod } from '@loose-pulley/core/belts/measuring';
+import { findMethod, type PathConflict } from '@loose-pulley/core/belts/measuring';
 import {
   formatInchFraction,
   formatLength,
@@ -41,6 +41,7 @@ export function Findings() {
         <Figure
           name="Path, inner length"
           value={facts.path}
+          either={facts.pathConflict?.alone ? undefined : facts.pathConflict}
           write={write}
           unit={unit}
           empty="needs both pulleys and their distance, or a string"
@@ -129,12 +130,15 @@ export function Findings() {
 function Figure({
   name,
   value,
+  either,
   write,
   unit,
   empty,
 }: {
   readonly name: string;
   readonly value: { value: number; std: number } | undefined;
+  /** Two that cannot both be true, neither of them likelier. */
+  readonly either?: PathConflict | undefined;
   readonly write: (mm: number) => string;
   readonly unit: LengthUnit;
   readonly empty: string;
@@ -142,7 +146,14 @@ function Figure({
   return (
     <div>
       <dt className="text-sm text-soft">{name}</dt>
-      {value ? (
+      {either ? (
+        <dd>
+          <span className="text-2xl font-semibold">
+            {write(either.pulleys.value)} or {write(either.string.value)}
+          </span>{' '}
+          <span className="text-soft">{unit}</span>
+        </dd>
+      ) : value ? (
         <dd>
           <span className="text-2xl font-semibold">{write(value.value)}</span>{' '}
           <span className="text-soft">

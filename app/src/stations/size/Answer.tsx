@@ -225,7 +225,9 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
     : decided
       ? 'Right on this machine'
       : nothingFits
-        ? 'Nothing in stock fits; nearest is'
+        ? facts.pathConflict
+          ? 'Open until the readings fit; nearest is'
+          : 'Nothing in stock fits; nearest is'
         : recommendation.after.any
           ? 'Next to try'
           : headings[recommendation.status];
@@ -268,7 +270,7 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
         )}
       </div>
       {!(decided && isBest) && <Conflicts view={view} />}
-      {nothingFits && isBest && <p>{wantedWords(recommendation.answer?.wanted, unit)}</p>}
+      {nothingFits && isBest && !facts.pathConflict && <p>{wantedWords(recommendation.answer?.wanted, unit)}</p>}
       {decided && isBest ? (
         <p className="border-y-2 border-ink py-2">
           <strong>Judged right here, on the bench.</strong> That stands, whatever a calculation says, until a later

@@ -52,6 +52,7 @@ export function ChanceLine({
       )}
       {settled && answer && !worth && (
         <p className="text-sm text-soft">
+          {chance && chance.works >= THRESHOLDS.recommend && 'Good enough to go by. '}
           Worked out for every reading not yet taken: none would better the choice by one in a hundred.
         </p>
       )}

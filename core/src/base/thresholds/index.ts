@@ -29,6 +29,8 @@ export const THRESHOLDS = {
   provenTries: 2,
   /** From so many machines on, the mechanism's own path is told before anything is measured. */
   machinesEnough: 3,
+  /** A size is bought for stock where it serves at least so many more jobs a year: less nobody would see. */
+  stocked: 0.05,
   /** A cause is called found from here on; the table is right in about nine of ten of them. */
   sureCause: 0.8,
   /** Below this a cause is no reason to ask further. */

@@ -7,6 +7,7 @@ export { isForce } from './types';
 export type { Aux, Converted, Guide, KnownOfDrive, Method, Slip, Wraps, WriteLength } from './types';
 export { MEASURANDS, reading, type AuxKey, type Measurand, type Reading } from './schema';
 export { conflictWords, type ConflictSaid } from './conflictWords';
+export type { PathConflict } from './pathOf';
 export { oddReason } from './oddReason';
 export { inHand, takeInHand, otherThanLabelled, type InHand } from './inHand';
 export { sameWay, type SameWay } from './sameWay';

@@ -358,7 +358,27 @@ describe('machines with the same mechanism', () => {
     const loose = alone - works([sister('tooLoose')]);
     const oily = alone - works([sister('tooLoose', { drivenSurface: 'oily' })]);
     expect(oily).toBeLessThan(0.6 * loose);
+    // A tray that went stiffly there explains a belt that slipped.
+    expect(alone - works([sister('tooLoose', { stiff: true })])).toBeLessThan(0.85 * loose);
   });
+});
+
+test('a path that may be either of two is drawn as either, and reading it again is worth the most', () => {
+  const either = situation({
+    path: { value: 127.1, std: 12 },
+    pathModes: [
+      { value: 127.1, std: 0.5, weight: 0.6 },
+      { value: 110, std: 1, weight: 0.4 },
+    ],
+  });
+  const samples = drawSamples(either, 4000, 9);
+  const short = samples.pathMm.filter((one) => one < 118).length / 4000;
+  expect(short).toBeCloseTo(0.4, 1);
+  expect(samples.pathMm.some((one) => one > 114 && one < 122)).toBe(false);
+  const near = CATALOGUE.filter(({ innerLengthMm }) => innerLengthMm > 90 && innerLengthMm < 125);
+  const [first] = valueOfMeasuring(samples, either, playOutcomes(samples, either, near), evenly(4000));
+  expect(first?.what).toBe('path');
+  expect(first?.gain).toBeGreaterThan(0.2);
 });
 
 test('the value of a measurement: none is below nothing, a known pull is worth no more, and an unknown one is worth most here', () => {

@@ -54,7 +54,8 @@ function addSister(
   const friction = (surface: Sister['motorSurface'], z: Float64Array) =>
     each((i) => Math.max(0.05, priors.friction[surface].best + priors.friction[surface].std * at(wide, i) * at(z, i)));
   const pathMm = each((i) => at(samples.pathMm, i) * (1 + priors.betweenMachines * at(zPath, i)));
-  const stiff = each((i) => Math.exp(Math.abs(priors.stiffnessLogStd * at(wide, i) * at(zStiff, i))));
+  const found = sister.stiff ? priors.stiffnessLogStd : 0;
+  const stiff = each((i) => Math.exp(Math.abs(priors.stiffnessLogStd * at(wide, i) * at(zStiff, i)) + found));
   if (sister.path) {
     const { value, std } = sister.path;
     for (let i = 0; i < count; i++) logLikelihood[i]! -= 0.5 * ((value - at(pathMm, i)) / Math.hypot(std, 0.3)) ** 2;

@@ -16,6 +16,8 @@ export interface Sister {
   readonly trayPullN?: Combined | undefined;
   readonly motorSurface: Surface;
   readonly drivenSurface: Surface;
+  /** What its belt moves was found to go stiffly there. */
+  readonly stiff?: boolean | undefined;
   readonly tries: ReadonlyArray<{
     readonly belt: Belt & { readonly innerLengthToleranceMm: number };
     readonly verdict: 'right' | 'tooLoose' | 'tooTight' | 'twisted';

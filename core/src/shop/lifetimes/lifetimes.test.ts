@@ -90,6 +90,14 @@ describe('the log', () => {
       ['t3', false, 517],
     ]);
   });
+  test('two machines of one name of which neither owner nor serial is known are not one that came back', () => {
+    const twice = (owner: string) => [
+      ticket(1, '2026-01-01', '2026-01-02', { owner, serial: '' }),
+      ticket(2, '2026-03-01', '2026-03-02', { owner, serial: '' }),
+    ];
+    expect(totalsOf(twice('Booth 2')).returned).toBe(1);
+    expect(totalsOf(twice('')).returned).toBe(0);
+  });
   test('what came again within a year is counted; so are minutes', () => {
     expect(totalsOf(log, log)).toMatchObject({
       tickets: 4,

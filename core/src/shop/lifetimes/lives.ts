@@ -5,9 +5,14 @@ const DAY_MS = 86_400_000;
 const YEAR_DAYS = 365;
 const DAYS_OF_MONTH = 30.44;
 
-/** What tells one machine from another: its serial number, else its name with its owner. */
-const machineOf = ({ serial, machine, owner }: TicketSummary): string =>
-  (serial.trim() !== '' ? `${machine} # ${serial}` : `${machine} @ ${owner}`).trim().toLowerCase();
+/**
+ * What tells one machine from another: its serial number, else its name with its owner. Of two of one name of which
+ * neither is known nobody can say that one came back.
+ */
+const machineOf = ({ id, serial, machine, owner }: TicketSummary): string => {
+  if (serial.trim() !== '') return `${machine} # ${serial}`.trim().toLowerCase();
+  return owner.trim() !== '' ? `${machine} @ ${owner}`.trim().toLowerCase() : id;
+};
 
 /** The tickets of each machine, oldest first. */
 function byMachine(summaries: readonly TicketSummary[]): ReadonlyMap<string, readonly TicketSummary[]> {

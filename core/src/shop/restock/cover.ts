@@ -55,6 +55,7 @@ const NEARLY = 1e-9;
  * The offers that serve the most expected jobs for a sum, owned belts counted as there already.
  *
  * @param owned the best chance that what is in the drawer gives each job
+ * @param least jobs that a belt must add to be bought: what adds less changes nothing that anybody would see
  * @param stop asked now and then; true ends the search with the best found so far, not proved
  * @example cover([{ id: 'T9', expected: 3 }], [0], [{ id: '116', cost: 2, chances: [0.9] }], 5).served // 2.7
  */
@@ -64,6 +65,7 @@ export function cover(
   offers: readonly Offer[],
   budget: number,
   stop: () => boolean = () => false,
+  least = NEARLY,
 ): Cover {
   const start = demands.map((_, index) => owned[index] ?? 0);
   const useful = undominated(offers.filter((one) => one.cost <= budget && gainOf(demands, start, one) > NEARLY));
@@ -108,11 +110,26 @@ export function cover(
   };
   walk([], start, budget, useful);
 
-  const reached = best.offers.reduce<readonly number[]>((at, one) => withOffer(at, one), start);
+  const servedWith = (list: readonly Offer[]): number =>
+    servedBy(
+      demands,
+      list.reduce<readonly number[]>((at, one) => withOffer(at, one), start),
+    );
+  // What is missed by next to nobody is left in the shop, the least first.
+  let kept = best.offers;
+  for (;;) {
+    const all = servedWith(kept);
+    const losses = kept.map((one) => ({ one, loss: all - servedWith(kept.filter((other) => other !== one)) }));
+    const [weakest] = losses.sort((a, b) => a.loss - b.loss);
+    if (!weakest || weakest.loss >= least - NEARLY) break;
+    kept = kept.filter((one) => one !== weakest.one);
+  }
+  best = { offers: kept, served: servedWith(kept) };
+  const reached = kept.reduce<readonly number[]>((at, one) => withOffer(at, one), start);
   const next = offers
     .filter((one) => !best.offers.includes(one))
     .map((one) => ({ id: one.id, cost: one.cost, adds: gainOf(demands, reached, one) }))
-    .filter(({ adds }) => adds > NEARLY)
+    .filter(({ adds }) => adds >= least)
     .sort((a, b) => b.adds - a.adds || a.cost - b.cost)[0];
   return {
     bought: best.offers.map(({ id }) => id),

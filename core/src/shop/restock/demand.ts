@@ -57,7 +57,11 @@ export function restockQuestion(
     of(one);
     if (!known) seen.set(mechanism, [...all, one]);
   };
-  for (const { judged, wants, mechanisms } of summaries) {
+  for (const { judged: judgedHere, wants, mechanisms: named, machine } of summaries) {
+    // Until its mechanism has a name a machine stands for itself.
+    const nameOf = (mechanism: string): string => mechanism.trim() || machine.trim();
+    const judged = judgedHere.map((one) => ({ ...one, mechanism: nameOf(one.mechanism) }));
+    const mechanisms = named.length > 0 ? named.map(nameOf) : [nameOf('')];
     const fitted = new Set(
       [...judged.map(({ mechanism }) => mechanism), ...(wants.length > 0 ? mechanisms : [])].filter(
         (one) => one !== '',

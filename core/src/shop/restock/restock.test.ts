@@ -73,6 +73,17 @@ describe('what to stock', () => {
     expect(served[1]?.oneMore).toEqual({ id: 'o1', cost: 2, adds: 0.8 });
     expect(served[3]?.oneMore).toBeNull();
   });
+  test('what would change nothing is not bought, and not said to be worth one more', () => {
+    const demands = [{ id: 'j', expected: 4 }];
+    const offers = [
+      { id: 'much', cost: 1, chances: [0.8] },
+      { id: 'hardly', cost: 1, chances: [0.81] },
+    ];
+    const found = cover(demands, [0], offers, 5, () => false, 0.05);
+    expect(found.bought).toHaveLength(1);
+    expect(cover(demands, [0.8], offers, 5, () => false, 0.05)).toMatchObject({ bought: [], served: 3.2, oneMore: null });
+    expect(cover(demands, [0.8], offers, 5).bought).toEqual(['hardly']);
+  });
   test('can be stopped, and says that it is not proved', () => {
     const offers = Array.from({ length: 60 }, (_, n) => ({
       id: `o${n}`,
@@ -103,6 +114,7 @@ test('the log says what to stock for: what was right there, as often as it came'
   const one = (openedAt: string, right: number, wrong: readonly number[] = []) =>
     ({
       openedAt,
+      machine: 'Booth deck',
       mechanisms: ['T9 tray'],
       wants: [],
       judged: [
@@ -122,4 +134,11 @@ test('the log says what to stock for: what was right there, as often as it came'
   const best = question.offers.find(({ id }) => id === 'square 1.2 × 116.0');
   expect(best?.chances[0]).toBeCloseTo(3.5 / 4, 9);
   expect(cover(question.demands, question.owned, question.offers, 2).bought).toContain(best?.id);
+  // A machine whose mechanism nobody has named yet stands for itself.
+  const unnamed = log.map((of) => ({
+    ...of,
+    mechanisms: [],
+    judged: of.judged.map((each) => ({ ...each, mechanism: '' })),
+  }));
+  expect(restockQuestion(unnamed, [], Date.parse('2027-01-01T00:00:00Z')).demands).toMatchObject([{ id: 'Booth deck' }]);
 });

@@ -100,8 +100,8 @@ function labelSaid({ results, oldBelt }: DriveFacts, unit: LengthUnit): readonly
   ];
 }
 
-const clean = ({ motorSurface, drivenSurface }: Sister): boolean =>
-  motorSurface === 'clean' && drivenSurface === 'clean';
+const clean = ({ motorSurface, drivenSurface, stiff }: Sister): boolean =>
+  motorSurface === 'clean' && drivenSurface === 'clean' && !stiff;
 
 /** Two machines alike, both clean, of which one calls right what the other rules out. */
 function sistersSaid(sisters: readonly Sister[], unit: LengthUnit): readonly ConflictSaid[] {

@@ -3,6 +3,7 @@ import { liesWhere } from '../../base/shapes';
 import type { Sister } from '../../belts/sizing';
 import type { DriveRecord, Try } from '../../record/stations';
 import { driveFactsOf, remedyOf, type RemedyKind, type Ticket } from '../../record/ticket';
+import { goesStiffly } from './stiff';
 import { combineEstimates, type Combined } from '../../base/statistics';
 
 /** Belts that are as they are sold. */
@@ -37,7 +38,7 @@ export function sistersOf(
   { mechanism, oldShape }: Pick<DriveRecord, 'mechanism' | 'oldShape'>,
 ): readonly Sister[] {
   if (mechanism === '') return [];
-  return past.flatMap(({ number, drives }) =>
+  return past.flatMap(({ number, drives, observations }) =>
     drives
       .filter((one) => one.mechanism === mechanism)
       .map((one): Sister => {
@@ -52,6 +53,7 @@ export function sistersOf(
           trayPullN: trayPull,
           motorSurface: one.motorSurface,
           drivenSurface: one.drivenSurface,
+          stiff: goesStiffly({ observations }, one),
           tries: one.tries.flatMap((each) =>
             // A band tells of its own rubber, which nobody knows, and so does an old belt that was put on again.
             each.verdict === 'untried' || !liesWhere(each.shape, oldShape) || !NEW.has(remedyOf(each))

@@ -8,6 +8,7 @@ import type { DriveRecord, ObservationRecord, Try } from '../../record/stations'
 import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { Result } from '../../base/units';
 import { mechanismKnown, sistersOf, type MechanismKnown } from './sisters';
+import { goesStiffly } from './stiff';
 
 /** What a bench believes and demands. */
 export interface Bench {
@@ -50,22 +51,6 @@ export interface OfTicket {
   readonly train?: Ticket['train'];
   readonly drives?: Ticket['drives'];
 }
-
-/** Tests of Find that say how what the belt moves goes by hand, with the answers that call it stiff. */
-const GOES_BY_HAND: Readonly<Record<string, readonly string[]>> = {
-  turnHand: ['stiff', 'blocked'],
-  beltOffStiff: ['stiff', 'blocked'],
-};
-
-/** The last answer to a test about a drive, or about none in particular. */
-function lastAnswer({ observations = [] }: OfTicket, testId: string, drive: DriveRecord): string | undefined {
-  return observations.findLast((one) => one.testId === testId && (one.driveId === null || one.driveId === drive.id))
-    ?.outcome;
-}
-
-/** Whether a drive goes stiffly by hand, as Find has it. */
-const goesStiffly = (ticket: OfTicket, drive: DriveRecord): boolean =>
-  Object.entries(GOES_BY_HAND).some(([testId, answers]) => answers.includes(lastAnswer(ticket, testId, drive) ?? ''));
 
 function viewOf(
   ticket: OfTicket,
