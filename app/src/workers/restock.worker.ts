@@ -12,5 +12,7 @@ const PATIENCE_MS = 20_000;
 addEventListener('message', ({ data: { question, budget } }: MessageEvent<RestockAsked>) => {
   const until = performance.now() + PATIENCE_MS;
   const { demands, owned, offers } = question;
-  postMessage(cover(demands, owned, offers, budget, () => performance.now() > until, THRESHOLDS.stocked) satisfies Cover);
+  postMessage(
+    cover(demands, owned, offers, budget, () => performance.now() > until, THRESHOLDS.stocked) satisfies Cover,
+  );
 });

@@ -374,7 +374,8 @@ test('a path that may be either of two is drawn as either, and reading it again 
   const samples = drawSamples(either, 4000, 9);
   const short = samples.pathMm.filter((one) => one < 118).length / 4000;
   expect(short).toBeCloseTo(0.4, 1);
-  expect(samples.pathMm.some((one) => one > 114 && one < 122)).toBe(false);
+  // One drive in ten was misread, too, and lies a little further out.
+  expect(samples.pathMm.filter((one) => one > 114 && one < 122).length / 4000).toBeLessThan(0.01);
   const near = CATALOGUE.filter(({ innerLengthMm }) => innerLengthMm > 90 && innerLengthMm < 125);
   const [first] = valueOfMeasuring(samples, either, playOutcomes(samples, either, near), evenly(4000));
   expect(first?.what).toBe('path');

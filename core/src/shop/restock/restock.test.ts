@@ -81,7 +81,11 @@ describe('what to stock', () => {
     ];
     const found = cover(demands, [0], offers, 5, () => false, 0.05);
     expect(found.bought).toHaveLength(1);
-    expect(cover(demands, [0.8], offers, 5, () => false, 0.05)).toMatchObject({ bought: [], served: 3.2, oneMore: null });
+    expect(cover(demands, [0.8], offers, 5, () => false, 0.05)).toMatchObject({
+      bought: [],
+      served: 3.2,
+      oneMore: null,
+    });
     expect(cover(demands, [0.8], offers, 5).bought).toEqual(['hardly']);
   });
   test('can be stopped, and says that it is not proved', () => {
@@ -140,5 +144,7 @@ test('the log says what to stock for: what was right there, as often as it came'
     mechanisms: [],
     judged: of.judged.map((each) => ({ ...each, mechanism: '' })),
   }));
-  expect(restockQuestion(unnamed, [], Date.parse('2027-01-01T00:00:00Z')).demands).toMatchObject([{ id: 'Booth deck' }]);
+  expect(restockQuestion(unnamed, [], Date.parse('2027-01-01T00:00:00Z')).demands).toMatchObject([
+    { id: 'Booth deck' },
+  ]);
 });

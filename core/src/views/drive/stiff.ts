@@ -12,7 +12,11 @@ const GOES_BY_HAND: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** The last answer to a test about a drive, or about none in particular. */
-function lastAnswer({ observations = [] }: Observed, testId: string, drive: Pick<DriveRecord, 'id'>): string | undefined {
+function lastAnswer(
+  { observations = [] }: Observed,
+  testId: string,
+  drive: Pick<DriveRecord, 'id'>,
+): string | undefined {
   return observations.findLast((one) => one.testId === testId && (one.driveId === null || one.driveId === drive.id))
     ?.outcome;
 }
