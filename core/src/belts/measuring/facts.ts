@@ -221,7 +221,8 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
     const ways = modesOf(estimatesOf(byHand.length > 0 ? byHand : read));
     const [likeliest] = ways;
     const fits = ways.find(({ misread }) => misread === undefined)?.weight ?? 0;
-    if (likeliest && fits < 0.5 && likeliest.weight < KNOWN) apart.add(measurand);
+    const counts = round === rounds(readings, measurand).counts;
+    if (likeliest && counts && fits < 0.5 && likeliest.weight < KNOWN) apart.add(measurand);
     return likeliest && momentsOfModes(ways);
   };
   const known: Partial<Record<Measurand, Combined>> = {};

@@ -38,7 +38,7 @@ export function saidAgainst(
 function apartSaid({ apart = [], results }: DriveFacts, unit: LengthUnit): readonly ConflictSaid[] {
   return apart.map((measurand) => {
     const values = results
-      .filter(({ reading, read }) => reading.measurand === measurand && read && !read.lowerBound)
+      .filter(({ reading, odd }) => reading.measurand === measurand && odd && !findMethod(reading.method)?.nominal)
       .map(({ read }) => figure(measurand, read?.value ?? 0, unit));
     const name = MEASURAND_NAMES[measurand];
     return {

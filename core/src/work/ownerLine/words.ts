@@ -64,7 +64,7 @@ export const OTHER_ANSWERS: ReadonlyArray<readonly [words: string, answer: Answe
     ['track', 'drifts'],
   ],
   [
-    'help_it helped helping when_helped with_help if_helped helped_along help_it_along helped_by_hand only_when_helped by_hand pull_it pulled if_i_pull when_i_pull when_pulled if_pulled with_a_finger push_it pushed when_pushed with_a_push needs_a_push needs_a_pull needs_help needs_a_hand needs_a_nudge with_a_nudge nudge_it pulling_it tug with_a_tug unless_pulled unless_i_pull unless_helped has_to_be_pulled have_to_pull have_to_pull_it prise pry give_it_a_push',
+    'help_it helped helping when_helped with_help if_helped helped_along help_it_along helped_by_hand only_when_helped by_hand pull_it pulled if_i_pull when_i_pull when_pulled if_pulled with_a_finger push_it pushed when_pushed with_a_push needs_a_push needs_a_pull needs_help needs_a_hand needs_a_nudge with_a_nudge nudge_it pulling_it tug with_a_tug unless_pulled unless_i_pull unless_helped slides_freely slides_out_freely moves_freely goes_freely comes_out_freely runs_freely_by_hand has_to_be_pulled have_to_pull have_to_pull_it prise pry give_it_a_push',
     ['pull', 'comes'],
   ],
   [
@@ -91,7 +91,7 @@ export const OTHER_ANSWERS: ReadonlyArray<readonly [words: string, answer: Answe
   ['unplugged_it_and_it_works works_after_unplugging unplugging_helps', ['unplug', 'works']],
   ['unplugging_does_not_help unplugged_it_no_change', ['unplug', 'same']],
   [
-    'disc_does_not_spin does_not_spin will_not_spin no_spin not_spinning does_not_spin_up will_not_spin_up never_spins_up',
+    'disc_does_not_spin disc_does_not_turn disk_does_not_turn disk_does_not_spin disc_is_not_turning disk_is_not_turning disc_does_not_rotate disk_does_not_rotate disc_never_turns disk_never_turns does_not_spin will_not_spin no_spin not_spinning does_not_spin_up will_not_spin_up never_spins_up',
     ['spins', 'still'],
   ],
   ['spins it_spins spins_fine', ['spins', 'spins']],
