@@ -1,7 +1,8 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
+import { sameBelt } from '@loose-pulley/core/belts/catalogue';
+import { driveView, gripsNow, oldBeltTry, type DriveView } from '@loose-pulley/core/views/drive';
 import { chosenBelt, driveOfBelt, fittingOf } from '@loose-pulley/core/views/machine';
 import type { Step } from '@loose-pulley/core/work/strip';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -48,7 +49,25 @@ function Recommended({
   readonly back: () => void;
 }) {
   const { ticket } = useTicket();
+  const unit = useUnit();
   const { best, nothingFits, status } = useRecommendation(view);
+  const grips = gripsNow(ticket, view.drive.id);
+  const old = grips === undefined ? undefined : oldBeltTry(view, 'the old belt, cleaned');
+  const want = ticket.wants.find(({ driveId }) => driveId === view.drive.id);
+  // As Size has it: what fingers could not make slip is kept.
+  if (old) {
+    return (
+      <Chosen
+        step={step}
+        next={next}
+        driveId={view.drive.id}
+        letter={view.drive.name}
+        belt={{ id: nanoid(10), ...old }}
+        logged={false}
+        doubt={`Fingers could not make it slip (${grips}): Size keeps the old belt.`}
+      />
+    );
+  }
   if (!view.situation.ok || (!best && status !== 'waiting')) {
     return (
       <div className="grid gap-2">
@@ -86,7 +105,12 @@ function Recommended({
       letter={view.drive.name}
       belt={belt}
       logged={false}
-      doubt={nothingFits ? 'Nothing in stock fits; this is the nearest.' : ''}
+      doubt={[
+        nothingFits ? 'Nothing in stock fits; this is the nearest.' : '',
+        want && !sameBelt(want.belt, belt) ? `${beltLabel(want.belt, unit).size} is awaited for this drive.` : '',
+      ]
+        .filter(Boolean)
+        .join(' ')}
     />
   );
 }
