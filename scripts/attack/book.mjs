@@ -180,6 +180,15 @@ export const csvKilled = (random, size) => async (context, url, _at, number) => 
   };
 };
 
+/** Takes what is left of every list off it. */
+async function emptied(page) {
+  const remove = page.getByRole('article', { name: /^List for/ }).getByRole('button', { name: /^Remove/ });
+  for (let left = await remove.count(); left > 0; left = await remove.count()) {
+    await remove.first().click();
+    await saved(page);
+  }
+}
+
 /** A counter that is slow, dead, broken on the way back, or asked twice: what it took is ordered once, and nothing of the list is lost. */
 export const counter = (random) => async (context, url, _at, number) => {
   const page = await context.newPage();
@@ -205,7 +214,7 @@ export const counter = (random) => async (context, url, _at, number) => {
     return route.fulfill({ response });
   });
   // Sizes that the counter has, each once: what is on its way is not put on a list again.
-  const size = `1.2x${(130 + (number % 60) * 2).toFixed(0)}`;
+  const size = `${number % 60 < 30 ? '1.2' : '1.5'}x${(130 + (number % 30) * 4).toFixed(0)}`;
   await page.goto(`${url}/drawer`);
   const add = async (line) => {
     await page.getByLabel(/^Put in:/).fill(line);
@@ -225,6 +234,12 @@ export const counter = (random) => async (context, url, _at, number) => {
     await sold.first().click();
     await page.getByRole('button', { name: 'Ask the parts counter' }).first().click();
     await place.waitFor();
+  }
+  // What the counter has none of cannot be ordered there, and the page says so.
+  if (await place.isDisabled()) {
+    await emptied(page);
+    await page.close();
+    return { 'the counter has none of it': 1 };
   }
   const placedBefore = await page.getByText(/CB-/).count();
   await place.click();
@@ -262,11 +277,7 @@ export const counter = (random) => async (context, url, _at, number) => {
     .flatMap(({ lines }) => lines)
     .some(({ innerLengthMm }) => innerLengthMm === Number(size.slice(4)) + 0.5);
   // What is left of the list is taken off, so that the next turn begins anew.
-  const remove = page.getByRole('article', { name: /^List for/ }).getByRole('button', { name: /^Remove/ });
-  for (let left = await remove.count(); left > 0; left = await remove.count()) {
-    await remove.first().click();
-    await saved(page);
-  }
+  await emptied(page);
   await page.close();
   return {
     [`counters: ${way}`]: 1,
