@@ -54,20 +54,20 @@ function Recommended({
   const grips = gripsNow(ticket, view.drive.id);
   const old = grips === undefined ? undefined : oldBeltTry(view, 'the old belt, cleaned');
   const want = ticket.wants.find(({ driveId }) => driveId === view.drive.id);
+  const named = (belt: Try, doubt: string) => (
+    <Chosen
+      step={step}
+      next={next}
+      driveId={view.drive.id}
+      letter={view.drive.name}
+      belt={belt}
+      logged={false}
+      doubt={doubt}
+    />
+  );
   // As Size has it: what fingers could not make slip is kept.
-  if (old) {
-    return (
-      <Chosen
-        step={step}
-        next={next}
-        driveId={view.drive.id}
-        letter={view.drive.name}
-        belt={{ id: nanoid(10), ...old }}
-        logged={false}
-        doubt={`Fingers could not make it slip (${grips}): Size keeps the old belt.`}
-      />
-    );
-  }
+  if (old)
+    return named({ id: nanoid(10), ...old }, `Fingers could not make it slip (${grips}): Size keeps the old belt.`);
   if (!view.situation.ok || (!best && status !== 'waiting')) {
     return (
       <div className="grid gap-2">
@@ -97,22 +97,11 @@ function Recommended({
     verdict: 'untried',
     note: '',
   };
-  return (
-    <Chosen
-      step={step}
-      next={next}
-      driveId={view.drive.id}
-      letter={view.drive.name}
-      belt={belt}
-      logged={false}
-      doubt={[
-        nothingFits ? 'Nothing in stock fits; this is the nearest.' : '',
-        want && !sameBelt(want.belt, belt) ? `${beltLabel(want.belt, unit).size} is awaited for this drive.` : '',
-      ]
-        .filter(Boolean)
-        .join(' ')}
-    />
-  );
+  const doubts = [
+    nothingFits ? 'Nothing in stock fits; this is the nearest.' : '',
+    want && !sameBelt(want.belt, belt) ? `${beltLabel(want.belt, unit).size} is awaited for this drive.` : '',
+  ];
+  return named(belt, doubts.filter(Boolean).join(' '));
 }
 
 function Chosen({
