@@ -52,4 +52,8 @@ describe('a belt put in by one line', () => {
     // What is too long is refused before it is read.
     [`3 of 1.2x116 in ${'A'.repeat(200)}`, 'refused'],
   ])('“%s” is %s', (line, meant) => expect(short(line)).toBe(meant));
+  test('two belts in one line are called that, wherever the second stands', () => {
+    for (const line of ['5 of 1.5x124 B2 and 3 of 1.2x90', '1.2x116 in A4 and 1.2x118', '1.2x116, 4x0.6x208'])
+      expect(readPutIn(line)).toMatchObject({ ok: false, problem: expect.stringContaining('two belts') as string });
+  });
 });

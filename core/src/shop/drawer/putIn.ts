@@ -34,8 +34,8 @@ const COUNT_AFTER = /[\s,]+(?:(\d{1,5})\s*(?:pcs|pieces|pc|off|of them)|(?:qty|q
 const NAMED_PLACE = /[\s,]+(?:on\s+)?((?:hook|shelf|box|rack|peg|row)\s+\S.{0,70})$/i;
 const BARE_PLACE = /[\s,]+([A-Z]{1,2}-?\d{1,3})$/;
 
-/** A size within the words of a place: two belts in one line. */
-const SIZE_WITHIN = /\d\s*[x×*]\s*\d/i;
+/** A size, of however many figures. */
+const SIZES = /\d[\d.,]*(?:\s*[x×*]\s*Ø?\s*\d[\d.,]*)+/gi;
 const MANY = 99_999;
 const LETTERS_MAX = 200;
 
@@ -73,7 +73,8 @@ export function readPutIn(line: string): Result<PutIn> {
   const rest = all.replace(FROM, '').replace(PRICE, '').replace(COUNT_AFTER, '');
   const place =
     NAMED_PLACE.exec(rest)?.[1]?.trim() ?? PLACE.exec(rest)?.[1]?.trim() ?? BARE_PLACE.exec(rest)?.[1] ?? '';
-  if (SIZE_WITHIN.test(place)) return refuse(`Read two belts in one line. Put them in one after the other.`);
+  if ((rest.match(SIZES)?.length ?? 0) > 1)
+    return refuse(`Read two belts in one line. Put them in one after the other.`);
   const count = named ?? Number(figures ?? plain ?? after ?? 1);
   if (count < 1 || count > MANY) return refuse(`Read ${count} of them. A place holds 1 to ${MANY}.`);
   const size = rest
