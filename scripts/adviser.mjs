@@ -7,10 +7,12 @@ import { ensurePackages, root } from './setup.mjs';
 /* npm run adviser: plays the adviser on drawn machines and prints how it does; with --write, into docs/ADVISER.md. */
 
 const SEED = 20261125;
+/** A band of fewer statements tells nothing. */
+const LEAST_CASES = 50;
 const percent = (share) => `${Math.round(100 * share)} %`;
 const points = (share) => (100 * share).toFixed(1);
 
-/** Plays every kind of loader by both policies, and in both worlds. @returns two tables, each with its head first */
+/** Plays every kind of loader by both policies, and in both worlds. @returns four tables, each with its head first */
 export async function playAdviser(machines) {
   const core = await openCore();
   const { KNOWLEDGE, POLICIES, NO_BLUR } = await core.room('work/diagnosis');
@@ -39,8 +41,19 @@ export async function playAdviser(machines) {
       certain: sum.certain + one.certain,
       stated: sum.stated + one.statedWhenCertain * one.certain,
       right: sum.right + one.rightWhenCertain * one.certain,
+      bands: one.bands.map((band, n) => {
+        const so = sum.bands?.[n] ?? { cases: 0, stated: 0, right: 0 };
+        return {
+          from: band.from,
+          cases: so.cases + band.cases,
+          stated: so.stated + band.cases * band.stated,
+          right: so.right + band.cases * band.right,
+        };
+      }),
     });
   };
+  const wrong = [['policy', 'first after 5, adviser', 'one who knows the true table', 'share of it']];
+  const afterFive = new Map();
   for (const loader of LOADERS) {
     for (const policy of POLICIES) {
       const { players } = simulate(KNOWLEDGE, loader, machines, SEED, { policy });
@@ -60,16 +73,30 @@ export async function playAdviser(machines) {
           name === 'adviser' ? percent(one.top1[4] / players.ceiling.top1[4]) : '',
         ]);
       }
+      const torn = simulate(KNOWLEDGE, loader, machines, SEED, {
+        world: 'structure',
+        policy,
+        only: ['adviser', 'ceiling'],
+      }).players;
+      if (policy === 'minute') add('structure, as judgement', torn.adviser);
+      const sum = afterFive.get(policy) ?? { adviser: 0, ceiling: 0 };
+      afterFive.set(policy, {
+        adviser: sum.adviser + torn.adviser.top1[4],
+        ceiling: sum.ceiling + torn.ceiling.top1[4],
+      });
     }
     for (const world of WORLDS) {
-      if (world === 'structure')
-        add('structure, as judgement', simulate(KNOWLEDGE, loader, machines, SEED, { world }).players.adviser);
-      add(
-        `${world}, at its word`,
-        simulate(KNOWLEDGE, loader, machines, SEED, { world, blurs: NO_BLUR }).players.adviser,
-      );
+      const game = { world, blurs: NO_BLUR, only: ['adviser'] };
+      add(`${world}, at its word`, simulate(KNOWLEDGE, loader, machines, SEED, game).players.adviser);
     }
   }
+  for (const [policy, { adviser, ceiling }] of afterFive)
+    wrong.push([
+      `per ${policy}`,
+      percent(adviser / LOADERS.length),
+      percent(ceiling / LOADERS.length),
+      percent(adviser / ceiling),
+    ]);
   for (const [key, sum] of sums) {
     trust.push([
       ...key.split(', '),
@@ -79,8 +106,23 @@ export async function playAdviser(machines) {
       points((sum.right - sum.stated) / sum.certain),
     ]);
   }
+  const bands = [['world', 'said of the first', 'cases', 'stated', 'right', 'apart, points']];
+  for (const [key, { bands: own }] of sums) {
+    if (!key.endsWith('as judgement')) continue;
+    for (const { from, cases, stated, right } of own) {
+      if (cases < LEAST_CASES) continue;
+      bands.push([
+        key.split(', ')[0],
+        `${(100 * from).toFixed(0)} to ${(100 * from + 10).toFixed(0)}`,
+        String(cases),
+        points(stated / cases),
+        points(right / cases),
+        points((right - stated) / cases),
+      ]);
+    }
+  }
   await core.close();
-  return { asking, trust };
+  return { asking, trust, bands, wrong };
 }
 
 const table = (lines) =>
@@ -94,8 +136,8 @@ const table = (lines) =>
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   ensurePackages();
   const machines = Number(process.argv.find((one) => /^\d+$/.test(one)) ?? 400);
-  const { asking, trust } = await playAdviser(machines);
-  const text = `${machines} machines a loader, seed ${SEED}, \`npm run adviser -- --write\`.\n\n${table(trust)}\n\n${table(asking)}`;
+  const { asking, trust, bands, wrong } = await playAdviser(machines);
+  const text = `${machines} machines a loader, seed ${SEED}, \`npm run adviser -- --write\`.\n\n${table(trust)}\n\n${table(bands)}\n\n${table(wrong)}\n\n${table(asking)}`;
   console.log(text);
   if (process.argv.includes('--write')) {
     const file = join(root, 'docs/ADVISER.md');

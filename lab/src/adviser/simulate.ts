@@ -76,6 +76,16 @@ export interface Played {
   readonly certain: number;
   readonly statedWhenCertain: number;
   readonly rightWhenCertain: number;
+  /** What was said of the first-ranked cause, after every test of the first ten and where it ended, by its band. */
+  readonly bands: readonly SaidBand[];
+}
+
+/** Statements in one band of ten points: how many, what they said on average, and in how many the cause was there. */
+export interface SaidBand {
+  readonly from: number;
+  readonly cases: number;
+  readonly stated: number;
+  readonly right: number;
 }
 
 /**
@@ -92,6 +102,8 @@ export interface Game {
   readonly policy?: Policy;
   /** How the adviser allows for a wrong table; replaced in the measuring of that alone. */
   readonly blurs?: readonly Blur[];
+  /** Who plays; everybody unless said. */
+  readonly only?: readonly Player[];
 }
 
 /** What was played. */
@@ -136,6 +148,7 @@ function worldOf(knowledge: Knowledge, random: Random, world: World): Knowledge 
 interface Run {
   readonly right1: readonly boolean[];
   readonly right3: readonly boolean[];
+  readonly said: readonly { readonly stated: number; readonly right: boolean }[];
   readonly tests: number;
   readonly minutes: number;
   readonly minutes5: number;
@@ -168,6 +181,7 @@ function play(
   let certainAt: { tests: number; minutes: number; right: boolean; stated: number } | undefined;
   const right1: boolean[] = [];
   const right3: boolean[] = [];
+  const said: { stated: number; right: boolean }[] = [];
   for (;;) {
     const t = choose(belief, done, opened);
     const test = t === undefined ? undefined : machine.tests[t];
@@ -188,6 +202,7 @@ function play(
     const [first] = ranked;
     const right = first !== undefined && truth.includes(first.index);
     if (right1.length < PLAYED_ON) {
+      said.push({ stated: first?.chance ?? 0, right });
       right1.push(right);
       right3.push(truth.every((index) => ranked.slice(0, 3).some((one) => one.index === index)));
     }
@@ -198,6 +213,7 @@ function play(
   return {
     right1,
     right3,
+    said: certainAt && certainAt.tests > PLAYED_ON ? [...said, certainAt] : said,
     tests: certainAt?.tests ?? done.size,
     minutes: certainAt?.minutes ?? minutes,
     minutes5,
@@ -205,6 +221,21 @@ function play(
     stated: certainAt?.stated ?? 0,
     right: certainAt?.right ?? false,
   };
+}
+
+/** What was said, by bands of ten points. */
+function bandsOf(runs: readonly Run[]): SaidBand[] {
+  const said = runs.flatMap((run) => run.said);
+  return Array.from({ length: 10 }, (_, band) => {
+    const own = said.filter(({ stated }) => Math.min(9, Math.floor(10 * stated)) === band);
+    const mean = (sum: number): number => (own.length === 0 ? 0 : sum / own.length);
+    return {
+      from: band / 10,
+      cases: own.length,
+      stated: mean(own.reduce((sum, { stated }) => sum + stated, 0)),
+      right: mean(own.filter(({ right }) => right).length),
+    };
+  });
 }
 
 function summed(runs: readonly Run[]): Played {
@@ -223,6 +254,7 @@ function summed(runs: readonly Run[]): Played {
     certain: certain.length / runs.length,
     statedWhenCertain: certain.length === 0 ? 0 : certain.reduce((sum, { stated }) => sum + stated, 0) / certain.length,
     rightWhenCertain: certain.length === 0 ? 0 : certain.filter(({ right }) => right).length / certain.length,
+    bands: bandsOf(runs),
   };
 }
 
@@ -240,7 +272,7 @@ export function simulate(
   loader: Loader,
   machines: number,
   seed: number,
-  { world: kind = 'perturbed', policy = 'minute', blurs = BLURS }: Game = {},
+  { world: kind = 'perturbed', policy = 'minute', blurs = BLURS, only = PLAYERS }: Game = {},
 ): Simulation {
   const random = seeded(seed);
   const table = machineOf(knowledge, loader);
@@ -286,10 +318,13 @@ export function simulate(
         );
         return best && machine.tests.findIndex(({ id }) => id === best.testId);
       };
-    runs.adviser.push(play(table, truth, shows, advised(table), blurs));
-    runs.ceiling.push(play(known, truth, shows, advised(known), NO_BLUR));
-    runs.fixed.push(play(table, truth, shows, (_, done) => fixed.find((t) => !done.has(t)), blurs));
-    runs.random.push(play(table, truth, shows, (_, done) => order.find(({ t }) => !done.has(t))?.t, blurs));
+    const playersOf: Readonly<Record<Player, () => Run>> = {
+      adviser: () => play(table, truth, shows, advised(table), blurs),
+      ceiling: () => play(known, truth, shows, advised(known), NO_BLUR),
+      fixed: () => play(table, truth, shows, (_, done) => fixed.find((t) => !done.has(t)), blurs),
+      random: () => play(table, truth, shows, (_, done) => order.find(({ t }) => !done.has(t))?.t, blurs),
+    };
+    for (const player of only) runs[player].push(playersOf[player]());
   }
   return {
     loader,

@@ -1,7 +1,7 @@
 import { THRESHOLDS } from '../../base/thresholds';
 import { causeChances, rankCauses } from './belief';
 import type { Machine } from './machine';
-import { OPENING_MINUTES, type Suggestion } from './nextTest';
+import { costNow, insideChance, OUTSIDE, type Suggestion } from './nextTest';
 import { DEPTHS, type Depth, type Lead } from './schema';
 
 /** What to do next. */
@@ -13,8 +13,6 @@ export type NextStep =
   /** Go and see to it: no answer that is left would change that. */
   | { readonly do: 'go'; readonly causeId: string; readonly lead: Lead; readonly because: string };
 
-/** Causes that are seen to without opening anything. */
-const OUTSIDE: ReadonlySet<Lead> = new Set(['none', 'complaints']);
 /** What is done about a cause, as far as it can be told before it is open. */
 const planOf = (lead: Lead, opened: Depth): string => (opened === 'lidOn' && !OUTSIDE.has(lead) ? 'open' : lead);
 
@@ -42,14 +40,7 @@ export function nextStep(
   const plan = planOf(lead, opened);
   const chances = causeChances(machine, belief);
   // A pair may hold one cause of each kind: what is inside is opened for either.
-  const outside = machine.hypotheses.reduce(
-    (sum, causes, h) =>
-      causes.length > 0 && causes.every((index) => OUTSIDE.has(machine.causes[index]?.leads ?? 'none'))
-        ? sum + (belief[h] ?? 0)
-        : sum,
-    0,
-  );
-  const inside = 1 - outside - (belief[0] ?? 0);
+  const inside = insideChance(machine, belief);
   const changes = ({ testId }: Suggestion): boolean => {
     const t = machine.tests.findIndex(({ id }) => id === testId);
     return (machine.chances[t] ?? []).some((row) => {
@@ -71,8 +62,10 @@ export function nextStep(
   const useful = reachable.find(changes);
   const sure = (first?.chance ?? 0) >= THRESHOLDS.sureCause;
   if (opened === 'lidOn') {
-    // The lid comes off anyway as likely as the fault lies inside: only the rest of its minutes is the question's own.
-    const cost = ({ testId, minutes }: Suggestion): number => minutes - inside * OPENING_MINUTES[depthOf(testId)];
+    const cost = ({ testId }: Suggestion): number => {
+      const test = machine.tests.find(({ id }) => id === testId);
+      return test ? costNow(test, opened, inside) : Infinity;
+    };
     const best = (list: readonly Suggestion[]): Suggestion | undefined =>
       list.reduce<Suggestion | undefined>(
         (top, one) => (!top || one.bits / cost(one) > top.bits / cost(top) ? one : top),

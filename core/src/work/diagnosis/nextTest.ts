@@ -1,12 +1,17 @@
 import type { Machine } from './machine';
 import { type Case } from './types';
-import { DEPTHS, type BenchTest, type Depth } from './schema';
+import { DEPTHS, type BenchTest, type Depth, type Lead } from './schema';
 
 /** What getting to a depth costs, from the lid on, once. Common practice, from memory, no source. */
 export const OPENING_MINUTES: Readonly<Record<Depth, number>> = { lidOn: 0, lidOff: 10, deep: 25 };
 /** What a step of risk, and what cannot be undone, weigh as minutes' multiples. */
 const RISK_WEIGHT = 0.35;
 const IRREVERSIBLE_WEIGHT = 1.5;
+
+/** Reading how a test is done and giving its answer, beside the test's own minutes. Judgement, no source. */
+const HANDLING_MINUTES = 1;
+/** Causes that are seen to without opening anything. */
+export const OUTSIDE: ReadonlySet<Lead> = new Set(['none', 'complaints']);
 
 /** What is wanted of the next test: the most information for each minute, or the most for each test. */
 export const POLICIES = ['minute', 'test'] as const;
@@ -28,6 +33,27 @@ export function minutesNow(test: Pick<BenchTest, 'minutes' | 'depth'>, opened: D
   const opening = Math.max(0, OPENING_MINUTES[test.depth] - OPENING_MINUTES[opened]);
   return test.minutes + opening;
 }
+
+/**
+ * How likely something is wrong that it has to be opened for.
+ *
+ * For instance insideChance(machine, belief): 0.9 for a tray of which nothing is known
+ */
+export const insideChance = (machine: Machine, belief: Float64Array): number =>
+  machine.hypotheses.reduce(
+    (sum, causes, h) =>
+      causes.some((index) => !OUTSIDE.has(machine.causes[index]?.leads ?? 'none')) ? sum + (belief[h] ?? 0) : sum,
+    0,
+  );
+
+/**
+ * What a question itself costs in minutes: asking it, doing it, and its share of opening. The lid comes off anyway as
+ * likely as the fault lies inside, so only the rest of those minutes is spent for the question's sake.
+ *
+ * For instance costNow({ minutes: 1, depth: 'lidOff' }, 'lidOn', 0.9): 3
+ */
+export const costNow = (test: Pick<BenchTest, 'minutes' | 'depth'>, opened: Depth, inside: number): number =>
+  HANDLING_MINUTES + test.minutes + (1 - inside) * (minutesNow(test, opened) - test.minutes);
 
 /** The deeper of two. */
 export const deeper = (a: Depth, b: Depth): Depth => (DEPTHS.indexOf(a) > DEPTHS.indexOf(b) ? a : b);
@@ -61,8 +87,8 @@ export function expectedBits(machine: Machine, belief: Float64Array): number[] {
 }
 
 /**
- * Every test not yet answered, the one that says most per minute first. The lid costs minutes, so what can be done with
- * it on comes first by itself; risk and what cannot be undone weigh against a test. Those passed over come last.
+ * Every test not yet answered, the one that says most per minute first: of asking, of doing, and of opening as far as it
+ * would not be opened anyway. Risk and what cannot be undone weigh against a test. Those passed over come last.
  *
  * For instance suggest(machine, belief, given)[0]?.testId: 'sound'
  */
@@ -72,12 +98,14 @@ export function suggest(machine: Machine, belief: Float64Array, given: Case, pol
   const answered = new Set(now.filter(({ outcome }) => outcome !== 'notTried').map(({ testId }) => testId));
   const passed = new Set(now.filter(({ outcome }) => outcome === 'notTried').map(({ testId }) => testId));
   const expected = expectedBits(machine, belief);
+  const inside = insideChance(machine, belief);
   return machine.tests
     .map((test, t) => {
       const bits = expected[t] ?? 0;
       const minutes = minutesNow(test, given.opened);
       const weight = (1 + RISK_WEIGHT * test.risk) * (test.reversible ? 1 : IRREVERSIBLE_WEIGHT);
-      return { testId: test.id, bits, minutes, worth: policy === 'test' ? bits : bits / (minutes * weight) };
+      const cost = costNow(test, given.opened, inside);
+      return { testId: test.id, bits, minutes, worth: policy === 'test' ? bits : bits / (cost * weight) };
     })
     .filter(({ testId }) => !answered.has(testId) && !given.impossible?.includes(testId))
     .sort((a, b) => Number(passed.has(a.testId)) - Number(passed.has(b.testId)) || b.worth - a.worth);
