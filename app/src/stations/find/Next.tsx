@@ -30,6 +30,22 @@ export function Next({
       Ask on
     </Button>
   );
+  if (next.do === 'prove')
+    return (
+      <div role="status" className="grid gap-1 border-2 border-ink px-4 py-3">
+        <p className="text-xl font-bold">Prove it.</p>
+        <p>
+          What was found is put right, and most likely nothing more is wrong ({chanceWords(advice.soundChance)}): cycles
+          tell it better than questions.
+        </p>
+        <p className="flex flex-wrap items-center justify-between gap-3">
+          <Link to={`/t/${ticket.id}/prove`} className={way}>
+            On to Prove
+          </Link>
+          {askOn}
+        </p>
+      </div>
+    );
   if (next.do === 'open') {
     const inside = machine.tests.find(({ id }) => id === next.testId);
     const likely = ranked

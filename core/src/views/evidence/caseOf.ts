@@ -4,6 +4,7 @@ import { isAway, lidNow } from '../../work/strip';
 import { machineView } from '../machine';
 import { answerDropped } from '../../record/findings';
 import type { Ticket } from '../../record/ticket';
+import { failsAt, inOrderOf } from './direction';
 import { takenFrom, type Taken } from './fromTicket';
 import { isBeltTest, isGoodBelt } from './sameTest';
 import type { ObservationRecord } from '../../record/stations';
@@ -112,9 +113,11 @@ export function impossibleTests(ticket: Ticket): readonly string[] {
 export function caseOf(ticket: Ticket, knowledge: Knowledge): Case {
   const cured = ticket.verdicts.filter(({ state }) => state === 'cured').sort((a, b) => a.at.localeCompare(b.at));
   const lastCure = cured[cured.length - 1]?.at;
+  const answers = answersOf(ticket);
   return {
     loader: ticket.loader,
-    observations: answersOf(ticket).map(({ testId, outcome, cured: before, seen }) => ({
+    ...inOrderOf(failsAt(ticket, answers)),
+    observations: answers.map(({ testId, outcome, cured: before, seen }) => ({
       testId,
       outcome,
       cured: before,

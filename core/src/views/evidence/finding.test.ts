@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { complaint, cycle, opening, reading, recordOf, tried } from '../../../fixtures/sample';
-import { believe, KNOWLEDGE, machineOf, rankCauses } from '../../work/diagnosis';
+import { believe, KNOWLEDGE, machineOf, nextStep, rankCauses, suggest } from '../../work/diagnosis';
 import type { EventBody } from '../../record/ticket';
 import { answersOf, caseOf, impossibleTests, offeredAnswers, sameTestElsewhere, takenFrom } from '.';
 import { blankStep, newStep, EMPTY_STRIP } from '../../work/strip';
@@ -88,7 +88,45 @@ describe('what other stations saw counts at once', () => {
       }));
     expect(taken(run(8, { action: 'close' }))).toEqual(['closing works']);
     expect(taken(run(1, { action: 'open', result: 'helped' }))).toEqual(['pull comes']);
+    expect(taken(run(8, { action: 'open', result: 'slow' }))).toEqual(['behaviour slow']);
+    // Three clean openings say that opening is well where closing was seen to fail.
+    expect(taken([...run(3, { action: 'open' }), ...run(1, { action: 'close', result: 'bad' })])).toEqual([
+      'behaviour works',
+    ]);
+    expect(taken(run(3, { action: 'open' }))).toEqual([]);
     expect(taken(run(8, { action: 'close', trial: 'no belt' }))).toEqual([]);
+  });
+  test('a fault in closing is first asked about as it closes, by word or by count; one in opening, or either, is not', () => {
+    const failing = (...list: EventBody[]) => {
+      const given = caseOf(ticketOf(list), KNOWLEDGE);
+      const machine = machineOf(KNOWLEDGE, given.loader);
+      const order = suggest(machine, believe(machine, given), given).map(({ testId }) => testId);
+      return { first: order[0], last: order.slice(-3).sort() };
+    };
+    const told = (words: string): EventBody => ({ type: 'complaintPut', complaint: complaint('k9', words) });
+    const later = { first: 'closing', last: ['behaviour', 'holdEject', 'sound'] };
+    const shut: EventBody = { type: 'cycleLogged', cycle: { ...cycle('c1', 'bad'), action: 'close' } };
+    expect(failing(told('tray won’t close'))).toEqual(later);
+    expect(failing(shut)).toEqual(later);
+    expect(failing(told('will not open')).first).not.toBe('closing');
+    expect(failing(told('will not open and does not close')).last).not.toEqual(later.last);
+  });
+  test('after a cure nothing more is asked, until it fails again', () => {
+    const cured: EventBody = {
+      type: 'verdictGiven',
+      verdict: { causeId: 'beltSlack', state: 'cured', words: 'Belt slack', at: '2026-01-12T09:30:00Z' },
+    };
+    const next = (...list: EventBody[]) => {
+      const given = caseOf(ticketOf(list), KNOWLEDGE);
+      const machine = machineOf(KNOWLEDGE, given.loader);
+      const belief = believe(machine, given);
+      return nextStep(machine, belief, given.opened, suggest(machine, belief, given)).do;
+    };
+    const slack = observed('b1', 'sound', 'runsFree', '2026-01-12T09:20:00Z');
+    expect(next(slack)).not.toBe('prove');
+    expect(next(slack, cured)).toBe('prove');
+    const again: EventBody = { type: 'cycleLogged', cycle: { ...cycle('c1', 'bad'), at: '2026-01-12T09:50:00Z' } };
+    expect(next(slack, cured, again)).not.toBe('prove');
   });
   test('what the owner said is offered, never taken, and not once it is answered', () => {
     const told: EventBody = {

@@ -1,5 +1,6 @@
 import type { Observation } from '../../work/diagnosis';
-import { countedBefore, cycleTable, tally } from '../../work/proving';
+import { countedBefore, cycleTable, FEW_CYCLES, tally } from '../../work/proving';
+import { DIRECTIONS, WENT } from './direction';
 import { fisherTwoSided } from '../../base/statistics';
 import { isBeltTest, isGoodBelt } from './sameTest';
 import { oldBeltFinding } from '../../belts/sizing';
@@ -75,17 +76,19 @@ function parted(ticket: Ticket, condition: string): 'better' | 'worse' | undefin
 function counted(ticket: Ticket): Taken[] {
   const before = countedBefore(ticket.cycles);
   const from = 'the cycles counted at Take in';
-  const clean = (action: string): boolean => {
-    const { n, failures } = tally(before.filter((cycle) => cycle.action === action));
-    return n >= ENOUGH && failures === 0;
-  };
+  // A few clean ones tell that it goes well this way once it was seen to fail the other way.
+  const tallied = DIRECTIONS.map((way) => [way, tally(before.filter(({ action }) => WENT[action] === way))] as const);
+  const ways = tallied.flatMap(([way, { n, failures, slow }]): Taken[] => {
+    const fails = tallied.some(([other, one]) => other !== way && one.failures > 0);
+    if (failures > 0 || n < (fails ? FEW_CYCLES : ENOUGH)) return [];
+    return [{ testId: way, outcome: slow > n / 2 ? 'slow' : 'works', cured: 0, from }];
+  });
   const answer = (testId: string, outcome: string): Taken => ({ testId, outcome, cured: 0, from });
   const cold = parted(ticket, 'cold');
   const warm = parted(ticket, 'warm');
   return [
     ...(before.some(({ result }) => result === 'helped') ? [answer('pull', 'comes')] : []),
-    ...(clean('open') || clean('load') ? [answer('behaviour', 'works')] : []),
-    ...(clean('close') || clean('eject') ? [answer('closing', 'works')] : []),
+    ...ways,
     ...(parted(ticket, 'tapped') === 'better' ? [answer('tapped', 'helps')] : []),
     ...(parted(ticket, 'dark') === 'better' ? [answer('dark', 'works')] : []),
     ...(cold === 'worse' || warm === 'better' ? [answer('warm', 'betterWarm')] : []),

@@ -6,6 +6,8 @@ import { DEPTHS, type Depth, type Lead } from './schema';
 
 /** What to do next. */
 export type NextStep =
+  /** Prove it: a cause was cured, and most likely nothing more is wrong. */
+  | { readonly do: 'prove' }
   /** Ask this: an answer of it would change what is done. */
   | { readonly do: 'ask'; readonly testId: string }
   /** Open it: what lies inside says more than any question that is left. */
@@ -37,6 +39,8 @@ export function nextStep(
   const lead = leadOf(first?.causeId ?? '');
   const [sight] = seen;
   if (sight !== undefined) return { do: 'go', causeId: sight, lead: leadOf(sight), because: 'it was seen' };
+  // Only after a cure is “nothing more” among the answers.
+  if ((belief[0] ?? 0) > Math.max(...causeChances(machine, belief))) return { do: 'prove' };
   const plan = planOf(lead, opened);
   const chances = causeChances(machine, belief);
   // A pair may hold one cause of each kind: what is inside is opened for either.

@@ -88,7 +88,8 @@ export function expectedBits(machine: Machine, belief: Float64Array): number[] {
 
 /**
  * Every test not yet answered, the one that says most per minute first: of asking, of doing, and of opening as far as it
- * would not be opened anyway. Risk and what cannot be undone weigh against a test. Those passed over come last.
+ * would not be opened anyway. Risk and what cannot be undone weigh against a test. What watches
+ * the very thing that fails comes first; those passed over come last.
  *
  * For instance suggest(machine, belief, given)[0]?.testId: 'sound'
  */
@@ -97,6 +98,8 @@ export function suggest(machine: Machine, belief: Float64Array, given: Case, pol
   const now = given.observations.filter(({ cured }) => cured === since);
   const answered = new Set(now.filter(({ outcome }) => outcome !== 'notTried').map(({ testId }) => testId));
   const passed = new Set(now.filter(({ outcome }) => outcome === 'notTried').map(({ testId }) => testId));
+  const turnOf = (testId: string): number =>
+    passed.has(testId) ? 3 : given.later?.includes(testId) ? 2 : given.sooner?.includes(testId) ? 0 : 1;
   const expected = expectedBits(machine, belief);
   const inside = insideChance(machine, belief);
   return machine.tests
@@ -108,5 +111,5 @@ export function suggest(machine: Machine, belief: Float64Array, given: Case, pol
       return { testId: test.id, bits, minutes, worth: policy === 'test' ? bits : bits / (cost * weight) };
     })
     .filter(({ testId }) => !answered.has(testId) && !given.impossible?.includes(testId))
-    .sort((a, b) => Number(passed.has(a.testId)) - Number(passed.has(b.testId)) || b.worth - a.worth);
+    .sort((a, b) => turnOf(a.testId) - turnOf(b.testId) || b.worth - a.worth);
 }

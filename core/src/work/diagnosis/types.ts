@@ -29,4 +29,7 @@ export interface Case {
   readonly stillFails: boolean;
   /** Tests that the state of the machine makes impossible: nobody presses a belt that is broken. */
   readonly impossible?: readonly string[];
+  /** Tests that watch the very thing that fails, asked before all others; and those that watch what does not, after them. */
+  readonly sooner?: readonly string[];
+  readonly later?: readonly string[];
 }

@@ -18,6 +18,8 @@ import {
   type WordRole,
 } from '../../base/spoken';
 import {
+  CODE,
+  CODE_WORDS,
   CONDITIONS,
   IDLE_HERE,
   ILL,
@@ -30,6 +32,7 @@ import {
   OTHER_ANSWERS,
   ONCE,
   REFUSES,
+  SHOWS,
   SINCE,
   SOUNDS_SAID,
   UNDER,
@@ -106,7 +109,7 @@ const ENTRIES: ReadonlyArray<readonly [string, Sense<Bit>]> = [
   ...entries(REFUSES, { is: 'refuses' }, 0.3),
   ...entries(NO_MORE, { is: 'noMore' }, 0.3),
   ...entries(NOT_THIS, { is: 'elsewhere' }, 0.3),
-  ...entries(`${IDLE_HERE} ${IDLE} ${OPENERS}`, { is: 'idle' }, 0.5),
+  ...entries(`${IDLE_HERE} ${IDLE} ${OPENERS} ${SHOWS}`, { is: 'idle' }, 0.5),
 ];
 const TELLING: ReadonlySet<Bit['is']> = new Set(['move', 'manner', 'nothing', 'answer', 'condition']);
 const LEXICON = lexiconOf(
@@ -118,6 +121,13 @@ const LEXICON = lexiconOf(
 
 const STRANGE_COST = 1;
 const SLIP_COST = 0.4;
+/** Words that lead to a code, and the code: none where no code follows them. */
+function codeAt(tokens: readonly Token[], at: number): number {
+  let end = at;
+  while (end < at + 2 && CODE_WORDS.test(tokens[end]?.word ?? '')) end += 1;
+  return end > at && CODE.test(tokens[end]?.word ?? '') ? end + 1 - at : 0;
+}
+
 /** A mark within a name, as of T-40 or 2.1, ends no clause. */
 const ENDS = /^[,;:.!?–—]$/;
 
@@ -132,6 +142,8 @@ function sensesOf(tokens: readonly Token[]): readonly Edge<Bit>[] {
         for (const [length, sense] of sensesAt(instead, at, LEXICON))
           edges.push(edgeOf(at, length, { ...sense, cost: sense.cost + SLIP_COST }));
       }
+    const code = codeAt(tokens, at);
+    if (code > 0) edges.push(edgeOf(at, code, { sense: 'idle', cost: 0.1, value: { is: 'idle', from: 0, to: 0 } }));
     edges.push(
       ENDS.test(word)
         ? edgeOf(at, 1, { sense: 'sep', cost: 0, value: { is: 'sep', from: 0, to: 0 } })

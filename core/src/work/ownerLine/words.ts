@@ -77,11 +77,11 @@ export const OTHER_ANSWERS: ReadonlyArray<readonly [words: string, answer: Answe
     ['warm', 'betterWarm'],
   ],
   [
-    'no_disc says_no_disc does_not_read reads_nothing cannot_read not_recognised not_recognized unreadable does_not_play plays_nothing will_not_play no_disk will_not_read does_not_recognise cannot_find_the_disc disc_error shows_no_disc never_reads not_reading',
+    'no_disc says_no_disc does_not_read reads_nothing cannot_read not_recognised not_recognized unreadable does_not_play plays_nothing will_not_play no_disk will_not_read does_not_recognise cannot_find_the_disc disc_error disk_error focus_error no_focus toc_error shows_no_disc never_reads not_reading',
     ['reads', 'no'],
   ],
   [
-    'skips skip skipping slow_to_read takes_long_to_read takes_ages_to_read read_errors errors error jumps_tracks stutters_when_playing drops_out reads_slowly reads_discs_slowly slow_reading hesitates_to_read',
+    'skips skip skipping slow_to_read takes_long_to_read takes_ages_to_read read_errors read_error error_after_spinning reading_errors errors jumps_tracks stutters_when_playing drops_out reads_slowly reads_discs_slowly slow_reading hesitates_to_read',
     ['reads', 'slow'],
   ],
   [
@@ -116,7 +116,7 @@ export const WELL =
   'fine ok okay works worked all_right good perfect perfectly no_trouble no_issues no_trouble_at_all no_problem without_trouble';
 /** What says that it goes ill, and not how. */
 export const ILL =
-  'fails fail failing goes_wrong go_wrong acts_up plays_up misbehaves shy moody trouble problems faulty';
+  'fails fail failing goes_wrong go_wrong acts_up plays_up misbehaves shy moody trouble problems faulty tray_error tray_fault loading_error load_error loading_fault mechanism_error mechanism_fault mech_error eject_error drawer_error error';
 
 /** Words after which nothing is so any more, or never was here. */
 export const NO_MORE =
@@ -133,6 +133,12 @@ export const IDLE_HERE =
   'it the tray drawer door lid disc discs disk disks player drive deck machine unit motor loader slot mechanism front when if on press pressed pressing key eject_key button eject_button to and but or then so also with at from for of in after before sometimes often mostly usually always ' +
   'now again first second third time times day days week weeks since for_a_while for_years lately recently suddenly every once twice all only just still even than more most one two three a an its is was has been be gets got get will does do did can i my you we they he she owner says said customer would could this that there here what which who how ' +
   'inside belt fully properly right back down little sound sounds noise noises makes making make hear heard like as by not_sure little much many any some very really quite too until while long minutes minute seconds second hour hours help please today yesterday please ok';
+/** What leads to a code and is no thing that is spoken of; the code itself means what its maker says, and no more is read of it. */
+export const SHOWS = 'display_says display_shows display_reads shows says reads displays the_display_says the_display_shows';
+/** Words before a code, and a code: letters and figures. */
+export const CODE_WORDS = /^(?:error|err|fault|code|number|no)$/i;
+export const CODE = /^[a-z]{0,3}-?\d{1,4}[a-z]?$/i;
+
 /** What denies within a complaint, beyond what denies anywhere. */
 export const REFUSES =
   "won't will_not wont doesn't does_not doesnt didn't did_not can't cannot can_not refuses refuses_to refused_to fails_to failed_to no never not unable_to stopped_to isn't is_not unwilling_to reluctant_to nor_does won’t wouldn't would_not hardly_ever hardly rarely";
