@@ -18,6 +18,9 @@ import { ofLoaders, type Loader } from '@loose-pulley/core/base/loaders';
 const ACTIONS: Readonly<Record<Loader, readonly CycleAction[]>> = ofLoaders('actions');
 export const actionsOf = (loader: Loader): readonly CycleAction[] => ACTIONS[loader];
 
+/** What goes one way and then the other; all else is done again and again. */
+const TO_AND_FRO: ReadonlySet<CycleAction> = new Set(['open', 'close', 'load', 'eject']);
+
 /** Conditions set once and kept while counting. */
 export interface Setting {
   readonly disc: TestDisc;
@@ -68,9 +71,9 @@ export function useCounting(
   // What failed is still as it was: a tray that did not open is shut, and opens next.
   const turn = !last
     ? ((cleanRunId !== null || begins ? firstKind?.action : undefined) ?? actions[0])
-    : last.result === 'bad'
+    : last.result === 'bad' || !TO_AND_FRO.has(last.action)
       ? last.action
-      : actions[(actions.indexOf(last.action) + 1) % actions.length];
+      : actions[(actions.indexOf(last.action) + 1) % 2];
   // After a cycle, an undo or a change of machine the turn is taken anew.
   const action = (chosen?.afterId === last?.id ? chosen?.action : undefined) ?? turn ?? 'open';
   const setAction = (next: CycleAction): void => setChosen({ afterId: last?.id, action: next });

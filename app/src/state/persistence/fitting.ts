@@ -12,12 +12,17 @@ import { recordEvents } from './recording';
 export const fitBelt =
   (ticket: Ticket, driveId: string, bodies: readonly EventBody[]): Thunk<boolean> =>
   (dispatch) => {
-    if (ticket.cleaning.treatments.length === 0 && !ticket.timers.some(({ placeId }) => placeId !== undefined)) {
-      return dispatch(recordEvents(bodies));
-    }
+    const putOn = (): boolean => {
+      const heard = dispatch(recordEvents(bodies));
+      // What waited to be answered for is answered: a belt that was held back and then put on is one try.
+      if (heard) dispatch(fitHeld(null));
+      return heard;
+    };
+    if (ticket.cleaning.treatments.length === 0 && !ticket.timers.some(({ placeId }) => placeId !== undefined))
+      return putOn();
     void import('@loose-pulley/core/views/clean').then(({ beltHeld }) => {
       if (beltHeld(ticket, driveId, Date.now()).length > 0) dispatch(fitHeld({ driveId, bodies }));
-      else dispatch(recordEvents(bodies));
+      else putOn();
     });
     return true;
   };

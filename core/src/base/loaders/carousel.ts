@@ -16,7 +16,7 @@ export const carousel = {
     mirroredDecks: false,
     homing: true,
   },
-  actions: ['open', 'close'],
+  actions: ['open', 'close', 'turnTable'],
   checks: ['motorPulleyHeld', 'trayHeld', 'contentsRead', 'firstAndLast', 'eachDeck', 'beforeTheLid', 'afterTheLid'],
   timed: ['time to load', 'time to spin up', 'time to read the contents'],
   map: [

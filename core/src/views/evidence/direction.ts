@@ -13,6 +13,7 @@ const WATCH_IT_OPEN: readonly string[] = ['behaviour', 'sound', 'holdEject'];
 export const WENT: Readonly<Record<CycleAction, Direction | null>> = {
   open: 'behaviour',
   close: 'closing',
+  turnTable: null,
   load: 'behaviour',
   eject: 'closing',
   spinUp: null,

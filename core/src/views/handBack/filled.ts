@@ -146,6 +146,10 @@ const putBackSaid = (ticket: Ticket): Sentence[] =>
     return words === null ? [] : [sentence(`${thingSaid(ticket, one)} ${words}`, ofFinding(one))];
   });
 
+/** Whether a treatment is a belt that was fitted. */
+const isTry = ({ drives }: Ticket, treatmentId: string): boolean =>
+  drives.some(({ tries }) => tries.some(({ id }) => id === treatmentId));
+
 /** What was done: treatments, belts that run, parts that found their place. */
 function done(ticket: Ticket): Sentence[] {
   return [
@@ -184,9 +188,9 @@ function done(ticket: Ticket): Sentence[] {
     ...(ticket.cleaning.jam?.out && ticket.cleaning.jam.what.trim() !== ''
       ? [sentence(`taken out: ${ticket.cleaning.jam.what}`, rest('clean', 'what was in the way'))]
       : []),
-    // What Clean did is said above, together.
+    // What Clean did is said above, together, and so is the belt.
     ...ticket.treatments
-      .filter(({ id }) => !ticket.cleaning.treatments.some((one) => one.id === id))
+      .filter(({ id }) => !ticket.cleaning.treatments.some((one) => one.id === id) && !isTry(ticket, id))
       .map(({ what, at: when }) => sentence(what, rest('prove', 'a treatment', when))),
     ...ticket.strip.found
       .filter(({ kind, homed }) => kind === 'object' && homed)

@@ -39,6 +39,7 @@ const lines = (text: string): string[] =>
 const DOING: Readonly<Record<CycleAction, readonly [doing: string, did: string]>> = {
   open: ['opening it', 'opened'],
   close: ['closing it', 'closed'],
+  turnTable: ['turning its table', 'turned its table'],
   load: ['taking a disc in', 'took a disc in'],
   eject: ['giving a disc back', 'gave it back'],
   spinUp: ['starting it', 'started'],

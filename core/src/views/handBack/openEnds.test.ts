@@ -117,6 +117,19 @@ describe('what speaks against handing back', () => {
     };
     expect(words([...base, logged])).toEqual(['Drive A: the last belt is not judged right.']);
   });
+  test('a belt that came on after the last clean cycle is not proved by what ran before it', () => {
+    const ran: EventBody = { type: 'cycleLogged', cycle: { ...cycle('c1', 'good'), cleanRunId: 'p1' } };
+    const fit = (at: string): EventBody[] => [
+      { type: 'tryLogged', driveId: 'drive-a', try: { ...tried('t', 116), verdict: 'right' } },
+      { type: 'treatmentRecorded', treatment: { id: 't', at, what: 'fitted 116 × 1.2' } },
+    ];
+    const before = cycle('c1', 'good').at;
+    const said = (at: string) => words([opening, cleanRun, ran, ...fit(at)]).filter((one) => one.startsWith('Since'));
+    expect(said(`${before.slice(0, 10)}T00:00:00Z`)).toEqual([]);
+    expect(said('2027-01-01T00:00:00Z')).toEqual([
+      'Since the last clean cycle it was fitted 116 × 1.2: nothing proves that yet.',
+    ]);
+  });
   test('two findings of which nobody said which is so; a deck that nobody spoke of while the other was worked on', () => {
     const line = (id: string, words: string): EventBody => ({
       type: 'stepPut',

@@ -62,6 +62,17 @@ function unproved(ticket: Ticket): string[] {
   ];
 }
 
+/** A belt that came on after the last cycle of the clean run: what ran before proves nothing of it. */
+function fittedSince({ cleanRuns, cycles, drives, treatments }: Ticket): string[] {
+  const run = cleanRuns.at(-1);
+  const ran = run && cycles.findLast(({ cleanRunId, trial }) => cleanRunId === run.id && trial === undefined);
+  if (!ran) return [];
+  const fitted = treatments.findLast(
+    ({ id, at }) => at > ran.at && drives.some(({ tries }) => tries.some((one) => one.id === id)),
+  );
+  return fitted ? [`Since the last clean cycle it was ${fitted.what}: nothing proves that yet.`] : [];
+}
+
 /** Of two decks that are alike, the one of which nobody spoke while the other was worked on. */
 function unspoken(ticket: Ticket): Ticket['drives'] {
   if (!loaderOf(ticket.loader).has.mirroredDecks || ticket.drives.length < 2) return [];
@@ -137,7 +148,7 @@ export function openEnds(ticket: Ticket, unit: LengthUnit = 'mm'): readonly Open
   }
   for (const { words, closes } of ticket.strip.temporaryChanges.filter(isOpen))
     end(`Still open: ${words}; ${closes}.`, 'rebuild');
-  for (const sentence of unproved(ticket)) end(sentence, 'prove');
+  for (const sentence of [...unproved(ticket), ...fittedSince(ticket)]) end(sentence, 'prove');
   if (lid?.state === 'on' && !ticket.cycles.some(({ at, trial }) => trial === undefined && at >= lid.since)) {
     end('Not powered since the lid went on: no cycle was counted.', 'prove');
   }

@@ -1,3 +1,5 @@
+import { beltLabel } from '../../base/shapes';
+import { sameBelt } from '../../belts/catalogue';
 import type { DriveRecord, Try } from '../../record/stations';
 import { goneBack, isOpen, openRemoval, type Step } from '../../work/strip';
 import type { EventBody, Ticket } from '../../record/ticket';
@@ -19,10 +21,10 @@ export const chosenBelt = ({ tries }: Pick<DriveRecord, 'tries'>): Try | undefin
 };
 
 /**
- * What happens when a belt goes on: the try is logged, “no belt fitted” ends, and its step of the strip is back. One
+ * What happens when a belt goes on: the try is logged, and is a treatment from that moment; “no belt fitted” ends, and its step of the strip is back. One
  * fact, said once.
  *
- * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['tryLogged']
+ * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['tryLogged', 'treatmentRecorded']
  */
 export function fittingOf(ticket: Ticket, driveId: string, belt: Try, at: string): readonly EventBody[] {
   const { steps, temporaryChanges } = ticket.strip;
@@ -35,8 +37,15 @@ export function fittingOf(ticket: Ticket, driveId: string, belt: Try, at: string
   const back = steps.filter(
     (step) => step.kind === 'belt' && openRemoval(step) && driveOfBelt(ticket, step)?.id === driveId,
   );
+  // One that is on and not yet judged, said again, is the same try.
+  const last = ticket.drives.find(({ id }) => id === driveId)?.tries.at(-1);
+  const same = last?.verdict === 'untried' && sameBelt(last, belt) && last.itemId === belt.itemId;
+  const id = same ? last.id : belt.id;
+  const what = `fitted ${beltLabel(belt, 'mm').size}${belt.source && `, ${belt.source}`}`;
   return [
-    { type: 'tryLogged', driveId, try: belt },
+    { type: 'tryLogged', driveId, try: { ...belt, id } },
+    // Something was done about the fault: what ran before it proves nothing since.
+    { type: 'treatmentRecorded', treatment: { id, at, what } },
     // A change that waits for a step, or for another change, ends in its own time.
     ...ends
       .filter(({ afterChangeId, afterStepId }) => afterChangeId === null && afterStepId === null)

@@ -153,12 +153,27 @@ describe('one fact, said once', () => {
     const bodies = [opening, beltStep('st1', 1, 'belt', 1), noBelt];
     const { ticket } = recordOf(bodies);
     const fitted = fittingOf(ticket, 'drive-a', tried('t1', 116), at(9));
-    expect(fitted.map(({ type }) => type)).toEqual(['tryLogged', 'temporaryChangePut', 'stepPut']);
+    expect(fitted.map(({ type }) => type)).toEqual(['tryLogged', 'treatmentRecorded', 'temporaryChangePut', 'stepPut']);
     const after = recordOf([...bodies, ...fitted]);
     expect(machineView(after).drives[0]?.belt.kind).toBe('fitted');
     expect(machineView(after).off).toEqual([]);
     expect(machineView(after).changes.power).toEqual([]);
     expect(chosenBelt(after.ticket.drives[0] ?? { tries: [] })?.id).toBe('t1');
+    // Said again at another station it is the same try, and one treatment; once it was judged it is another.
+    const again = fittingOf(after.ticket, 'drive-a', tried('t2', 116), at(11));
+    expect(recordOf([...bodies, ...fitted, ...again]).ticket).toMatchObject({
+      drives: [{ tries: [{ id: 't1' }] }],
+      treatments: [{ id: 't1', at: at(11) }],
+    });
+    const judged: EventBody = {
+      type: 'tryJudged',
+      driveId: 'drive-a',
+      tryId: 't1',
+      verdict: 'tooLoose',
+      note: '',
+    };
+    const loose = recordOf([...bodies, ...fitted, judged]);
+    expect(fittingOf(loose.ticket, 'drive-a', tried('t2', 116), at(12))[0]).toMatchObject({ try: { id: 't2' } });
   });
   test('a belt step belongs to the drive that it names, and to none where it names none of several', () => {
     const { ticket } = recordOf([opening, { type: 'driveAdded', driveId: 'drive-b', name: 'B' }]);

@@ -134,7 +134,8 @@ export const IDLE_HERE =
   'now again first second third time times day days week weeks since for_a_while for_years lately recently suddenly every once twice all only just still even than more most one two three a an its is was has been be gets got get will does do did can i my you we they he she owner says said customer would could this that there here what which who how ' +
   'inside belt fully properly right back down little sound sounds noise noises makes making make hear heard like as by not_sure little much many any some very really quite too until while long minutes minute seconds second hour hours help please today yesterday please ok';
 /** What leads to a code and is no thing that is spoken of; the code itself means what its maker says, and no more is read of it. */
-export const SHOWS = 'display_says display_shows display_reads shows says reads displays the_display_says the_display_shows';
+export const SHOWS =
+  'display_says display_shows display_reads shows says reads displays the_display_says the_display_shows';
 /** Words before a code, and a code: letters and figures. */
 export const CODE_WORDS = /^(?:error|err|fault|code|number|no)$/i;
 export const CODE = /^[a-z]{0,3}-?\d{1,4}[a-z]?$/i;

@@ -3,6 +3,7 @@ import type { Cycle, CycleAction, CycleResult, TestDisc } from './schema';
 export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
   open: 'open',
   close: 'close',
+  turnTable: 'turn the table',
   load: 'load',
   eject: 'eject',
   spinUp: 'spin up',
@@ -12,6 +13,7 @@ export const ACTION_NAMES: Readonly<Record<CycleAction, string>> = {
 export const ACTION_DOING: Readonly<Record<CycleAction, string>> = {
   open: 'opening',
   close: 'closing',
+  turnTable: 'turning the table',
   load: 'loading',
   eject: 'ejecting',
   spinUp: 'spinning up',

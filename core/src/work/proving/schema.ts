@@ -1,7 +1,7 @@
 import { flag, id, list, nullable, number, one, optional, shape, text, time, type ValueOf } from '../../base/schema';
 
-/** What one cycle was. Trays open and close, slots load and eject, a disk drive spins up. */
-export const CYCLE_ACTIONS = ['open', 'close', 'load', 'eject', 'spinUp'] as const;
+/** What one cycle was. Trays open and close, a carousel's table turns, slots load and eject, a disk drive spins up. */
+export const CYCLE_ACTIONS = ['open', 'close', 'turnTable', 'load', 'eject', 'spinUp'] as const;
 export type CycleAction = (typeof CYCLE_ACTIONS)[number];
 
 /** How it went. Slow got there by itself; helped did not. */

@@ -8,7 +8,7 @@ export const proveReducers: Reducers<StateOf<typeof proveState>, typeof proveEve
     cycle.cleanRunId !== null && !cleanRuns.some(({ id }) => id === cycle.cleanRunId)
       ? refuse('The cycle belongs to a clean run that was never begun.')
       : changes({ cycles: [...cycles, cycle] }),
-  treatmentRecorded: ({ treatments }, { treatment }) => changes({ treatments: [...treatments, treatment] }),
+  treatmentRecorded: ({ treatments }, { treatment }) => changes({ treatments: upsert(treatments, treatment) }),
   cleanRunBegun: ({ cleanRuns, treatments, cycles }, { cleanRun }) =>
     mayBeginCleanRun(cleanRuns, treatments, cycles)
       ? changes({ cleanRuns: [...cleanRuns, cleanRun] })
