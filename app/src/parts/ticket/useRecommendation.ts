@@ -2,6 +2,8 @@ import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { questionOf, recommend, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
 import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
 import { listenForProbability } from '../../workers/probability';
+import { selectItems, useAppSelector } from '../../state/store/hooks';
+import { ownedOf, useOwned } from './useOwned';
 
 /** Answers to the last sample, by their question: the same drive looked at again, on paper say, is not worked out again. */
 const settledAnswers = new WeakMap<ProbabilityQuestion, ProbabilityAnswer>();
@@ -49,12 +51,14 @@ export function useRecommendation(view: DriveView): RecommendationView {
   const sameDrive = heard.question?.situation.driven === view.driven && question !== undefined;
   const answer = kept ?? (sameDrive ? heard.answer : null);
   const settled = kept !== undefined || (heard.last && heard.question === question);
-  const recommendation = useMemo(() => recommend(view, answer, settled), [view, answer, settled]);
+  const owned = useOwned(view);
+  const recommendation = useMemo(() => recommend(view, answer, settled, owned), [view, answer, settled, owned]);
   return useMemo(() => ({ ...recommendation, trouble }), [recommendation, trouble]);
 }
 
 /** The recommendations for several drives at once, as paper shows them: each is asked about once, and kept. */
 export function useRecommendations(views: readonly DriveView[]): readonly Recommendation[] {
+  const items = useAppSelector(selectItems);
   const [, answered] = useReducer((count: number) => count + 1, 0);
   const questions = views.map(questionOf);
   const open = questions.filter((one) => one !== undefined && !settledAnswers.has(one)) as ProbabilityQuestion[];
@@ -77,6 +81,6 @@ export function useRecommendations(views: readonly DriveView[]): readonly Recomm
   return views.map((view, index) => {
     const question = questions[index];
     const answer = (question && settledAnswers.get(question)) ?? null;
-    return recommend(view, answer, answer !== null);
+    return recommend(view, answer, answer !== null, ownedOf(items, view));
   });
 }

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { sameBelt } from '@loose-pulley/core/belts/catalogue';
-import { driveView, gripsNow, oldBeltTry, type DriveView } from '@loose-pulley/core/views/drive';
+import { driveView, gripsNow, oldBeltTry, soldTry, type DriveView } from '@loose-pulley/core/views/drive';
 import { chosenBelt, driveOfBelt, fittingOf } from '@loose-pulley/core/views/machine';
 import type { Step } from '@loose-pulley/core/work/strip';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
@@ -10,6 +10,7 @@ import type { Try } from '@loose-pulley/core/record/stations';
 import { fitBelt } from '../../state/persistence/fitting';
 import { useBench } from '../../state/store/assumptions';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
+import { useOwned } from '../../parts/ticket/useOwned';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
@@ -51,6 +52,7 @@ function Recommended({
   const { ticket } = useTicket();
   const unit = useUnit();
   const { best, nothingFits, status } = useRecommendation(view);
+  const owned = useOwned(view);
   const grips = gripsNow(ticket, view.drive.id);
   const old = grips === undefined ? undefined : oldBeltTry(view, 'the old belt, cleaned');
   const want = ticket.wants.find(({ driveId }) => driveId === view.drive.id);
@@ -83,20 +85,7 @@ function Recommended({
     );
   }
   if (!best) return <p className="text-soft">Which belt: one moment…</p>;
-  const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = best.catalogueBelt;
-  const belt: Try = {
-    id: nanoid(10),
-    shape,
-    thicknessMm,
-    widthMm,
-    innerLengthMm,
-    measuredMm: null,
-    source: name,
-    label: '',
-    because: 'unknown',
-    verdict: 'untried',
-    note: '',
-  };
+  const belt: Try = { id: nanoid(10), ...soldTry(best.catalogueBelt, owned.get(best.catalogueBelt.id)) };
   const doubts = [
     nothingFits ? 'Nothing in stock fits; this is the nearest.' : '',
     want && !sameBelt(want.belt, belt) ? `${beltLabel(want.belt, unit).size} is awaited for this drive.` : '',

@@ -8,14 +8,15 @@ import {
   gripsNow,
   limitedWords,
   oldBeltTry,
+  soldTry,
   wantedWords,
   type DriveView,
+  type NewTry,
 } from '@loose-pulley/core/views/drive';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { VERDICT_NAMES } from '@loose-pulley/core/record/stations';
 
 import { reasons, torqueWords, ZONE_NAMES, type Candidate, type Situation } from '@loose-pulley/core/belts/sizing';
-import type { Try } from '@loose-pulley/core/record/stations';
 import {
   formatGramForce,
   formatLength,
@@ -52,8 +53,6 @@ interface Props {
   readonly canWrite: boolean;
   readonly onPick: (id: string | null) => void;
 }
-
-const UNTRIED = { label: '', because: 'unknown', measuredMm: null, verdict: 'untried', note: '' } as const;
 
 /** A line of the answer: what, and how much. */
 function Line({
@@ -171,28 +170,13 @@ export function Answer({ sizing, view, situation, unit, canWrite, onPick }: Prop
   const { recommendation, picked } = sizing;
   const { ranking, best, nothingFits } = recommendation;
   const { drive, facts } = view;
-  const log = (
-    belt: Omit<Try, 'id' | 'verdict' | 'note' | 'label' | 'because' | 'measuredMm'> & { readonly label?: string },
-  ) =>
+  const log = (belt: NewTry) =>
     dispatch(
-      fitBelt(
-        ticket,
-        drive.id,
-        fittingOf(ticket, drive.id, { id: nanoid(10), ...UNTRIED, ...belt }, new Date().toISOString()),
-      ),
+      fitBelt(ticket, drive.id, fittingOf(ticket, drive.id, { id: nanoid(10), ...belt }, new Date().toISOString())),
     );
   const owned = useOwned(view);
   /** Out of the drawer where it lies there; the drawer follows the ticket. */
-  const fitOne = ({ catalogueBelt }: Candidate) => {
-    const { shape, thicknessMm, widthMm = null, innerLengthMm, name } = catalogueBelt;
-    const item = owned.get(catalogueBelt.id);
-    const belt = { shape, thicknessMm, widthMm, innerLengthMm };
-    log(
-      item
-        ? { ...belt, itemId: item.id, source: `the drawer${item.place ? `, ${item.place}` : ''}`, label: item.label }
-        : { ...belt, source: name },
-    );
-  };
+  const fitOne = ({ catalogueBelt }: Candidate) => log(soldTry(catalogueBelt, owned.get(catalogueBelt.id)));
   const fit = () => {
     if (!picked || !canWrite) return;
     fitOne(picked);

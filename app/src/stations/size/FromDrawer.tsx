@@ -108,9 +108,15 @@ export function FromDrawer({
   );
   if (decided) return wants.length > 0 ? <section aria-label="From the drawer">{wanting}</section> : null;
   if (status === 'waiting' || !best) return null;
+  // What lies here is recommended unless ordering gains enough; what it would gain stands beside it, with its day.
+  const likeliest = ranking.candidates
+    .filter(({ catalogueBelt }) => !after.forbidden(catalogueBelt))
+    .reduce((top, one) => (worksOf(recommendation, one) > worksOf(recommendation, top) ? one : top), best);
+  const gains = worksOf(recommendation, likeliest) - worksOf(recommendation, best) >= THRESHOLDS.drawerPoints / 100;
+  const other = best === here ? (gains ? likeliest : here) : best;
   const toBuy =
-    best !== here && !wants.some(({ belt }) => Math.abs(belt.innerLengthMm - best.catalogueBelt.innerLengthMm) < 0.05)
-      ? best
+    other !== here && !wants.some(({ belt }) => Math.abs(belt.innerLengthMm - other.catalogueBelt.innerLengthMm) < 0.05)
+      ? other
       : undefined;
   const known = toBuy && items.find((one) => one.shape === toBuy.catalogueBelt.shape && one.supplier !== '');
   const byMs = nowMs + daysFor(deliveryOf(orders, known?.supplier ?? ''), 0.5) * DAY_MS;

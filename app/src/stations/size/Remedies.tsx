@@ -1,6 +1,12 @@
 import { today } from '../../state/written';
 import { nanoid } from 'nanoid';
-import { remedyTry, withProvisional, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
+import {
+  remedyBeltWords,
+  remedyTry,
+  withProvisional,
+  type DriveView,
+  type Recommendation,
+} from '@loose-pulley/core/views/drive';
 import { inHundred, REMEDIES, REMEDY_IDS, type RemedyId } from '@loose-pulley/core/belts/probability';
 import { OWNER_WISHES } from '@loose-pulley/core/record/stations';
 import { monthsLater } from '@loose-pulley/core/base/timers';
@@ -81,6 +87,7 @@ export function Remedies({
         {REMEDY_IDS.filter((id) => bands || id !== 'band').map((id) => {
           const remedy = REMEDIES[id];
           const chance = recommendation.answer?.remedies[id];
+          const which = remedyBeltWords(view, recommendation, id, unit);
           const refused = id === 'band' && drive.speed !== null;
           const learned = dueMonths(id);
           const dueIn = learned?.months ?? remedy.dueMonths;
@@ -93,6 +100,7 @@ export function Remedies({
               <div>
                 <p>
                   <strong className="first-letter:uppercase">{remedy.name}</strong>
+                  {which !== '' && `, ${which}`}
                   {chance && <>: chance it works {inHundred(chance.works)}</>}
                   {refused && ': refused where speed matters'}
                 </p>

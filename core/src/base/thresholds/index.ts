@@ -23,10 +23,14 @@ export const THRESHOLDS = {
   explains: 0.35,
   /** A reading is worth taking where what it leaves open is less than this share of what is open now. */
   worthReading: 0.6,
-  /** The drawer's own belt is taken unless one that can be ordered is better by more points of a hundred than this. */
+  /** One that could be ordered instead of the drawer's own is shown beside it from so many points of a hundred on. */
   drawerPoints: 1,
+  /** What lies in the drawer is recommended unless one that can be ordered is likelier to work by more than this. */
+  worthOrdering: 0.03,
   /** So many belts judged right on sisters prove a size for the mechanism. */
   provenTries: 2,
+  /** What they prove is taken unless another is likelier by more than this: the verdicts count in the chances already. */
+  leaveProven: 0.02,
   /** From so many machines on, the mechanism's own path is told before anything is measured. */
   machinesEnough: 3,
   /** A size is bought for stock where it serves at least so many more jobs a year: less nobody would see. */

@@ -9,7 +9,7 @@ import type { Candidate, Ranking, Situation } from '../sizing';
 import { playOutcomes } from './kernel';
 import { probabilitiesOf, type SuccessProbability } from './successProbability';
 import { explanations, momentsOf, type Explanation } from './explain';
-import { cleaned, remedyBelts, stretchedBelt, type RemedyId } from './remedies';
+import { cleaned, remedyBelts, stretchedBelt, type RemedyId, type Stretched } from './remedies';
 import type { Samples } from './samples';
 import type { Believed } from './temper';
 import { expectedOf } from './verdicts';
@@ -47,8 +47,8 @@ export interface ProbabilityAnswer {
   readonly remedies: Readonly<Partial<Record<RemedyId, SuccessProbability>>>;
   /** Inner length that the old belt would be left with by warming, mm; undefined where there is none to warm. */
   readonly warmedMm: number | undefined;
-  /** The belt that `stretch` would be done to: the next size down of the likeliest. */
-  readonly stretchedId: string | undefined;
+  /** The belt that `stretch` would be done to: the one judged too tight, or the next size down of the likeliest. */
+  readonly stretched: Stretched | undefined;
   /** Empty in a first look, which leaves them out. */
   readonly values: readonly MeasurementValue[];
   /** The belts' chances without what sister machines say, where there are any. */
@@ -95,7 +95,8 @@ export function answerProbability(question: ProbabilityQuestion, draws: number, 
   const kept = new Uint8Array(hopeful.length * draws);
   hopeful.forEach((belt, row) => kept.set(outcomes.subarray(belt * draws, (belt + 1) * draws), row * draws));
   const best = order[0] === undefined ? undefined : belts[order[0]];
-  const remedies = quick ? [] : remedyBelts(samples, situation, { oldBelt, warmedBelt }, best, seed);
+  const stretched = stretchedBelt(best, tries);
+  const remedies = quick ? [] : remedyBelts(samples, situation, { oldBelt, warmedBelt }, stretched, seed);
   const remedyChances = probabilitiesOf(
     // A remedy comes with cleaning: it is judged as if that were done.
     playOutcomes(
@@ -113,7 +114,7 @@ export function answerProbability(question: ProbabilityQuestion, draws: number, 
     belts: Object.fromEntries(belts.map(({ id }, index) => [id, chances[index] as SuccessProbability])),
     remedies: Object.fromEntries(remedies.map(({ id }, index) => [id, remedyChances[index] as SuccessProbability])),
     warmedMm: warmed && momentsOf(warmed, weights).value,
-    stretchedId: stretchedBelt(best)?.id,
+    stretched,
     values: quick ? [] : valueOfMeasuring(samples, situation, kept, weights),
     alone: quick || sisters.length === 0 ? undefined : aloneOf(question, draws),
     wanted: quick ? undefined : wantedOf(samples, weights, situation),
@@ -194,20 +195,23 @@ export interface Choosing {
   readonly after?: AfterTries | undefined;
   /** Whether a belt was right on two and more machines with the same mechanism. */
   readonly proven?: ((belt: CatalogueBelt) => boolean) | undefined;
+  /** Whether a belt is at hand, in the drawer. */
+  readonly atHand?: ((belt: CatalogueBelt) => boolean) | undefined;
 }
 
 /**
  * The ranking by chance, where it is known. What the bench forbade comes last. A belt that was right on two machines with
- * the mechanism is kept unless another is likelier by `THRESHOLDS.leaveSection`. The old section is kept unless another is
- * likelier to work by `THRESHOLDS.leaveSection`. Of belts whose chances are alike the one that lies furthest from every limit comes
- * first; the others by their chance. Where no belt is likelier to work than to fail, the margins say little, since one
+ * the mechanism is kept unless another is likelier by `THRESHOLDS.leaveProven`; of others whose chances are alike the one
+ * that lies furthest from every limit comes first. The
+ * old section is kept unless another is likelier to work by `THRESHOLDS.leaveSection`; of one section what is at hand is
+ * taken unless ordering gains more than `THRESHOLDS.worthOrdering`. Where no belt is likelier to work than to fail, the margins say little, since one
  * hopeless thing (a speed that no belt reaches) hides all others: there the belt comes first with which the fewest
  * things go wrong.
  */
 export function rankByProbability(
   ranking: Ranking,
   chances: ProbabilityAnswer['belts'],
-  { belts = CATALOGUE, oldSection, after, proven }: Choosing = {},
+  { belts = CATALOGUE, oldSection, after, proven, atHand }: Choosing = {},
 ): Ranking {
   const works = ({ catalogueBelt }: Candidate): number => chances[catalogueBelt.id]?.works ?? 0;
   const forbidden = ({ catalogueBelt }: Candidate): boolean => after?.forbidden(catalogueBelt) !== undefined;
@@ -230,14 +234,21 @@ export function rankByProbability(
   const nothingFits = works(top) < (after?.any ? THRESHOLDS.recommendAfterTries : THRESHOLDS.recommend);
   const ease = nothingFits ? (one: Candidate) => -goesWrong(one) : (one: Candidate) => one.judgement.margin;
   // What has run on machines alike is taken before what is only likelier by a little.
-  const shown = allowed.find((one) => proven?.(one.catalogueBelt) && works(one) > works(top) - THRESHOLDS.leaveSection);
+  const shown = allowed.find((one) => proven?.(one.catalogueBelt) && works(one) > works(top) - THRESHOLDS.leaveProven);
   const easiest = allowed
     .filter(
       (one) =>
         works(one) >= works(top) - THRESHOLDS.tie && (top !== own || sameSection(one.catalogueBelt, own.catalogueBelt)),
     )
     .reduce((most, one) => (ease(one) > ease(most) ? one : most));
-  const best = shown ?? easiest;
+  const chosen = shown ?? easiest;
+  const inHand = allowed.find(
+    (one) =>
+      atHand?.(one.catalogueBelt) &&
+      sameSection(one.catalogueBelt, chosen.catalogueBelt) &&
+      works(one) >= Math.max(THRESHOLDS.recommend, works(chosen) - THRESHOLDS.worthOrdering),
+  );
+  const best = atHand?.(chosen.catalogueBelt) ? chosen : (inHand ?? chosen);
   const candidates = [best, ...byChance.filter((one) => one !== best)];
   const beside = nextInSeries(
     belts.filter((belt) => sameSection(belt, best.catalogueBelt)),

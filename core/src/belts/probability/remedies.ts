@@ -2,6 +2,7 @@ import { isGone } from '../../physics/drive';
 import { CATALOGUE, nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
 import type { Situation } from '../sizing';
 import { bellCurve, seeded, type Combined } from '../../base/statistics';
+import type { TriedBelt } from './believe';
 import type { JudgedBelt } from './kernel';
 import type { Samples } from './samples';
 
@@ -39,7 +40,7 @@ export const REMEDIES: Readonly<Record<RemedyId, RemedyKnown>> = {
     known: 'How much set comes back is a guess between a fifth and three fifths; what it measures cold decides.',
   },
   stretch: {
-    name: 'stretch the next size down',
+    name: 'stretch a smaller one',
     how: 'Hold it drawn out by half for a day, let it rest, measure, and fit it once it has settled.',
     monthsMin: 12,
     monthsMax: 60,
@@ -74,10 +75,22 @@ export const cleaned = (samples: Samples): Samples => ({
   drivenFriction: samples.drivenFrictionClean,
 });
 
-/** The belt that would be stretched in place of the best: its next size down, where there is one. */
-export function stretchedBelt(best: CatalogueBelt | undefined): CatalogueBelt | undefined {
+/** A belt that would be stretched: one that is in hand since it was on and too tight, or one to be had. */
+export interface Stretched {
+  readonly belt: JudgedBelt;
+  readonly inHand: boolean;
+}
+
+/**
+ * The belt that would be stretched in place of the best: the one just judged too tight, which is in hand; else the next
+ * size down, where there is one.
+ */
+export function stretchedBelt(best: CatalogueBelt | undefined, tries: readonly TriedBelt[]): Stretched | undefined {
+  const last = tries.at(-1);
+  if (last?.verdict === 'tooTight') return { belt: last.belt, inHand: true };
   const siblings = best ? CATALOGUE.filter((belt) => sameSection(belt, best)) : [];
-  return best && nextInSeries(siblings, best.innerLengthMm).down;
+  const down = best && nextInSeries(siblings, best.innerLengthMm).down;
+  return down && { belt: down, inHand: false };
 }
 
 /** The inner length that a belt had when new, stretched by so much on its path: by its centre line, π times its thickness longer. */
@@ -107,13 +120,13 @@ export function warmedRange(nowMm: number, pathMm: number, thicknessMm: number):
 /**
  * The belts that the remedies would leave on the pulleys, with their lengths in each world.
  *
- * @param best the belt recommended, whose next size down may be stretched
+ * @param stretched the belt that would be stretched
  */
 export function remedyBelts(
   samples: Samples,
   situation: Situation,
   { oldBelt, warmedBelt }: { readonly oldBelt?: Combined | undefined; readonly warmedBelt?: Combined | undefined },
-  best: CatalogueBelt | undefined,
+  stretched: Stretched | undefined,
   seed: number,
 ): Array<{ readonly id: RemedyId; readonly belt: JudgedBelt }> {
   const random = seeded(seed + 1);
@@ -144,8 +157,8 @@ export function remedyBelts(
         { id: 'warm', belt: { ...old, lengthsMm: warmedMm } },
       );
   }
-  const down = stretchedBelt(best);
-  if (down) {
+  if (stretched) {
+    const { belt: down } = stretched;
     const lengthsMm = perWorld(
       (i) =>
         (down.innerLengthMm + down.innerLengthToleranceMm * (samples.lengthWithin[i] ?? 0)) *

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { opening, reading, recordOf, tried } from '../../../fixtures/sample';
+import { THRESHOLDS } from '../../base/thresholds';
+import { sameSection } from '../../belts/catalogue';
 import { answerProbability } from '../../belts/probability';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, torqueWords } from '../../belts/sizing';
 import type { Try } from '../../record/stations';
@@ -11,6 +13,7 @@ import {
   judgedFitted,
   questionOf,
   recommend,
+  remedyBeltWords,
   remedyTry,
   withProvisional,
   type Bench,
@@ -86,6 +89,32 @@ describe('the recommendation', () => {
     expect(settled.status).toBe('settled');
     expect(chanceOf(settled, settled.best?.catalogueBelt)?.works).toBeGreaterThan(0.7);
     expect(candidateOf(settled, 'square-1.2-124')?.catalogueBelt.innerLengthMm).toBe(124);
+  });
+  test('what lies in the drawer is recommended, unless ordering gains more than it is worth (a law)', () => {
+    const works = (id: string) => answer.belts[id]?.works ?? 0;
+    const plain = recommend(view, answer, true).best?.catalogueBelt;
+    if (!plain) throw new Error('a belt is recommended');
+    const most = Math.max(...Object.keys(answer.belts).map(works));
+    for (const { catalogueBelt } of recommend(view, answer, true).ranking.candidates.slice(0, 40)) {
+      if (catalogueBelt.id === plain.id) continue;
+      const owned = new Map([[catalogueBelt.id, {}]]);
+      const best = recommend(view, answer, true, owned).best?.catalogueBelt.id;
+      const near =
+        sameSection(catalogueBelt, plain) &&
+        works(catalogueBelt.id) >= Math.max(THRESHOLDS.recommend, works(plain.id) - THRESHOLDS.worthOrdering);
+      expect(best, catalogueBelt.id).toBe(near ? catalogueBelt.id : plain.id);
+      expect(works(best ?? '')).toBeGreaterThan(most - THRESHOLDS.leaveSection - THRESHOLDS.worthOrdering);
+    }
+  });
+  test('a ring judged too tight is in hand: it is what would be stretched, by its own size', () => {
+    const tight = viewOf([...BOOTH, fitted('t1', 108, 'tooTight')]);
+    const asked = questionOf(tight);
+    if (!asked) throw new Error('enough is measured');
+    const done = recommend(tight, answerProbability(asked, 800), true);
+    expect(done.answer?.stretched).toMatchObject({ inHand: true, belt: { innerLengthMm: 108 } });
+    expect(remedyTry(tight, done, 'stretch')?.innerLengthMm).toBe(108);
+    expect(remedyBeltWords(tight, done, 'stretch', 'mm')).toBe('the one that was too tight, 1.2 × 108.0');
+    expect(remedyBeltWords(tight, done, 'band', 'mm')).toBe('');
   });
   test('nothing is asked while too little is measured', () => {
     expect(questionOf(viewOf([]))).toBeUndefined();

@@ -5,8 +5,13 @@ import type { BeltSection } from '../../physics/rubber';
 import type { Try } from '../../record/stations';
 import type { DriveView } from './view';
 
+/** What tells which belts can be had for a drive. */
+export interface OnSaleFor extends Pick<DriveView, 'toBeHad' | 'stock'> {
+  readonly drive: Pick<DriveView['drive'], 'oldShape'>;
+}
+
 /** What can be had for a drive. */
-export const stockOf = ({ drive, toBeHad, stock }: DriveView): readonly CatalogueBelt[] =>
+export const stockOf = ({ drive, toBeHad, stock }: OnSaleFor): readonly CatalogueBelt[] =>
   stockFor(drive.oldShape, toBeHad, stock);
 
 /** Belts on sale of the section that lay in a drive. */

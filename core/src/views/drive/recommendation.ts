@@ -70,6 +70,7 @@ export interface Recommendation {
   readonly answer: ProbabilityAnswer | null;
 }
 
+const NOTHING_OWNED: ReadonlyMap<string, unknown> = new Map();
 const linearly = new WeakMap<DriveView, Ranking>();
 /** Every belt judged at the best estimate. Worked out once for a view. */
 function judged(view: DriveView): Ranking {
@@ -84,9 +85,15 @@ function judged(view: DriveView): Ranking {
  * The recommendation from what is known of the chances so far.
  *
  * @param answer of `questionOf(view)`, or null while none has come
+ * @param owned what lies in the drawer, by the belt's id
  * For instance recommend(view, answer, true).best?.catalogueBelt.id: 'square-1.2-116'
  */
-export function recommend(view: DriveView, answer: ProbabilityAnswer | null, settled: boolean): Recommendation {
+export function recommend(
+  view: DriveView,
+  answer: ProbabilityAnswer | null,
+  settled: boolean,
+  owned: ReadonlyMap<string, unknown> = NOTHING_OWNED,
+): Recommendation {
   const linear = judged(view);
   const after = chosenAfter(triesOf(view));
   const decided = decidedBy(view);
@@ -104,6 +111,7 @@ export function recommend(view: DriveView, answer: ProbabilityAnswer | null, set
     belts: stockOf(view),
     oldSection,
     after,
+    atHand: ({ id }) => owned.has(id),
     proven: (belt) => provenOn(view, belt) >= THRESHOLDS.provenTries,
   });
   const works = ({ catalogueBelt }: Candidate): number => answer.belts[catalogueBelt.id]?.works ?? 0;

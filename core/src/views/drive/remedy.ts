@@ -1,7 +1,8 @@
-import { shapeOf } from '../../base/shapes';
 import { isGone } from '../../physics/drive';
-import { CATALOGUE } from '../../belts/catalogue';
+import { beltLabel, shapeOf } from '../../base/shapes';
+import type { LengthUnit } from '../../base/units';
 import { REMEDIES, type RemedyId } from '../../belts/probability';
+import type { CatalogueBelt } from '../../belts/catalogue';
 import type { Try } from '../../record/stations';
 import { provisionalSaid, type RemedyKind } from '../../record/ticket';
 import type { Recommendation } from './recommendation';
@@ -9,6 +10,35 @@ import type { DriveView } from './view';
 
 /** A try before it has its id. */
 export type NewTry = Omit<Try, 'id'>;
+
+/** Where a belt lies in the drawer. */
+interface Lying {
+  readonly id: string;
+  readonly place: string;
+  readonly label: string;
+}
+
+/**
+ * A belt on sale as a try: out of the drawer where it lies there, so that the drawer follows.
+ *
+ * For instance soldTry(best, undefined).verdict: 'untried'
+ */
+export function soldTry(
+  { shape, thicknessMm, widthMm, innerLengthMm, name }: CatalogueBelt,
+  lying: Lying | undefined,
+): NewTry {
+  const belt = { shape, thicknessMm, widthMm: widthMm ?? null, innerLengthMm, measuredMm: null };
+  const untried = { because: 'unknown', verdict: 'untried', note: '' } as const;
+  return lying
+    ? {
+        ...belt,
+        ...untried,
+        itemId: lying.id,
+        source: `the drawer${lying.place ? `, ${lying.place}` : ''}`,
+        label: lying.label,
+      }
+    : { ...belt, ...untried, source: name, label: '' };
+}
 
 /**
  * The old belt put on again, as a try, by what it measures now.
@@ -35,7 +65,7 @@ export function oldBeltTry({ drive, facts }: Pick<DriveView, 'drive' | 'facts'>,
 }
 
 /**
- * The belt that a remedy puts on the pulleys, as a try: the old one kept or warmed, the next size down stretched.
+ * The belt that a remedy puts on the pulleys, as a try: the old one kept or warmed, a smaller one stretched.
  *
  * @returns undefined for a band, which nobody can measure, and where the belt is not known yet
  * For instance remedyTry(view, recommendation, 'stretch')?.innerLengthMm: 108
@@ -51,7 +81,7 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
   };
   if (id === 'band') return undefined;
   if (id === 'stretch') {
-    const belt = CATALOGUE.find((one) => one.id === answer?.stretchedId);
+    const { belt } = answer?.stretched ?? {};
     return (
       belt && {
         ...shared,
@@ -60,12 +90,30 @@ export function remedyTry(view: DriveView, { answer }: Recommendation, id: Remed
         widthMm: belt.widthMm ?? null,
         measuredMm: null,
         innerLengthMm: belt.innerLengthMm,
-        source: `${belt.name}, ${REMEDIES[id].name}`,
+        source: `${beltLabel(belt, 'mm').size}, stretched`,
       }
     );
   }
   const old = oldBeltTry(view, REMEDIES[id].name);
   return old && { ...old, because: shared.because };
+}
+
+/**
+ * The belt that a remedy is about, by its size in hand.
+ *
+ * For instance remedyBeltWords(view, recommendation, 'keep', 'mm'): 'the old one, 1.2 × 128.0'
+ */
+export function remedyBeltWords(
+  view: DriveView,
+  recommendation: Recommendation,
+  id: RemedyId,
+  unit: LengthUnit,
+): string {
+  const tried = remedyTry(view, recommendation, id);
+  if (!tried) return '';
+  const { size } = beltLabel(tried, unit);
+  if (id !== 'stretch') return `the old one, ${size}`;
+  return recommendation.answer?.stretched?.inHand ? `the one that was too tight, ${size}` : size;
 }
 
 /** How a remedy counts among those that the log tells apart. */
