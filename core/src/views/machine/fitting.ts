@@ -24,7 +24,7 @@ export const chosenBelt = ({ tries }: Pick<DriveRecord, 'tries'>): Try | undefin
  * What happens when a belt goes on: the try is logged, and is a treatment from that moment; “no belt fitted” ends, and its step of the strip is back. One
  * fact, said once.
  *
- * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['tryLogged', 'treatmentRecorded']
+ * @example fittingOf(ticket, 'drive-a', belt, at).map(({ type }) => type) // ['treatmentRecorded', 'tryLogged']
  */
 export function fittingOf(ticket: Ticket, driveId: string, belt: Try, at: string): readonly EventBody[] {
   const { steps, temporaryChanges } = ticket.strip;
@@ -43,9 +43,9 @@ export function fittingOf(ticket: Ticket, driveId: string, belt: Try, at: string
   const id = same ? last.id : belt.id;
   const what = `fitted ${beltLabel(belt, 'mm').size}${belt.source && `, ${belt.source}`}`;
   return [
-    { type: 'tryLogged', driveId, try: { ...belt, id } },
     // Something was done about the fault: what ran before it proves nothing since.
     { type: 'treatmentRecorded', treatment: { id, at, what } },
+    { type: 'tryLogged', driveId, try: { ...belt, id } },
     // A change that waits for a step, or for another change, ends in its own time.
     ...ends
       .filter(({ afterChangeId, afterStepId }) => afterChangeId === null && afterStepId === null)

@@ -173,7 +173,7 @@ describe('one fact, said once', () => {
       note: '',
     };
     const loose = recordOf([...bodies, ...fitted, judged]);
-    expect(fittingOf(loose.ticket, 'drive-a', tried('t2', 116), at(12))[0]).toMatchObject({ try: { id: 't2' } });
+    expect(fittingOf(loose.ticket, 'drive-a', tried('t2', 116), at(12))[1]).toMatchObject({ try: { id: 't2' } });
   });
   test('a belt step belongs to the drive that it names, and to none where it names none of several', () => {
     const { ticket } = recordOf([opening, { type: 'driveAdded', driveId: 'drive-b', name: 'B' }]);
