@@ -153,7 +153,7 @@ describe('one fact, said once', () => {
     const bodies = [opening, beltStep('st1', 1, 'belt', 1), noBelt];
     const { ticket } = recordOf(bodies);
     const fitted = fittingOf(ticket, 'drive-a', tried('t1', 116), at(9));
-    expect(fitted.map(({ type }) => type)).toEqual(['tryLogged', 'treatmentRecorded', 'temporaryChangePut', 'stepPut']);
+    expect(fitted.map(({ type }) => type)).toEqual(['treatmentRecorded', 'tryLogged', 'temporaryChangePut', 'stepPut']);
     const after = recordOf([...bodies, ...fitted]);
     expect(machineView(after).drives[0]?.belt.kind).toBe('fitted');
     expect(machineView(after).off).toEqual([]);
