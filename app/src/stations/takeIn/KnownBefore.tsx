@@ -1,11 +1,37 @@
 import { nanoid } from 'nanoid';
-import { carryOver, knownFrom } from '@loose-pulley/core/views/knownBefore';
+import { carryOver, knownFrom, perhapsSame } from '@loose-pulley/core/views/knownBefore';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
+import { writtenDay } from '../../state/written';
 import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { usePastTickets } from '../../parts/ticket/usePastTickets';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+
+/** Whether a machine of the same name that went back is this one: asked, never assumed. */
+export function CameBack() {
+  const { ticket, canWrite } = useTicket();
+  const dispatch = useAppDispatch();
+  const before = perhapsSame(ticket, usePastTickets());
+  if (!before?.closedAt) return null;
+  const say = (as: string | null) => dispatch(recordEvent({ type: 'sameMachineSaid', as }));
+  return (
+    <section aria-label="Came it back" className="grid gap-2 border-l-4 border-ink px-4 py-1">
+      <p>
+        A {before.machine} went back on {writtenDay(before.closedAt)}, number {before.number}
+        {before.owner !== '' && `, of ${before.owner}`}. Is this the same one?
+      </p>
+      <p className="flex flex-wrap gap-2">
+        <Button disabled={!canWrite} onClick={() => say(before.id)}>
+          The same: it came back
+        </Button>
+        <Button disabled={!canWrite} onClick={() => say(null)}>
+          Another one
+        </Button>
+      </p>
+    </section>
+  );
+}
 
 /** What earlier tickets of this machine or mechanism know, to start from. */
 export function KnownBefore() {

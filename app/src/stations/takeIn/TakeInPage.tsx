@@ -12,7 +12,7 @@ import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { Complaints } from './Complaints';
 import { Discs } from '../../parts/ticket/Discs';
 import { RemoteIntake } from './RemoteIntake';
-import { KnownBefore } from './KnownBefore';
+import { CameBack, KnownBefore } from './KnownBefore';
 import { OnArrival } from './OnArrival';
 import { PromiseLine } from './PromiseLine';
 import { TriedAgain } from './TriedAgain';
@@ -82,6 +82,7 @@ export function TakeInPage() {
             }
           />
         </div>
+        <CameBack />
         <KnownBefore />
         <OnArrival />
         <CycleLog cleanRunId={null} />

@@ -50,6 +50,8 @@ export interface TicketSummary {
   readonly owner: string;
   readonly serial: string;
   readonly loader: Ticket['loader'];
+  /** The earlier ticket of the same machine, where that was said; null where it was said to be another. */
+  readonly sameAs?: Ticket['sameAs'];
   readonly promise: Ticket['promise'];
   /** Belts that it waits for. */
   readonly wants: Ticket['wants'];
@@ -142,6 +144,7 @@ export function summarise(record: TicketRecord): TicketSummary {
     owner: ticket.owner,
     serial: ticket.serial,
     loader: ticket.loader,
+    ...(ticket.sameAs !== undefined && { sameAs: ticket.sameAs }),
     promise: ticket.promise,
     wants: ticket.wants,
     work: workOf(events),

@@ -99,6 +99,17 @@ describe('the log', () => {
     expect(returned('Booth 2')).toBe(1);
     expect(returned('')).toBe(0);
   });
+  test('what the bench said of it decides: it came back, or it is another one', () => {
+    const twice = (owner: string, sameAs?: string | null) => [
+      ticket(1, '2026-01-01', '2026-01-02', { owner, serial: '' }),
+      ticket(2, '2026-03-01', '2026-03-02', { owner, serial: '', ...(sameAs !== undefined && { sameAs }) }),
+    ];
+    const returned = (of: readonly TicketSummary[]) => totalsOf(of, of).returned;
+    expect(returned(twice('', 't1'))).toBe(1);
+    expect(returned(twice('Booth 2', null))).toBe(0);
+    // What names a ticket that is not there tells nothing.
+    expect(returned(twice('', 'gone'))).toBe(0);
+  });
   test('what came again within a year is counted; so are minutes', () => {
     expect(totalsOf(log, log)).toMatchObject({
       tickets: 4,

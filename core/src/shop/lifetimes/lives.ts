@@ -6,10 +6,14 @@ const YEAR_DAYS = 365;
 const DAYS_OF_MONTH = 30.44;
 
 /**
- * What tells one machine from another: its serial number, else its name with its owner. Of two of one name of which
- * neither is known nobody can say that one came back.
+ * What tells one machine from another: what the bench said of it, else its serial number, else its name with its owner.
+ * Of two of one name of which neither is known nobody can say that one came back.
  */
-const machineOf = ({ id, serial, machine, owner }: TicketSummary): string => {
+const machineOf = (one: TicketSummary, byId: ReadonlyMap<string, TicketSummary>): string => {
+  const { id, serial, machine, owner, sameAs } = one;
+  const before = sameAs === undefined || sameAs === null ? undefined : byId.get(sameAs);
+  if (before && before.openedAt < one.openedAt) return machineOf(before, byId);
+  if (sameAs === null) return id;
   if (serial.trim() !== '') return `${machine} # ${serial}`.trim().toLowerCase();
   return owner.trim() !== '' ? `${machine} @ ${owner}`.trim().toLowerCase() : id;
 };
@@ -17,8 +21,9 @@ const machineOf = ({ id, serial, machine, owner }: TicketSummary): string => {
 /** The tickets of each machine, oldest first. */
 function byMachine(summaries: readonly TicketSummary[]): ReadonlyMap<string, readonly TicketSummary[]> {
   const machines = new Map<string, TicketSummary[]>();
+  const byId = new Map(summaries.map((one) => [one.id, one]));
   for (const one of summaries) {
-    const key = machineOf(one);
+    const key = machineOf(one, byId);
     const known = machines.get(key);
     if (known) known.push(one);
     else machines.set(key, [one]);

@@ -1,2 +1,3 @@
+export { perhapsSame } from './perhapsSame';
 export { carryOver, knownFrom, type KnownFrom } from './carryOver';
 export { workedBefore, type WorkedBefore } from './worked';

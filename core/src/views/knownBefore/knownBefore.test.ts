@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { opening, reading, recordOf } from '../../../fixtures/sample';
 import { appendAny, openRecord, type EventBody, type Ticket } from '../../record/ticket';
-import { carryOver, knownFrom } from '.';
+import { carryOver, knownFrom, perhapsSame } from '.';
 
 const mechanism = (driveId: string, name: string): EventBody => ({
   type: 'driveChanged',
@@ -55,5 +55,27 @@ describe('starting from a past ticket', () => {
     const blank = recordOf([opening]).ticket;
     expect(knownFrom(blank).words).toEqual([]);
     expect(carryOver(blank, past, () => 'n')).toEqual([]);
+  });
+});
+
+describe('whether a machine came back is asked, never assumed', () => {
+  const back: Ticket = { ...past, id: 'before', closedAt: '2026-01-20T10:00:00Z', serial: '', owner: '' };
+  const now: Ticket = { ...past, id: 'now', openedAt: '2026-02-01T09:00:00Z', serial: '', owner: '' };
+  const asked = (changes: Partial<Ticket>, earlier: Partial<Ticket> = {}) =>
+    perhapsSame({ ...now, ...changes }, [{ ...back, ...earlier }])?.id;
+  test('of one of the same name that went back before, and of no other', () => {
+    expect(asked({})).toBe('before');
+    expect(asked({ machine: ` ${past.machine.toUpperCase()} ` })).toBe('before');
+    expect(asked({ machine: 'another player' })).toBeUndefined();
+    expect(asked({ machine: '' }, { machine: '' })).toBeUndefined();
+    expect(asked({}, { closedAt: null })).toBeUndefined();
+    expect(asked({}, { closedAt: '2026-03-01T10:00:00Z' })).toBeUndefined();
+  });
+  test('once it is answered, or told by serial numbers or owners, it is asked no more', () => {
+    expect(asked({ sameAs: null })).toBeUndefined();
+    expect(asked({ sameAs: 'before' })).toBeUndefined();
+    expect(asked({ serial: '7' }, { serial: '8' })).toBeUndefined();
+    expect(asked({ owner: 'Ms Tregear' }, { owner: 'Booth 2' })).toBeUndefined();
+    expect(asked({ serial: '7' })).toBe('before');
   });
 });

@@ -20,6 +20,10 @@ export const deskDescriptions: Descriptions<typeof deskEvents> = {
     says: ({ promise }) => (promise ? `promised by ${formatDay(promise.at)}` : 'promise taken back'),
     place: takeIn,
   },
+  sameMachineSaid: {
+    says: ({ as }) => (as === null ? 'said to be another machine' : 'said to have been here before'),
+    place: takeIn,
+  },
   timerPut: {
     says: ({ timer }) => (timer.endedAt === null ? `timer, ${timer.what}` : `timer seen to, ${timer.what}`),
     place: takeIn,

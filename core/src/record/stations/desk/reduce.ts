@@ -8,6 +8,7 @@ export const deskReducers: Reducers<StateOf<typeof deskState>, typeof deskEvents
   noteWritten: ({ notes }, { station, text }) => changes({ notes: { ...notes, [station]: text } }),
   mainsSaid: (_, { mains }) => changes({ mains }),
   lidSaid: (_, { lid }) => changes({ lid }),
+  sameMachineSaid: (_, { as }) => changes({ sameAs: as }),
   promised: (_, { promise }) => changes({ promise }),
   timerPut: ({ timers }, { timer }) => changes({ timers: upsert(timers, timer) }),
 };

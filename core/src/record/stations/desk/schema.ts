@@ -1,5 +1,17 @@
 import { LOADERS } from '../../../base/loaders';
-import { id, list, nullable, one, shape, text, time, some, type ShapeValue, type ValueOf } from '../../../base/schema';
+import {
+  id,
+  list,
+  nullable,
+  one,
+  optional,
+  shape,
+  text,
+  time,
+  some,
+  type ShapeValue,
+  type ValueOf,
+} from '../../../base/schema';
 import { timer } from '../../../base/timers';
 import { STATIONS } from '../module';
 
@@ -51,6 +63,8 @@ export const deskState = {
   lid: nullable(lid),
   timers: list(timer, 500),
   promise: nullable(promise),
+  /** The earlier ticket of the same machine; null where the bench said that it is another; not there while nobody said. */
+  sameAs: optional(nullable(id())),
 };
 
 export const deskEvents = {
@@ -62,4 +76,5 @@ export const deskEvents = {
   lidSaid: { lid },
   timerPut: { timer },
   promised: { promise: nullable(promise) },
+  sameMachineSaid: { as: nullable(id()) },
 };
