@@ -93,4 +93,12 @@ test('something provisional comes back on the Bench when its day has come; a dis
   await page.clock.setSystemTime(new Date('2026-12-24T09:00:00Z'));
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Follow-ups due' })).toContainText('a band is in');
+  // Another of its name comes: whether it came back is asked, and said once.
+  await openTicket(page, 'Pennerley T9 booth deck');
+  await page.keyboard.press('Alt+1');
+  const asked = page.getByRole('region', { name: 'Was it here before' });
+  await expect(asked).toContainText('Is this the same one?');
+  await asked.getByRole('button', { name: 'The same: it came back' }).click();
+  await expect(asked).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Undo: said to have been here before/ })).toBeVisible();
 });

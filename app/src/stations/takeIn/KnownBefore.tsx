@@ -16,7 +16,7 @@ export function CameBack() {
   if (!before?.closedAt) return null;
   const say = (as: string | null) => dispatch(recordEvent({ type: 'sameMachineSaid', as }));
   return (
-    <section aria-label="Came it back" className="grid gap-2 border-l-4 border-ink px-4 py-1">
+    <section aria-label="Was it here before" className="grid gap-2 border-l-4 border-ink px-4 py-1">
       <p>
         A {before.machine} went back on {writtenDay(before.closedAt)}, number {before.number}
         {before.owner !== '' && `, of ${before.owner}`}. Is this the same one?
