@@ -32,7 +32,7 @@ test('unplugged for a few minutes: the timer outlives the page, says how late it
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'On the clock' })).toContainText('unplugged: time is up, 12 min ago');
   await page.getByRole('list', { name: 'Timers' }).getByRole('link').click();
-  await timers.getByRole('button', { name: 'Seen to' }).click();
+  await timers.getByRole('button', { name: 'Done' }).click();
   await expect(timers).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(timers).toContainText('time is up');

@@ -51,7 +51,7 @@ test('a step is set by hand and stays; left to the plan it goes back; a promise 
   await promise(page, '2026-11-20T12:00');
   await expect(page.getByText('That is past. Say a new time, or take the promise back.')).toBeVisible();
   await moveTo(page, '/day');
-  await expect(page.getByRole('region', { name: 'Promised' })).toContainText('that is past; say a new one');
+  await expect(page.getByRole('region', { name: 'Promised' })).toContainText('Overdue: set a new time');
   const first = block(page, /^0001, take in, find/);
   await first.focus();
   await page.keyboard.press('ArrowRight');

@@ -9,7 +9,7 @@ const card = (page: Page) => page.getByRole('group', { name: 'What it shows' });
 /** Asks for a test by a word of it and answers it, by keys alone. */
 async function answer(page: Page, word: string, outcome: RegExp): Promise<void> {
   await page.keyboard.press('o');
-  await expect(page.getByRole('searchbox', { name: /^Another test/ })).toBeFocused();
+  await expect(page.getByRole('searchbox', { name: /^Search tests/ })).toBeFocused();
   await page.keyboard.type(word, { delay: 60 });
   await page.keyboard.press('Enter');
   const button = card(page).getByRole('button', { name: outcome });

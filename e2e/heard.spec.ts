@@ -167,7 +167,7 @@ test('the owner’s words are confirmed by a key, and Find says “open it” wh
 }) => {
   await page.goto('/');
   await page.getByLabel('What is on the bench?').fill('deck, motor hums and the drawer is dead');
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Start a full repair' }).click();
   await expect(page.getByRole('heading', { name: 'Take in', exact: true })).toBeVisible();
   await station(page, 2);
   const said = page.getByRole('region', { name: 'What the owner said' });

@@ -33,7 +33,7 @@ test('the tray held while the motor drives: in grams, never in mm; by a slipping
   // A motor that a hand can stop at 0.1 N has next to nothing left: every belt that grips stops it.
   const weak = await worksIn(page);
   expect(weak).toBeLessThan(75);
-  await expect(chance(page)).toContainText('loading the motor');
+  await expect(chance(page)).toContainText('overloading the motor');
   await page.keyboard.press('Alt+5');
   await pick(page.getByLabel(`${HELD}, how it is measured`), 'held, the belt slips');
   await expect(readings(page).getByText('the motor has at least 0.10 N: the belt slipped first')).toBeVisible();

@@ -110,7 +110,7 @@ async function rebuilt(hands: Hands): Promise<void> {
 /** A belt that is gone: a string round the path, a ring for it, dry guides oiled, proved, handed back. */
 export async function ringJob(page: Page): Promise<Hands> {
   const hands = new Hands(page);
-  await start(hands, 'Sallowfield deck, drawer dead, motor hums', 'Take it in');
+  await start(hands, 'Sallowfield deck, drawer dead, motor hums', 'Start a full repair');
   for (const bad of 'xxx') await hands.key(bad, ALONE_MS);
   await hands.key('Alt+2');
   await page.getByRole('heading', { name: 'Find', exact: true }).waitFor();
@@ -174,7 +174,7 @@ export const TRACK_LINES: readonly string[] = [
 /** A tray beside its track: deep down, cleaned, put square, all of it back, proved. */
 export async function trackJob(page: Page): Promise<Hands> {
   const hands = new Hands(page);
-  await start(hands, 'deck, tray pulls to the right', 'Take it in');
+  await start(hands, 'deck, tray pulls to the right', 'Start a full repair');
   for (const bad of 'xxx') await hands.key(bad, ALONE_MS);
   await hands.key('Alt+2');
   await page.getByRole('heading', { name: 'Find', exact: true }).waitFor();

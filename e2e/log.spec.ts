@@ -8,12 +8,12 @@ test.use({ baseURL: DEMO_URL });
 test('the log is narrowed, counted, put in columns and saved', async ({ page }) => {
   await page.goto('/log');
   await expect(page.getByText(/^37 of 37 tickets$/)).toBeVisible();
-  await page.getByText('Narrow it').click();
+  await page.getByText('Filter').click();
   await pick(page.getByLabel('Put right by'), 'cleaned');
   await expect(page.getByText(/^1\d of 37 tickets$/)).toBeVisible();
-  await page.getByText('What it comes to').click();
+  await page.getByText('Totals').click();
   await expect(page.getByText(/of 1\d handed back came again within a year/)).toBeVisible();
-  await page.getByText('In columns, and as CSV').click();
+  await page.getByText('Table and CSV').click();
   const columns = page.getByRole('group', { name: 'Columns' });
   await columns.getByLabel('serial').check();
   await columns.getByLabel('found').uncheck();

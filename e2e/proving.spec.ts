@@ -21,7 +21,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
   await page.getByLabel('Complaint 1', { exact: true }).fill('sticks it sometimes');
   await page.getByRole('button', { name: 'Another complaint' }).click();
   await page.getByLabel('Complaint 2', { exact: true }).fill('clock is wrong');
-  await pick(page.getByLabel('Complaint 2 is'), 'another trade');
+  await pick(page.getByLabel('Complaint 2 is'), 'needs another specialist');
   await page.getByText('Sounds, before and after').first().click();
   await page.getByRole('button', { name: 'motor runs free' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('sticks it sometimes');
@@ -71,7 +71,7 @@ test('a twin deck that fails empty and not loaded: counted blind, told apart, an
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as one page' }).click(),
   ]);
-  expect(readFileSync(await file.path(), 'utf8')).toContain('“clock is wrong”. This is for another trade');
+  expect(readFileSync(await file.path(), 'utf8')).toContain('“clock is wrong”. This needs another specialist');
 });
 
 test('a clean run counts only the movement that failed; it fails, and is redone only after a treatment', async ({

@@ -161,10 +161,10 @@ test('a screw short, one found, a circle, an undone label: in words, nothing los
   // “This before that”: held, and a circle refused by name.
   await pick(page.getByLabel('First goes back'), '2 lid');
   await pick(page.getByLabel('Only then'), '3 screws');
-  await page.getByRole('button', { name: 'Hold it' }).click();
+  await page.getByRole('button', { name: 'Keep this order' }).click();
   await pick(page.getByLabel('First goes back'), '3 screws');
   await pick(page.getByLabel('Only then'), '2 lid');
-  await page.getByRole('button', { name: 'Hold it' }).click();
+  await page.getByRole('button', { name: 'Keep this order' }).click();
   await expect(page.getByText(/That goes round in a circle: 2 lid before 3 screws was said already/)).toBeVisible();
   // Another ticket in between; the spring counts at Find; the gate names all of it.
   const address = page.url();
@@ -301,7 +301,7 @@ test('by touch, by a picture, mirrored on the other deck, and a screw booked in 
   await page.getByLabel('A screw that was never logged, as it goes in').fill('mumble');
   await expect(page.getByText('No screw was read in that.')).toBeVisible();
   await page.getByLabel('A screw that was never logged, as it goes in').fill('1 ph1 left of the fan');
-  await page.getByRole('button', { name: 'Book it in' }).click();
+  await page.getByRole('button', { name: 'Add the screw' }).click();
   await expect(page.getByRole('region', { name: 'Screws in, by layer' })).toContainText('1 of 4');
   await expect(page.getByText('3 screws are still out')).toBeVisible();
 });

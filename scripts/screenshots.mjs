@@ -27,7 +27,7 @@ const SHOTS = [
   { file: 'drawer', path: '/drawer?size=demo-book-i14', height: 900 },
   { file: 'orders', path: '/orders' },
   { file: 'day', path: '/day', wait: 2500 },
-  { file: 'log', path: '/log', height: 1100, open: ['What it comes to', 'How long remedies last'], wait: 1500 },
+  { file: 'log', path: '/log', height: 1100, open: ['Totals', 'How long remedies last'], wait: 1500 },
   // A4 at 96 dots an inch.
   { file: 'sheet', path: '/t/demo-0118/sheet', width: 794, height: 1123, print: true },
 ];

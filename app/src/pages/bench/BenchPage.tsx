@@ -148,7 +148,7 @@ function FirstMinute() {
         The first minute
       </h2>
       <ol className="mt-2 grid list-decimal gap-2 pl-5">
-        <li>Measure the old belt, any way you like, and say which. What that way adds or takes is put right.</li>
+        <li>Measure the old belt, any way you like, and say which. Each method’s own error is corrected.</li>
         <li>Open a ticket with it.</li>
         <li>Measure both pulleys and the distance between their shafts: those do not stretch.</li>
         <li>Size names the belt, and why.</li>

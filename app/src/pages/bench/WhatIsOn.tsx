@@ -56,7 +56,7 @@ export function WhatIsOn() {
           Swap the belt
         </Button>
         <Button type="submit" look="strong" disabled={nothing || busy} className="min-h-12">
-          Take it in
+          Start a full repair
         </Button>
       </div>
       <WordsTaken words={complaint === '' ? [] : readOwner(complaint, loader).words} />

@@ -117,7 +117,7 @@ export function Promised({ plan, jobs, nowMs }: Of) {
               </span>
               <span className={past || (kept ?? 1) < THRESHOLDS.promiseAtRisk ? 'block text-live' : 'block text-soft'}>
                 {promise?.to && `${promise.to}: `}
-                {past ? 'that is past; say a new one' : kept === undefined ? '…' : inHundred(kept)}
+                {past ? 'Overdue: set a new time' : kept === undefined ? '…' : inHundred(kept)}
                 {!past &&
                   jobs.find((one) => one.ticketId === ticketId)?.waits.some(({ kind }) => kind === 'parts') &&
                   ', the post'}

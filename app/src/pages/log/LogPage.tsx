@@ -94,13 +94,13 @@ export function LogPage() {
             className="text-lg text-ink"
           />
         </label>
-        <Fold title="Narrow it" className="mt-2">
+        <Fold title="Filter" className="mt-2">
           <Narrow filter={filter} onFilter={setFilter} />
         </Fold>
         <p aria-live="polite" className="my-3 text-soft">
           {found.length} of {summaries.length} tickets
         </p>
-        <Fold title="What it comes to" className={FOLD}>
+        <Fold title="Totals" className={FOLD}>
           <Totals shown={found} all={summaries} />
         </Fold>
         <Fold title="How long remedies last" className={FOLD}>
@@ -109,7 +109,7 @@ export function LogPage() {
         <Fold title="What to stock" className={FOLD}>
           <Stock all={summaries} />
         </Fold>
-        <Fold title="In columns, and as CSV" className={FOLD}>
+        <Fold title="Table and CSV" className={FOLD}>
           <Columns shown={found} columns={columns} onColumns={setColumns} />
         </Fold>
         <LongList as="ul" items={found} keyOf={({ id }) => id} usualPx={62} className="border-t border-ink">

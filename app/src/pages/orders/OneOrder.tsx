@@ -227,7 +227,7 @@ export function PlacedOrder({
       <p className="text-soft">
         Ordered {writtenDay(order.placedAt ?? '')}.{' '}
         {out
-          ? `As likely as not here by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}; within a day from now: ${inHundred(chanceBy(order, orders, nowMs, nowMs + DAY_MS))}.${assumed ? ' Assumed: nothing has come from them yet, and such parcels take about five days.' : ''}`
+          ? `50 in 100 by ${dayOf(arrivesBy(order, orders, nowMs, 0.5))}, four in five by ${dayOf(arrivesBy(order, orders, nowMs, 0.8))}; within a day from now: ${inHundred(chanceBy(order, orders, nowMs, nowMs + DAY_MS))}.${assumed ? ' Assumed: nothing has come from them yet, and such parcels take about five days.' : ''}`
           : order.closedAt
             ? `Closed ${writtenDay(order.closedAt)}.`
             : 'All of it has come.'}

@@ -150,7 +150,7 @@ export function CyclesOnPaper({ ticket }: { readonly ticket: Ticket }) {
       ))}
       {kinds.map((kind) => (
         <p key={kindWords(kind)}>
-          Of {kindWords(kind)}: {kind.clean} clean since, {leastClean(kind)} wanted at the least
+          Of {kindWords(kind)}: {kind.clean} clean since, {leastClean(kind)} needed
           {kind.always && ', its cause put right'}.
         </p>
       ))}

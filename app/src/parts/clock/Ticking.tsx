@@ -51,7 +51,7 @@ export default function Ticking({ waiting }: { readonly waiting: readonly Waitin
                   dispatch(recordEvent({ type: 'timerPut', timer: { ...timer, endedAt: new Date().toISOString() } }))
                 }
               >
-                {state.status === 'due' ? 'Seen to' : 'End it'}
+                {state.status === 'due' ? 'Done' : 'End it'}
               </Button>
             )}
           </li>

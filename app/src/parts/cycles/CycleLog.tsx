@@ -159,7 +159,7 @@ export function CycleLog({
         {key('good', 'Good', keys?.cycleGood, true)}
         {key('bad', 'Bad', keys?.cycleBad, true)}
         {key('slow', 'Slow', keys?.cycleSlow, false)}
-        {key('helped', 'Helped', keys?.cycleHelped, false)}
+        {key('helped', 'Needed a push', keys?.cycleHelped, false)}
       </div>
       <Button
         className="justify-self-start"
@@ -168,7 +168,7 @@ export function CycleLog({
         onClick={counting.start}
         aria-pressed={running}
       >
-        {running ? 'The watch runs: press a verdict' : 'Start the watch at eject'}
+        {running ? 'The watch runs: press a verdict' : 'Start timing'}
       </Button>
       <p aria-live="polite" className="text-lg">
         {tallyWords(tally(counted))}

@@ -106,7 +106,7 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
             Write it down
           </Button>
           <Button look="quiet" disabled={named === ''} onClick={() => take({ seconds: null })}>
-            It never got there
+            Never finished
           </Button>
           {last && (
             <Button look="quiet" onClick={() => dispatch(recordEvent({ type: 'timingRemoved', timingId: last.id }))}>

@@ -16,7 +16,7 @@ export function Keeping<T>({
   const { held } = own;
   return (
     <aside
-      aria-label="Its keeping"
+      aria-label="Where this table comes from"
       className="grid content-start gap-3 border-hair px-5 py-5 max-lg:border-t lg:border-l"
     >
       <h2 className="text-lg">{own.own ? 'This bench’s own' : 'The app’s defaults'}</h2>

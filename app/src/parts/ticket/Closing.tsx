@@ -49,12 +49,12 @@ export function Closing() {
           ? 'Before it goes'
           : told.length > 0
             ? 'It may go; this is to be known'
-            : 'Nothing stands against it'}
+            : 'Ready to hand back'}
       </h3>
       <Ends ends={grave} />
       {told.length > 0 && (
         <>
-          {grave.length > 0 && <h4 className="text-sm text-soft">Only told, and no reason to wait</h4>}
+          {grave.length > 0 && <h4 className="text-sm text-soft">For information</h4>}
           <Ends ends={told} />
         </>
       )}

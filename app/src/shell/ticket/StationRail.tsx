@@ -27,7 +27,7 @@ function wordsOf(ticket: Ticket, station: StationId, driveName: string | null, u
     const { steps } = ticket.strip;
     const off = steps.filter((step) => openRemoval(step)).length;
     if (steps.length > 0)
-      return station === 'strip' ? `${counted(steps.length, 'step')}, ${off} off` : `${off} to bring back`;
+      return station === 'strip' ? `${counted(steps.length, 'step')}, ${off} off` : `${off} to refit`;
   }
   if (station === 'prove') {
     const cycles = ticket.cycles.filter(({ cleanRunId }) => cleanRunId !== null).length;

@@ -92,7 +92,7 @@ function SlipTests() {
     one ? `${SLIP_NAMES[one.slip]}${one.forceN === null ? '' : `, at ${formatNewton(one.forceN)}`}` : 'not tried';
   return (
     <div className="grid content-start gap-2">
-      <h4 className="font-semibold">The belt held back</h4>
+      <h4 className="font-semibold">Slip test</h4>
       <p>
         <span className="text-soft">Before:</span> {said(before)}
         {(after ?? stage === 'after') && (

@@ -76,7 +76,7 @@ export function CleanLine({ cleaner, chosenId }: { readonly cleaner: Cleaner; re
           className="w-full min-w-0 text-xl"
         />
         <Button look="strong" className="shrink-0" disabled={!canWrite || !read} onClick={put}>
-          Say it
+          Add
         </Button>
       </div>
       <WordsTaken words={read?.words ?? []} />

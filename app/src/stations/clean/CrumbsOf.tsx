@@ -93,7 +93,7 @@ function Counting() {
         </ul>
       )}
       <Check checked={crumbs.dissolved} disabled={!canWrite} onCheck={(checked) => put({ dissolved: checked })}>
-        It has gone to tar
+        The belt turned to tar
       </Check>
       {finding && <p className={finding.kind === 'missing' ? 'text-live' : ''}>{crumbsWords(finding, unit)}</p>}
       <TextLine

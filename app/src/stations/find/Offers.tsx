@@ -43,7 +43,7 @@ export function Offers({ advice }: { readonly advice: Advice }) {
           It is so
         </Button>
         <Button onClick={() => setAside(new Set([...aside, `${offer.testId} ${offer.outcome}`]))}>
-          Not that, or not sure
+          No, or not sure
         </Button>
       </div>
     </section>

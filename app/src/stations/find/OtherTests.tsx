@@ -42,7 +42,7 @@ export function OtherTests({
   return (
     <section aria-label="Another test" className="grid gap-2">
       <label className="grid gap-1 text-sm text-soft">
-        <span className="flex items-center gap-2">Another test, by a word of it {key && <KeyCap>{key}</KeyCap>}</span>
+        <span className="flex items-center gap-2">Search tests {key && <KeyCap>{key}</KeyCap>}</span>
         <Input
           ref={field}
           type="search"

@@ -91,7 +91,7 @@ export function TestCard({ advice, test }: { readonly advice: Advice; readonly t
               onClick={() => answer(outcome.id)}
             >
               <span className="block text-lg">{inWords(outcome.label, machine.loader)}</span>
-              {lead && <span className="block text-sm font-normal text-soft">then {name(lead.causeId)} leads</span>}
+              {lead && <span className="block text-sm font-normal text-soft">points to {name(lead.causeId)}</span>}
             </Button>
           );
         })}

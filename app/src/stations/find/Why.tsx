@@ -125,7 +125,7 @@ export function Why({ advice, cause }: { readonly advice: Advice; readonly cause
             )
           }
         >
-          {complained ? 'It is among the complaints' : 'Put it among the complaints, for another trade'}
+          {complained ? 'It is among the complaints' : 'Put it among the complaints, for another specialist'}
         </Button>
       )}
       <div role="group" aria-label={`Your verdict on: ${name}`} className="grid gap-2">

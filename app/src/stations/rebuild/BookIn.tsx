@@ -41,7 +41,7 @@ export function BookIn() {
           className="w-full max-w-96 min-w-0 text-lg"
         />
         <Button disabled={!canWrite || !screws} onClick={book}>
-          Book it in
+          Add the screw
         </Button>
       </div>
       <p aria-live="polite" className="text-sm text-soft empty:hidden">

@@ -85,7 +85,7 @@ export function Orders() {
         />
       </label>
       <Button disabled={!canWrite || first === '' || then === ''} onClick={say}>
-        Hold it
+        Keep this order
       </Button>
     </section>
   );

@@ -358,7 +358,7 @@ function fromWhat({ sisters }: DriveView, situation: Situation): string {
   if (situation.oldAtLeastMm)
     return 'From the pieces of the old belt alone: it was at least so long, and what crumbled off is guessed.';
   if (situation.pathFromOldBelt)
-    return 'From the old belt alone: its path is not measured, and lies where such belts leave it.';
+    return 'From the old belt alone: its path is not measured, and is estimated from the old belt.';
   if (situation.pathFromSisters)
     return `From ${sisters.length} machines with this mechanism: nothing of this one is measured yet.`;
   return '';

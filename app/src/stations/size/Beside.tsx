@@ -35,7 +35,7 @@ export function Ties({
   return (
     <section aria-label="As good" className="text-[15px]">
       <p>
-        <strong>Any of these {ties.length}</strong> is as good, within one in a hundred:{' '}
+        <strong>These {ties.length} are equal</strong>, within one in a hundred:{' '}
         {ties
           .filter((one) => one !== best)
           .slice(0, SHOWN)

@@ -134,7 +134,7 @@ export function FromDrawer({
         {here && item ? (
           <>
             <strong>
-              {size(here)} is here: {inHundred(worksOf(recommendation, here))}
+              {size(here)} is in the drawer: {inHundred(worksOf(recommendation, here))}
             </strong>
             {item.place && `, in ${item.place}`}
             {item.quantity === 1 ? ', the last one' : `, ${item.quantity} of them`}
@@ -152,7 +152,7 @@ export function FromDrawer({
       </p>
       {lies && <p className="text-sm text-live">{lies}</p>}
       {item && item.measuredMm === null && item.kit === '' && item.boughtOn !== '' && (
-        <p className="text-sm text-soft">By its label; one of it was never measured here.</p>
+        <p className="text-sm text-soft">By its label, not measured yet.</p>
       )}
       <div className="flex flex-wrap gap-2">
         {here && item && (

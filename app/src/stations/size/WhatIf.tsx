@@ -157,7 +157,7 @@ export function WhatIf({
                 </div>
               ))}
             </dl>
-            {!judgement.running && <p>Measure both pulleys: with the path alone only the stretch answers.</p>}
+            {!judgement.running && <p>Measure both pulleys. The path alone gives only the stretch.</p>}
           </>
         ) : (
           <p>No belt can lie so.</p>

@@ -53,7 +53,7 @@ export function Guide() {
   return (
     <section aria-labelledby="guide" className="grid gap-2">
       <h3 id="guide" className="text-lg">
-        Go by a strip
+        Copy an earlier strip
       </h3>
       <div className="flex flex-wrap gap-2">
         {guides.map(([id, name]) => (

@@ -10,7 +10,7 @@ import { Input } from '../../parts/ui/Input';
 const MIN_MIN = 0.1;
 const MAX_MIN = 10_080;
 
-/** First of all unplugged for a few minutes: electronics that need a power reset cure for nothing. Other waits start here too. */
+/** First of all unplugged for a few minutes: electronics that need a power reset cost nothing to fix. Other waits start here too. */
 export function UnplugFirst() {
   const { canWrite } = useTicket();
   const dispatch = useAppDispatch();

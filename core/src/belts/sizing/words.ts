@@ -19,7 +19,7 @@ export const FAILURE_NAMES: Readonly<Record<Failure, string>> = {
   grip: 'slipping',
   slack: 'hanging slack',
   stretch: 'too much stretch',
-  motor: 'loading the motor',
+  motor: 'overloading the motor',
   groove: 'not lying in the groove',
   speed: 'turning at the wrong speed',
 };
@@ -73,9 +73,7 @@ export function reasons(judgement: Judgement, situation: Pick<Situation, 'driven
       );
     }
   } else if (!running) {
-    said.push(
-      'With the path alone the stretch is known, and the grip only for usual pulleys: measure both pulleys for that.',
-    );
+    said.push('The path alone gives only the stretch, and the grip for usual pulleys: measure both pulleys.');
   }
   return said;
 }

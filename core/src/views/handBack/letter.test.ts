@@ -24,7 +24,7 @@ describe('the letter to the owner', () => {
     ]).get('What you told us');
     expect(told).toEqual([
       '“shy on cold mornings”. This is cured. opens at once.',
-      '“clock is wrong”. This is for another trade; it was not touched.',
+      '“clock is wrong”. This needs another specialist; it was not touched.',
       '“clicks at night”. It did not show itself here, so it cannot be said to be cured.',
     ]);
   });

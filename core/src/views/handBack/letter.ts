@@ -23,7 +23,7 @@ export interface LetterPart {
 const ANSWERS: Readonly<Record<ComplaintState, string>> = {
   open: 'This is not settled yet.',
   cured: 'This is cured.',
-  anotherTrade: 'This is for another trade; it was not touched.',
+  anotherTrade: 'This needs another specialist; it was not touched.',
   left: 'This was left as it is.',
   notReproduced: 'It did not show itself here, so it cannot be said to be cured.',
 };

@@ -3,7 +3,7 @@ import type { Guide } from '../types';
 
 export const doubledOuter: Guide = {
   how: 'Press the belt flat on a rule, both folds pinched hard. Read from the outside of one fold to the outside of the other.',
-  goesWrong: 'A fold left as a bulb reads too long; pinch both hard.',
+  goesWrong: 'A rounded fold reads too long; pinch both hard.',
   drawing: {
     belt: 'M16 24H116V32H16Z',
     thing: 'M8 42h116M8 42v6M22 42v4M36 42v4M50 42v4M64 42v6M78 42v4M92 42v4M106 42v4M120 42v6',

@@ -18,7 +18,7 @@ export const doubledOuter: Method = {
   guide: async () => (await import('./oldBelt.guide')).doubledOuter,
   measurand: 'oldBelt',
   label: 'doubled flat',
-  numberIs: 'doubled length F, outer end to outer end',
+  numberIs: 'folded length, outer end to outer end',
   words: ['doubled flat', 'doubled', 'flat', 'folded'],
   aux: ['sectionMm'],
   readingStd: 0.4,

@@ -3,7 +3,7 @@ import type { AfterUnplugging, ComplaintState, EvidenceKind, Sound } from './sch
 export const COMPLAINT_STATE_NAMES: Readonly<Record<ComplaintState, string>> = {
   open: 'open',
   cured: 'cured',
-  anotherTrade: 'another trade',
+  anotherTrade: 'needs another specialist',
   left: 'left as it is',
   notReproduced: 'not reproduced',
 };
