@@ -89,9 +89,9 @@ test('warm to shrink: length before, timer, cool, length after, and Size keeps i
   await page.getByText('Warm the old belt to shrink it').click();
   await expect(beforeAfter(page)).toContainText('Before: 128.0 mm inner length');
   await page.getByRole('button', { name: 'It is in the warmth: 3 minutes' }).click();
-  await expect(page.getByRole('list', { name: 'Timers' })).toContainText(/belt warms: [23]:\d\d to go/);
+  await expect(waits(page)).toContainText(/belt warms: [23]:\d\d to go/);
   await page.getByRole('button', { name: 'It is out: 5 minutes to cool and dry' }).click();
-  await expect(page.getByRole('list', { name: 'Timers' })).toContainText('belt cools');
+  await expect(waits(page)).toContainText('belt cools');
   await page.getByLabel(/^Measured cold, doubled flat/).fill('63.8');
   await page.getByRole('button', { name: 'That is its length now' }).click();
   await expect(beforeAfter(page)).toContainText('Came to: 122.8 mm, from 128.0 mm');

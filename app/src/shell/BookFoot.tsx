@@ -21,9 +21,20 @@ export default function BookFoot() {
         {status === 'newer' ? 'Read only: written by a newer Loose Pulley' : SAVING[saving]}
         {saving === 'kept' && <span className="max-sm:sr-only"> on this computer</span>}
       </span>
-      {saving === 'failed' && problem && <span className="text-live">{problem.sentence}</span>}
-      <Button look="quiet" disabled={!target || status === 'newer'} onClick={() => void dispatch(undoBook())}>
-        Undo{target ? `: ${sayBookEvent(target, record.book)}` : ''}
+      {saving === 'failed' && problem && (
+        <span className="absolute right-0 bottom-full max-w-prose bg-ink px-4 py-2 whitespace-normal text-paper">
+          {problem.sentence}
+        </span>
+      )}
+      <Button
+        look="quiet"
+        className="min-w-0 shrink"
+        disabled={!target || status === 'newer'}
+        onClick={() => void dispatch(undoBook())}
+      >
+        <span className="block max-w-72 truncate">
+          Undo{target && <span className="max-sm:sr-only">: {sayBookEvent(target, record.book)}</span>}
+        </span>
       </Button>
       {back && (
         <Button look="quiet" onClick={() => void dispatch(redoBook())}>

@@ -10,7 +10,8 @@ import { PageBroken } from './PageBroken';
 import { useDescribe } from './useDescribe';
 
 const BookFoot = lazy(() => import('./BookFoot'));
-const TimerStrip = lazy(async () => ({ default: (await import('../parts/clock/TimerStrip')).TimerStrip }));
+const WaitsLine = lazy(async () => ({ default: (await import('../parts/clock/WaitsLine')).WaitsLine }));
+const Questions = lazy(async () => ({ default: (await import('../parts/clock/Questions')).Questions }));
 const UndoAsked = lazy(() => import('./UndoAsked'));
 const TicketFoot = lazy(() => import('./TicketFoot'));
 
@@ -35,50 +36,76 @@ export function Foot() {
   const target = open && undoTarget(open.record);
   const back = open && redoTarget(open.record);
   return (
-    <footer className="flex min-h-[52px] flex-wrap items-center gap-x-5 max-sm:gap-x-3 max-sm:px-3 border-t border-ink bg-paper px-5 text-[15px] print:hidden">
-      {onBook && (
-        <Suspense fallback={null}>
-          <BookFoot />
-        </Suspense>
-      )}
-      {!open && !onBook && count > 0 && <span>{counted(count, 'ticket')} saved on this computer</span>}
-      {open && (
-        <>
-          <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
-            {open.newer
-              ? 'Read only: written by a newer Loose Pulley'
-              : open.access === 'writer'
-                ? SAVING[saving ?? 'kept']
-                : 'Read only'}
-            {open.access === 'writer' && saving === 'kept' && <span className="max-sm:sr-only"> on this computer</span>}
-          </span>
-          <Button look="quiet" disabled={!target || open.access !== 'writer'} onClick={() => void dispatch(undo())}>
-            Undo{target && describe ? `: ${describe(target, open.record.ticket, unit)}` : ''}
-          </Button>
-          {back && open.access === 'writer' && (
-            <Button look="quiet" onClick={() => void dispatch(redo())}>
-              Redo
-            </Button>
-          )}
-        </>
-      )}
+    <footer className="relative border-t border-ink bg-paper text-[15px] print:hidden">
+      <div aria-live="polite" className="pointer-events-none absolute right-0 bottom-full max-w-full">
+        {said && (
+          <p className="pointer-events-auto max-w-prose bg-ink px-4 py-2 text-paper">
+            {said.to ? (
+              <Link className="underline decoration-2 underline-offset-4" to={said.to}>
+                {said.text}
+              </Link>
+            ) : (
+              said.text
+            )}
+          </p>
+        )}
+      </div>
       <PageBroken at={open?.id ?? ''}>
         <Suspense fallback={null}>
-          {open && <TicketFoot ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
-          {undoAsked && <UndoAsked />}
-          <TimerStrip />
+          {open && <Questions ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+          {undoAsked && (
+            <div className="px-5 py-2">
+              <UndoAsked />
+            </div>
+          )}
         </Suspense>
       </PageBroken>
-      <span aria-live="polite" className="ml-auto py-1 text-right">
-        {said &&
-          (said.to ? (
-            <Link className="underline decoration-hair decoration-2 underline-offset-4" to={said.to}>
-              {said.text}
-            </Link>
-          ) : (
-            said.text
-          ))}
-      </span>
+      <div className="flex h-12 items-center gap-x-5 overflow-hidden px-5 whitespace-nowrap max-sm:gap-x-3 max-sm:px-3">
+        {onBook && (
+          <Suspense fallback={null}>
+            <BookFoot />
+          </Suspense>
+        )}
+        {!open && !onBook && count > 0 && <span>{counted(count, 'ticket')} saved on this computer</span>}
+        {open && (
+          <>
+            <span role="status" className={open.saving === 'failed' ? 'font-semibold text-live' : 'font-semibold'}>
+              {open.newer
+                ? 'Read only: written by a newer Loose Pulley'
+                : open.access === 'writer'
+                  ? SAVING[saving ?? 'kept']
+                  : 'Read only'}
+              {open.access === 'writer' && saving === 'kept' && (
+                <span className="max-lg:sr-only"> on this computer</span>
+              )}
+            </span>
+            <Button
+              look="quiet"
+              className="min-w-0 shrink"
+              disabled={!target || open.access !== 'writer'}
+              onClick={() => void dispatch(undo())}
+            >
+              <span className="block max-w-72 truncate">
+                Undo
+                {target && describe && (
+                  <span className="max-sm:sr-only">: {describe(target, open.record.ticket, unit)}</span>
+                )}
+              </span>
+            </Button>
+            {back && open.access === 'writer' && (
+              <Button look="quiet" onClick={() => void dispatch(redo())}>
+                Redo
+              </Button>
+            )}
+          </>
+        )}
+        <PageBroken at={open?.id ?? ''}>
+          <Suspense fallback={null}>
+            {open && <TicketFoot ticket={open.record.ticket} canWrite={open.access === 'writer'} />}
+            <WaitsLine onTicket={open !== undefined} />
+          </Suspense>
+        </PageBroken>
+      </div>
     </footer>
   );
 }

@@ -72,7 +72,7 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
       </nav>
       <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}
-        <span className="flex min-w-[88px] justify-end">
+        <span className="flex min-w-[88px] justify-end max-sm:hidden">
           <Suspense fallback={null}>
             <UnitChoice />
           </Suspense>

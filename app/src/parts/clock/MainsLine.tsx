@@ -16,8 +16,8 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
   usePageKey('power', () => canWrite && dispatch(sayMoment(mains?.state === 'plugged' ? 'unplugged' : 'power')));
   const danger = mains !== null && mains.state !== 'unplugged';
   return (
-    <span className="inline-flex items-center gap-1.5 max-sm:order-1">
-      <label htmlFor="mains" className="font-semibold">
+    <span className="inline-flex items-center gap-1.5">
+      <label htmlFor="mains" className="font-semibold max-sm:sr-only">
         Mains
       </label>
       <Select
@@ -31,7 +31,7 @@ export function MainsLine({ ticket, canWrite }: { readonly ticket: Ticket; reado
         options={MAINS_STATES.map((state) => [state, MAINS_NAMES[state]] as const)}
       />
       {mains && (
-        <time dateTime={mains.since} className="text-soft max-sm:hidden">
+        <time dateTime={mains.since} className="text-soft max-xl:hidden">
           since {timeOfDay(mains.since)}
         </time>
       )}
@@ -46,7 +46,7 @@ export function LidLine({ ticket, canWrite }: { readonly ticket: Ticket; readonl
   const lid = lidNow(ticket.lid, ticket.strip.steps);
   usePageKey('lid', () => canWrite && dispatch(sayMoment(lid?.state === 'on' ? 'lidOff' : 'lid')));
   return (
-    <span className="inline-flex items-center gap-1.5 max-sm:order-1">
+    <span className="inline-flex items-center gap-1.5">
       <label htmlFor="lid" className="font-semibold">
         Lid
       </label>

@@ -5,4 +5,6 @@ export interface Waiting {
   readonly ticketId: string;
   readonly number: string;
   readonly timer: Timer;
+  /** It is of the ticket that is open. */
+  readonly own: boolean;
 }

@@ -2,6 +2,7 @@ import { useDark } from '../../parts/ui/useDark';
 import { useState, type KeyboardEvent } from 'react';
 import { DEFAULT_KEYS, keyBound, singleKeysSwitched, themeChosen, type KeyAction } from '../../state/store/settings';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
+import UnitChoice from '../UnitChoice';
 import { Button } from '../../parts/ui/Button';
 import { Sheet } from '../../parts/ui/Sheet';
 
@@ -126,6 +127,9 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
         >
           Restore defaults
         </Button>
+        <span className="sm:hidden">
+          <UnitChoice />
+        </span>
         <Button
           className="sm:hidden"
           aria-pressed={dark}

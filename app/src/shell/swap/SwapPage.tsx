@@ -16,7 +16,9 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { Caution } from '../../parts/ui/Caution';
 import { ReadingField } from '../../stations/measure/ReadingField';
+import { Fold } from '../../parts/ui/Fold';
 import { Answer } from '../../stations/size/Answer';
+import { AnswerDetails } from '../../stations/size/AnswerDetails';
 import { Tries } from '../../stations/size/Tries';
 import { useSizing } from '../../stations/size/useSizing';
 import { useUnit } from '../../state/store/hooks';
@@ -112,26 +114,22 @@ function Choose({ view, situation }: { readonly view: DriveView; readonly situat
   const unit = useUnit();
   const [search, setSearch] = useSearchParams();
   const sizing = useSizing(view, situation, unit, search.get('belt'));
+  const onPick = (id: string | null): void =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        if (id === null) after.delete('belt');
+        else after.set('belt', id);
+        return after;
+      },
+      { replace: true },
+    );
   return (
-    <section aria-label="Recommended belt">
-      <Answer
-        sizing={sizing}
-        view={view}
-        situation={situation}
-        unit={unit}
-        canWrite={canWrite}
-        onPick={(id) =>
-          setSearch(
-            (before) => {
-              const after = new URLSearchParams(before);
-              if (id === null) after.delete('belt');
-              else after.set('belt', id);
-              return after;
-            },
-            { replace: true },
-          )
-        }
-      />
+    <section aria-label="Recommended belt" className="grid gap-3">
+      <Answer sizing={sizing} view={view} unit={unit} canWrite={canWrite} onPick={onPick} />
+      <Fold title="Why this belt">
+        <AnswerDetails sizing={sizing} view={view} situation={situation} unit={unit} onPick={onPick} />
+      </Fold>
     </section>
   );
 }

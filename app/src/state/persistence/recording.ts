@@ -48,6 +48,8 @@ const record =
       record = next.value;
     }
     dispatch(recordChanged(record));
+    // What was said of the last thing goes when the next is done.
+    if (getState().openTicket.said) dispatch(saidAloud(null));
     return true;
   };
 

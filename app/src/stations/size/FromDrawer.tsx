@@ -46,6 +46,7 @@ export function FromDrawer({
   const { drive } = useDrive();
   const items = useAppSelector(selectItems);
   const orders = useAppSelector(selectOrders);
+  const read = useAppSelector(({ book }) => book.record !== null);
   const nowMs = Date.now();
   const { best, decided, after, ranking, status, nothingFits } = recommendation;
   const wants = ticket.wants.filter(({ driveId }) => driveId === drive.id);
@@ -107,7 +108,8 @@ export function FromDrawer({
     </>
   );
   if (decided) return wants.length > 0 ? <section aria-label="From the drawer">{wanting}</section> : null;
-  if (status === 'waiting' || !best) return null;
+  // Before the bench book is read nobody knows what lies here.
+  if (status === 'waiting' || !best || !read) return null;
   // What lies here is recommended unless ordering gains enough; what it would gain stands beside it, with its day.
   const likeliest = ranking.candidates
     .filter(({ catalogueBelt }) => !after.forbidden(catalogueBelt))

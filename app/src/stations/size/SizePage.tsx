@@ -17,7 +17,9 @@ import { StationFoot } from '../../parts/ticket/StationFoot';
 import { useOwned } from '../../parts/ticket/useOwned';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useTicket } from '../../parts/ticket/useTicket';
+import { useMedia } from '../../parts/ui/useMedia';
 import { Answer } from './Answer';
+import { AnswerDetails } from './AnswerDetails';
 import { Ranked } from './Ranked';
 import { Remedies } from './Remedies';
 import { RulesOfThumb } from './RulesOfThumb';
@@ -83,6 +85,8 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
     JSON.stringify(bench.priors) !== JSON.stringify(DEFAULT_PRIORS) ||
     JSON.stringify(bench.requirements) !== JSON.stringify(DEFAULT_REQUIREMENTS);
   const owned = useOwned(view);
+  // Where there is one column the belt comes first, and what it rests on after the drawing.
+  const narrow = useMedia('(max-width: 1023px)');
   const sizing = useSizing(view, situation, unit, search.get('belt'));
   const { picked, recommendation } = sizing;
   const { best, answer, after } = recommendation;
@@ -106,10 +110,27 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
   const words = picked
     ? `${beltLabel(picked.catalogueBelt, unit).size}: ${ZONE_NAMES[picked.judgement.zone]}, ${formatPercent(picked.judgement.strain)}`
     : '';
+  const details = <AnswerDetails sizing={sizing} view={view} situation={situation} unit={unit} onPick={onPick} />;
+  const answered = (
+    <aside
+      aria-label="Recommended belt"
+      className="grid content-start gap-3 border-hair px-5 py-4 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+    >
+      {picked && freeMm !== null && (
+        <Suspense fallback={null}>
+          <RulerPreview situation={situation} section={picked.catalogueBelt} lengthMm={freeMm} unit={unit} />
+        </Suspense>
+      )}
+      <Answer sizing={sizing} view={view} unit={unit} canWrite={canWrite} onPick={onPick} />
+      {!narrow && details}
+      {!narrow && <StationFoot station="size" />}
+    </aside>
+  );
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+      <h2 className="sr-only">Size</h2>
+      {narrow && answered}
       <div className="bg-sheet px-5 pt-2 pb-4">
-        <h2 className="sr-only">Size</h2>
         <DriveDrawing
           drawn={driveGeometry(facts, drive, unit, picked?.judgement)}
           unit={unit}
@@ -135,7 +156,8 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
           />
         </div>
       </div>
-      <div className="order-1 grid grid-cols-1 content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
+      {narrow && <div className="bg-sheet px-5 pt-2 pb-4">{details}</div>}
+      <div className="grid grid-cols-1 content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation} />
         {picked && (
           <Fold title="What if: drag and see" className={HEAD}>
@@ -158,18 +180,13 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
           <AssumptionsTable />
         </Fold>
       </div>
-      <aside
-        aria-label="Recommended belt"
-        className="border-hair px-5 py-4 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
-      >
-        {picked && freeMm !== null && (
-          <Suspense fallback={null}>
-            <RulerPreview situation={situation} section={picked.catalogueBelt} lengthMm={freeMm} unit={unit} />
-          </Suspense>
-        )}
-        <Answer sizing={sizing} view={view} situation={situation} unit={unit} canWrite={canWrite} onPick={onPick} />
-        <StationFoot station="size" />
-      </aside>
+      {narrow ? (
+        <div className="px-5 py-4">
+          <StationFoot station="size" />
+        </div>
+      ) : (
+        answered
+      )}
     </div>
   );
 }
