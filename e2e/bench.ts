@@ -26,8 +26,7 @@ export const test = base.extend<{ readonly watched: void }>({
 export { expect };
 
 /** What waits, at the foot: one counted word that opens upwards. */
-export const waits = (page: Page) =>
-  page.getByRole('contentinfo').getByRole('button', { name: / to reverse|to go|timer|time is up|clock set back/ });
+export const waits = (page: Page) => page.getByRole('contentinfo').locator('button[aria-haspopup=dialog]');
 
 /** Opens a ticket from the Bench, with a reading where one is given. */
 export async function openTicket(page: Page, machine: string, line?: string): Promise<void> {

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, openTicket, test, worksIn } from './bench';
+import { expect, kept, measureBoothDeck, openTicket, test, waits, worksIn } from './bench';
 import { pick } from './pick';
 
 const field = (page: Page): Locator => page.getByLabel(/^What was found or done, and where/);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, openTicket, test } from './bench';
+import { expect, kept, openTicket, test, waits } from './bench';
 import { pick } from './pick';
 
 const line = (page: Page) => page.getByLabel('What came off, or what was done with it');
@@ -114,7 +114,10 @@ test('mains out, said in one breath with what came off, is both; a board unplugg
 test('a bridged laser and power asked for: it asks first, everywhere', async ({ page }) => {
   await toStrip(page, 'Pennerley T9 booth deck');
   await type(page, 'lid', 'laser pads bridged');
+  await expect(waits(page)).toHaveText(/^↺1 to reverse/);
+  await waits(page).click();
   await expect(page.getByRole('list', { name: 'To reverse' })).toContainText('laser pads bridged before power');
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Alt+5');
   await pick(page.getByLabel('Mains', { exact: true }), 'plugged in');
   const asks = page.getByRole('alert').filter({ hasText: 'Power, with this still open' });

@@ -7,6 +7,7 @@ import { sayMoment } from '../../state/persistence/moments';
 import { themeChosen, unitChosen } from '../../state/store/settings';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { PLACES, type Place } from '../places';
+import { CALLED_ALSO } from './calledAlso';
 import { Sheet } from '../../parts/ui/Sheet';
 import { STATION_NAMES, STATIONS } from '@loose-pulley/core/record/stations';
 
@@ -91,7 +92,8 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
       run: go(`/t/${one.id}/strip?step=${code?.[2]}`),
     }));
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const fits = (entry: Entry) => words.every((word) => `${entry.name} ${entry.note}`.toLowerCase().includes(word));
+  const fits = (entry: Entry) =>
+    words.every((word) => `${entry.name} ${entry.note} ${CALLED_ALSO[entry.id] ?? ''}`.toLowerCase().includes(word));
   const list = [...labelled, ...[...here, ...commands, ...tickets].filter(fits)].slice(0, MOST);
   const run = (entry: Entry): void => {
     onClose();
