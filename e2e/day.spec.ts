@@ -39,7 +39,7 @@ test('five tickets, one of which soaks; a rush job comes in between, goes first,
   // The others are there still, later than before; the soak goes on.
   expect(await block(page, /^0002, take in, find/).getAttribute('aria-label')).not.toBe(before);
   await expect(page.getByRole('group', { name: /^000\d / })).toHaveCount(6);
-  await expect(waits(page)).toHaveText(/^1 timer elsewhere/);
+  await expect(waits(page)).toHaveText(/^1 timer/);
 });
 
 test('a step is set by hand and stays; left to the plan it goes back; a promise in the past is said; out as a calendar', async ({

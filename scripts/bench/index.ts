@@ -1,6 +1,7 @@
 import { playAdviser } from '../adviser.mjs';
 import { benchCalculating } from './calculating';
 import { benchCleaning } from './cleaning';
+import { benchDemo } from './demo';
 import { benchFull } from './full';
 import { benchJobs } from './jobs';
 import { benchLines } from './lines';
@@ -18,6 +19,7 @@ const PARTS = {
   train: benchTrain,
   planning: benchPlanning,
   calculating: benchCalculating,
+  demo: benchDemo,
   lines: benchLines,
   full: benchFull,
   jobs: benchJobs,
