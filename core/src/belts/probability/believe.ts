@@ -45,8 +45,9 @@ export function believe(
       addSisters(situation, drawn, z.slice(own), logLikelihood);
       if (tries.length > 0) {
         const outcomes = playOutcomes(samples, situation, belts);
+        const many = samples.count;
         tries.forEach(({ verdict }, index) =>
-          addVerdict(outcomes.subarray(index * count, (index + 1) * count), verdict, logLikelihood),
+          addVerdict(outcomes.subarray(index * many, (index + 1) * many), verdict, logLikelihood),
         );
       }
       return { value: samples, logLikelihood };

@@ -28,6 +28,11 @@ const MOVED = 0.85;
 const MOVES_MAX = 3;
 /** Share of the particles that must still speak after one step of tempering. */
 const KEPT = 0.5;
+/** The steps are walked by this share of the particles, and by so many at the least; at the end each stands for several. */
+const WALK_SHARE = 0.3;
+const WALK_MIN = 600;
+/** Moves of all of them then, so that those of one origin part. */
+const LAST_MOVES = 1;
 
 /** 1/Σw² of weights adding up to 1. @example effectiveCount(Float64Array.of(0.5, 0.5)) // 2 */
 export const effectiveCount = (weights: Float64Array): number =>
@@ -49,15 +54,14 @@ export function weightsOf(logs: Float64Array, power = 1): Float64Array {
   return weights;
 }
 
-/** Which particle each of as many new ones is taken from: evenly along the weights (Kitagawa 1996). */
-function systematically(weights: Float64Array, start: number): Uint32Array {
-  const count = weights.length;
+/** Which particle each of so many new ones is taken from: evenly along the weights (Kitagawa 1996). */
+function systematically(weights: Float64Array, start: number, count: number): Uint32Array {
   const taken = new Uint32Array(count);
   let sum = weights[0] as number;
   let from = 0;
   for (let i = 0; i < count; i++) {
     const at = (i + start) / count;
-    while (sum < at && from < count - 1) sum += weights[++from] as number;
+    while (sum < at && from < weights.length - 1) sum += weights[++from] as number;
     taken[i] = from;
   }
   return taken;
@@ -72,7 +76,7 @@ function systematically(weights: Float64Array, start: number): Uint32Array {
  * Crank–Nicolson (S. Cotter et al., “MCMC methods for functions”, 2013), which leave standard normal coordinates standard
  * normal. Held to a closed conjugate case in the test.
  *
- * Cost: one call of `explain` where the particles speak well enough, else three a round.
+ * Cost: one call of `explain` where the particles speak well enough, else up to three a round, of fewer particles.
  *
  * @param dimensions coordinates of a particle, each standard normal beforehand
  * @param healthy how many effective particles an answer must rest on
@@ -89,55 +93,76 @@ export function temper<T>(
   const random = seeded(seed);
   const bells = normals();
   const from = (): number => Math.floor(random() * TABLE);
-  /** As many numbers as there are particles, from some place of the table. */
-  const draw = (): Float64Array => {
+  /** So many numbers, from some place of the table. */
+  const draw = (many: number): Float64Array => {
     const start = from();
-    const list = new Float64Array(count);
-    for (let i = 0; i < count; i++) list[i] = bells[(start + i) % TABLE] as number;
+    const list = new Float64Array(many);
+    for (let i = 0; i < many; i++) list[i] = bells[(start + i) % TABLE] as number;
     return list;
   };
-  let z: Float64Array[] = Array.from({ length: dimensions }, draw);
+  let z: Float64Array[] = Array.from({ length: dimensions }, () => draw(count));
   const first = explain(z);
   let logs = first.logLikelihood;
   let power = 0;
   let step = 0.5;
-  for (let rounds = 0; ; rounds++) {
-    const weights = weightsOf(logs, 1 - power);
-    const effective = effectiveCount(weights);
-    if (effective >= Math.min(healthy, count) || power >= 1 || rounds >= ROUNDS_MAX)
-      return { value: rounds === 0 ? first.value : explain(z).value, weights, effective, rounds };
-    const more = stepThatKeeps(logs, 1 - power, KEPT * count);
+  const weights = weightsOf(logs);
+  const effective = effectiveCount(weights);
+  if (effective >= Math.min(healthy, count)) return { value: first.value, weights, effective, rounds: 0 };
+
+  /** So many particles taken by their weights. */
+  const resample = (by: Float64Array, many: number): void => {
+    const taken = systematically(by, random(), many);
+    z = z.map((list) => Float64Array.from(taken, (one) => list[one] as number));
+    logs = Float64Array.from(taken, (one) => logs[one] as number);
+  };
+  /** One move of every particle; those it leads nowhere better stay. @returns the places of those that moved */
+  const moveAll = (): readonly number[] => {
+    const many = logs.length;
+    const keep = Math.sqrt(1 - step * step);
+    const tried = z.map((list) => {
+      const to = draw(many);
+      for (let i = 0; i < many; i++) to[i] = keep * (list[i] as number) + step * (to[i] as number);
+      return to;
+    });
+    const then = explain(tried).logLikelihood;
+    const taken: number[] = [];
+    for (let i = 0; i < many; i++) {
+      if (Math.log(random()) >= power * ((then[i] as number) - (logs[i] as number))) continue;
+      taken.push(i);
+      logs[i] = then[i] as number;
+    }
+    z.forEach((list, dimension) => {
+      const to = tried[dimension] as Float64Array;
+      for (const i of taken) list[i] = to[i] as number;
+    });
+    if (taken.length < 0.2 * many) step *= 0.6;
+    else if (taken.length > 0.45 * many) step = Math.min(0.95, step * 1.3);
+    return taken;
+  };
+
+  const walking = Math.min(count, Math.max(WALK_MIN, Math.round(WALK_SHARE * count)));
+  const speak = (healthy / count) * walking;
+  let rounds = 0;
+  while (power < 1 && rounds < ROUNDS_MAX) {
+    if (rounds > 0 && effectiveCount(weightsOf(logs, 1 - power)) >= speak) break;
+    const more = stepThatKeeps(logs, 1 - power, KEPT * logs.length);
     power = Math.min(1, power + more);
-    const taken = systematically(weightsOf(logs, more), random());
-    z = z.map((list) => Float64Array.from(taken, (from) => list[from] as number));
-    logs = Float64Array.from(taken, (from) => logs[from] as number);
-    const moved = new Uint8Array(count);
-    let still = count;
-    for (let move = 0; move < MOVES_MAX && still > (1 - MOVED) * count; move++) {
-      const keep = Math.sqrt(1 - step * step);
-      const tried = z.map((list) => {
-        const to = draw();
-        for (let i = 0; i < count; i++) to[i] = keep * (list[i] as number) + step * (to[i] as number);
-        return to;
-      });
-      const then = explain(tried).logLikelihood;
-      const taken: number[] = [];
-      for (let i = 0; i < count; i++) {
-        if (Math.log(random()) >= power * ((then[i] as number) - (logs[i] as number))) continue;
-        taken.push(i);
+    resample(weightsOf(logs, more), walking);
+    const moved = new Uint8Array(walking);
+    let still = walking;
+    for (let move = 0; move < MOVES_MAX && still > (1 - MOVED) * walking; move++) {
+      for (const i of moveAll()) {
         if (moved[i] === 0) still -= 1;
         moved[i] = 1;
-        logs[i] = then[i] as number;
       }
-      z.forEach((list, dimension) => {
-        const from = tried[dimension] as Float64Array;
-        for (const i of taken) list[i] = from[i] as number;
-      });
-      const accepted = taken.length;
-      if (accepted < 0.2 * count) step *= 0.6;
-      else if (accepted > 0.45 * count) step = Math.min(0.95, step * 1.3);
     }
+    rounds += 1;
   }
+  // Each that walked stands for several; what is left of the likelihood is counted by weight.
+  resample(Float64Array.from(logs, () => 1 / logs.length), count);
+  for (let move = 0; move < LAST_MOVES; move++) moveAll();
+  const last = weightsOf(logs, 1 - power);
+  return { value: explain(z).value, weights: last, effective: effectiveCount(last), rounds };
 }
 
 /** The largest power, up to the whole rest, that leaves so many effective particles. */
