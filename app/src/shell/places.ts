@@ -97,12 +97,31 @@ export const PLACES: readonly Place[] = [
     name: 'Labels for the bags',
     note: 'this ticket, to print',
   },
-  { path: 'swap', of: 'ticket', source: 'shell/swap/SwapPage', name: 'Swap the belt', note: 'this ticket: the belt and no more', book: true },
+  {
+    path: 'swap',
+    of: 'ticket',
+    source: 'shell/swap/SwapPage',
+    name: 'Swap the belt',
+    note: 'this ticket: the belt and no more',
+    book: true,
+  },
   { path: 'gear', of: 'ticket', source: 'pages/print/GearPage', name: 'A replacement gear' },
   { path: 'tag', of: 'ticket', source: 'pages/print/TagPage', name: 'Tag' },
   { path: 'strobe', of: 'ticket', source: 'pages/print/StrobePage', name: 'Strobe disc' },
-  { path: 'template', of: 'ticket', source: 'pages/print/TemplatePage', name: 'At 1 to 1', note: 'this ticket, to print' },
-  { path: 'slip', of: 'ticket', source: 'pages/print/SlipPage', name: 'Slip for the shop', note: 'this ticket, to print' },
+  {
+    path: 'template',
+    of: 'ticket',
+    source: 'pages/print/TemplatePage',
+    name: 'At 1 to 1',
+    note: 'this ticket, to print',
+  },
+  {
+    path: 'slip',
+    of: 'ticket',
+    source: 'pages/print/SlipPage',
+    name: 'Slip for the shop',
+    note: 'this ticket, to print',
+  },
 ];
 
 /** What is said of a station's page beside its file. */

@@ -159,7 +159,10 @@ export function temper<T>(
     rounds += 1;
   }
   // Each that walked stands for several; what is left of the likelihood is counted by weight.
-  resample(Float64Array.from(logs, () => 1 / logs.length), count);
+  resample(
+    Float64Array.from(logs, () => 1 / logs.length),
+    count,
+  );
   for (let move = 0; move < LAST_MOVES; move++) moveAll();
   const last = weightsOf(logs, 1 - power);
   return { value: explain(z).value, weights: last, effective: effectiveCount(last), rounds };

@@ -182,9 +182,7 @@ describe('the ranking', () => {
     expect(alone.best?.judgement.running).toBeUndefined();
     expect(alone.best?.judgement.strain).toBeGreaterThan(0.04);
     expect(alone.best?.judgement.strain).toBeLessThan(0.13);
-    expect(alone.best && reasons(alone.best.judgement, situation()).join(' ')).toContain(
-      'the grip for usual pulleys',
-    );
+    expect(alone.best && reasons(alone.best.judgement, situation()).join(' ')).toContain('the grip for usual pulleys');
   });
 });
 
