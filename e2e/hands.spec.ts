@@ -211,3 +211,21 @@ test('a busy page loses no key: each that a hand presses is heard, however late'
     .poll(async () => ((await stored(page, 'tickets')) as TicketRecord[])[0]?.ticket.cycles.map(({ result }) => result))
     .toEqual(['good', 'good', 'good', 'bad', 'good']);
 });
+
+test('a figure typed by hand without focus loses no character, at whatever pace', async ({ page }) => {
+  await page.goto('/');
+  const line = page.getByLabel(/As you would say it/);
+  for (const delay of [0, 20, 50, 90]) {
+    await expect(line).toBeVisible();
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.type('66.4 square 1.2', { delay });
+    await expect(line, `${delay} ms apart`).toHaveValue('66.4 square 1.2');
+    await line.fill('');
+  }
+  // One figure is enough: the belt stands beside it, and the length that was worked out is no size to buy.
+  await line.fill('66.4 square 1.2');
+  const belt = page.getByRole('region', { name: 'The belt by this' });
+  await expect(belt).toContainText(/The belt to buy.*1\.2 × 116\.0.*Works in \d\d in 100/s);
+  await expect(belt).toContainText('From the old belt alone');
+  await expect(page.getByText(/Inner length, no size to buy/)).toBeVisible();
+});

@@ -63,12 +63,18 @@ async function look(page: Page, name: string): Promise<void> {
     );
     expect(small, `${name}, ${width} wide`).toEqual([]);
   }
+  // What scrolls under the foot is covered by it for a while, and no smaller for that.
+  await page.getByRole('contentinfo').evaluate((foot: HTMLElement) => {
+    if (foot.parentElement) foot.parentElement.style.position = 'static';
+  });
   const dark = page.getByRole('button', { name: 'Dark', exact: true });
   // Pressed within the page: a hand's press waits for frames, and once none came for minutes.
   const press = () => dark.evaluate((button: HTMLElement) => button.click());
   for (const lamp of [false, true]) {
     // No frames stand in a page, and what holds need not be listed: both save time.
-    const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+    const axe = new AxeBuilder({ page })
+      .setLegacyMode(true)
+      .options({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } });
     if (lamp) {
       // By lamp only the colours are others.
       await press();
@@ -76,9 +82,8 @@ async function look(page: Page, name: string): Promise<void> {
       axe.withRules('color-contrast');
     }
     const { violations } = await axe.analyze();
-    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
     expect(
-      serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`),
+      violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`),
       name,
     ).toEqual([]);
   }
@@ -87,7 +92,7 @@ async function look(page: Page, name: string): Promise<void> {
 }
 
 for (const group of groups) {
-  test(`${group.map(([name]) => name).join('; ')}: nothing runs off the side, targets are large enough, axe finds nothing serious`, async ({
+  test(`${group.map(([name]) => name).join('; ')}: nothing runs off the side, targets are large enough, axe finds nothing`, async ({
     page,
   }) => {
     for (const [index, [name, path]] of group.entries()) {

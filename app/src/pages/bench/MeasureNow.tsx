@@ -1,6 +1,6 @@
 import { useTaken, TakenNote } from '../../parts/measuring/useTaken';
 import { nanoid } from 'nanoid';
-import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, type FormEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { findMethod, METHODS, type Reading, type Taken } from '@loose-pulley/core/belts/measuring';
 import { accountOfReading, takeLine } from '@loose-pulley/core/belts/readingLine';
@@ -17,6 +17,8 @@ import { loaderNamed, LOADERS, type Loader, loaderOf } from '@loose-pulley/core/
 import { Select } from '../../parts/ui/Select';
 import { Input } from '../../parts/ui/Input';
 import { useGoOn } from '../../parts/ui/useGoOn';
+
+const AtOnce = lazy(() => import('./AtOnce'));
 
 /** The ways that are offered without a ticket. */
 const QUICK = METHODS.flatMap(({ id, quickLabel }) => (quickLabel ? [[id, quickLabel] as const] : []));
@@ -103,15 +105,20 @@ export function MeasureNow() {
       {section && !section.ok && <p className="text-live">{section.problem}</p>}
       <div aria-live="polite" className="grid min-h-28 content-start gap-1">
         <TakenNote taken={taken} question={question} onKeep={keep} />
+        {value && understood && (
+          <Suspense fallback={<div className="min-h-40" />}>
+            <AtOnce readingsOf={(driveId) => asReadings(driveId, { ...understood, typed: line.trim() })} />
+          </Suspense>
+        )}
         {value && (
           <>
-            <p>
+            <p className="border-t border-hair pt-1">
               <span className="text-sm text-soft">
-                {method?.label}: {what}
+                {method?.label}: {what}, no size to buy
               </span>
-              <span className="block text-[32px] leading-tight font-bold">
+              <span className="block text-lg leading-tight font-semibold">
                 {write(value.value)}{' '}
-                <span className="text-lg font-medium text-soft">
+                <span className="font-medium text-soft">
                   ± {formatSpread(2 * value.std, unit)} {unit}
                 </span>
               </span>

@@ -64,7 +64,9 @@ export function TestTable({
                 </th>
               ))}
               <th className="px-2 text-right font-semibold">sum</th>
-              <th />
+              <th>
+                <span className="sr-only">Remove</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -101,7 +103,7 @@ export function TestTable({
                         })
                       }
                     >
-                      out
+                      remove
                     </Button>
                   )}
                 </td>

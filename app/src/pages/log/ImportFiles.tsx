@@ -18,7 +18,7 @@ export function ImportFiles() {
   return (
     <section
       aria-labelledby="import"
-      {...getRootProps()}
+      {...getRootProps({ role: 'region' })}
       className={isDragActive ? 'outline-3 outline-offset-8 outline-live outline-dashed' : ''}
     >
       <h2 id="import" className="text-lg">

@@ -6,13 +6,16 @@ import type { KeyAction } from '../../state/store/settings';
 import { saidAloud } from '../../state/store/openTicket';
 import { useAppDispatch, useNowState } from '../../state/store/hooks';
 import { BURST_GAP_MS, BurstListener } from './burst';
-import { takeBurst } from './walk';
+import { beginFigure, takeBurst } from './walk';
 import { STATIONS } from '@loose-pulley/core/record/stations';
 
 /** Whether letters belong to what has the focus: a choice and a slider are walked by arrows and take none. */
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.matches('input:not([type=radio], [type=checkbox]), textarea') || target.isContentEditable);
+
+/** What a figure begins with. */
+const FIGURE = /^[\d.,]$/;
 
 /** Pages say what F and K do while they are shown. */
 const pageActions = new Map<KeyAction, () => void>();
@@ -49,13 +52,17 @@ export function useKeys(open: { jump(): void; help(): void }): void {
 
     const act = (key: string): void => {
       const { settings } = nowState();
-      if (!settings.singleKeys) return;
+      if (!settings.singleKeys) {
+        if (FIGURE.test(key)) beginFigure(key);
+        return;
+      }
       const action = (Object.keys(settings.keys) as KeyAction[]).find((name) => settings.keys[name] === key);
       if (action === 'jump') latest.current.jump();
       else if (action === 'help') latest.current.help();
       else if (action === 'bench') void navigate('/');
       else if (action === 'newTicket') void navigate('/?new');
-      else if (action) pageActions.get(action)?.();
+      else if (action && pageActions.has(action)) pageActions.get(action)?.();
+      else if (FIGURE.test(key)) beginFigure(key);
     };
     /** Gives a burst to the page's fields; where none stands, it is said, so that no reading goes without a word. */
     const read = (text: string): void => {
@@ -86,6 +93,8 @@ export function useKeys(open: { jump(): void; help(): void }): void {
       if (listener.isOver(event.timeStamp)) {
         clearTimeout(timer);
         settle();
+        // What went before began a figure: this key is typed on into its field, by the browser.
+        if (event.target !== document.activeElement && isField(document.activeElement)) return;
       }
       if (event.key === 'Enter' && field?.tagName === 'INPUT') typed = false;
       if (event.key === 'Tab' || event.key === 'Escape') field = field?.disabled ? null : field;

@@ -35,3 +35,16 @@ export function takeBurst(text: string): boolean {
   if (stop.take(text)) walkOn(stop.element);
   return true;
 }
+
+/**
+ * Begins a figure that a hand types without focus: its first character goes into the first empty stop, which has the
+ * focus from then on, so that none is lost. @returns whether one took it
+ */
+export function beginFigure(text: string): boolean {
+  const stop = inOrder().find(({ element }) => element.value === '' && !element.disabled);
+  if (!stop) return false;
+  stop.element.focus();
+  stop.element.setRangeText(text, 0, 0, 'end');
+  stop.element.dispatchEvent(new Event('input', { bubbles: true }));
+  return true;
+}

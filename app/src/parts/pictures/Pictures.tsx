@@ -67,7 +67,7 @@ export function Pictures() {
   return (
     <section
       aria-labelledby="pictures"
-      {...getRootProps()}
+      {...getRootProps({ role: 'region' })}
       className={isDragActive ? 'grid gap-3 outline-3 outline-offset-8 outline-live outline-dashed' : 'grid gap-3'}
     >
       <h3 id="pictures" className="border-b border-ink pb-1 text-lg">

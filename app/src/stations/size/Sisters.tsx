@@ -65,7 +65,7 @@ export function Sisters({
               ) : (
                 <button
                   type="button"
-                  className="underline decoration-hair decoration-2 underline-offset-4"
+                  className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
                   onClick={() => onPick(id)}
                 >
                   {size}
