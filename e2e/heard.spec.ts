@@ -176,6 +176,7 @@ test('the owner’s words are confirmed by a key, and Find says “open it” wh
   await page.keyboard.press('y');
   await expect(said).toContainText('does nothing');
   await page.keyboard.press('y');
+  await expect(said).toHaveCount(0);
   const next = page.getByRole('status').filter({ hasText: 'Open it.' });
   await expect(next).toContainText(/Whatever the answers were|What is inside says more/);
   await expect(page.getByRole('group', { name: 'What it shows' })).toHaveCount(0);
