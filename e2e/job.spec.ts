@@ -127,7 +127,7 @@ test('a string alone gives a belt by its stretch, and says what it cannot know',
   const answer = page.getByRole('complementary', { name: 'Recommended belt' });
   await expect(answer).toContainText('Recommended belt');
   await answer.getByText('The reasons').click();
-  await expect(answer).toContainText('measure both pulleys for that');
+  await expect(answer).toContainText('The path alone gives only the stretch');
   await expect(answer.getByText('Load on motor shaft')).toHaveCount(0);
 });
 
