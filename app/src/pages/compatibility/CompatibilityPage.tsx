@@ -88,9 +88,7 @@ function Whole({
         <table className="border-collapse text-[15px]">
           <thead>
             <tr className="border-b border-ink align-bottom">
-              <th>
-                <span className="sr-only">Agent</span>
-              </th>
+              <td />
               {KNOWN.map((material) => (
                 <th key={material} scope="col" className="h-48 px-1 font-normal">
                   <span className="inline-block rotate-180 whitespace-nowrap [writing-mode:vertical-rl]">

@@ -64,9 +64,7 @@ export function TestTable({
                 </th>
               ))}
               <th className="px-2 text-right font-semibold">sum</th>
-              <th>
-                <span className="sr-only">Remove</span>
-              </th>
+              <td />
             </tr>
           </thead>
           <tbody>
