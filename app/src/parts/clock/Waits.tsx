@@ -79,7 +79,12 @@ export default function Waits({
             ↺
           </span>
         )}
-        <span className="truncate underline decoration-hair decoration-2 underline-offset-4">{words}</span>
+        <span className="truncate underline decoration-hair decoration-2 underline-offset-4">
+          <span className="max-sm:sr-only">{words}</span>
+          <span aria-hidden className="sm:hidden">
+            {toReverse.length + waiting.length} wait
+          </span>
+        </span>
         <span aria-hidden>▴</span>
       </Popover.Trigger>
       <Popover.Portal>

@@ -57,7 +57,8 @@ export function FindPage() {
           />
         </div>
         <PluggedCaution ticket={ticket} />
-        <Offers advice={advice} />
+        {/* After a cure nothing more is asked. */}
+        {step.do !== 'prove' && <Offers advice={advice} />}
         {step.do !== 'ask' && <Next advice={advice} asking={asking} onAskOn={() => setAskOnAt(answered)} />}
         {test && asking ? (
           <TestCard key={test.id} advice={advice} test={test} />

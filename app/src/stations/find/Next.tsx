@@ -30,6 +30,14 @@ export function Next({
       Ask on
     </Button>
   );
+  const onTo = (station: 'prove' | 'strip', words: string) => (
+    <p className="flex flex-wrap items-center justify-between gap-3">
+      <Link to={`/t/${ticket.id}/${station}`} className={way}>
+        {words}
+      </Link>
+      {askOn}
+    </p>
+  );
   if (next.do === 'prove')
     return (
       <div role="status" className="grid gap-1 border-2 border-ink px-4 py-3">
@@ -38,12 +46,7 @@ export function Next({
           What was found is put right, and most likely nothing more is wrong ({chanceWords(advice.soundChance)}): cycles
           tell it better than questions.
         </p>
-        <p className="flex flex-wrap items-center justify-between gap-3">
-          <Link to={`/t/${ticket.id}/prove`} className={way}>
-            On to Prove
-          </Link>
-          {askOn}
-        </p>
+        {onTo('prove', 'On to Prove')}
       </div>
     );
   if (next.do === 'open') {
@@ -64,12 +67,7 @@ export function Next({
             : 'What is inside says more than any question that is left'}
           : {likely}.{inside && ` Look first at this: ${testName(inside, machine.loader).toLowerCase()}.`}
         </p>
-        <p className="flex flex-wrap items-center justify-between gap-3">
-          <Link to={`/t/${ticket.id}/strip`} className={way}>
-            On to Strip
-          </Link>
-          {askOn}
-        </p>
+        {onTo('strip', 'On to Strip')}
       </div>
     );
   }
