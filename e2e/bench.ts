@@ -32,12 +32,12 @@ export const waits = (page: Page) => page.getByRole('contentinfo').locator('butt
 export async function openTicket(page: Page, machine: string, line?: string): Promise<void> {
   await page.goto('/');
   if (line) await page.getByLabel(/As you would say it/).fill(line);
-  await page.getByRole('button', { name: /^Open a ticket/ }).click();
-  await page.getByLabel('Machine').fill(machine);
-  await page.getByRole('button', { name: 'Open the ticket' }).click();
+  await page.getByLabel('What is on the bench?').fill(machine);
+  await page.getByRole('button', { name: /^(Keep it as a ticket|Swap the belt)$/ }).click();
   // The Bench names the newest ticket too; the ticket itself is open once its stations stand.
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(machine);
+  await moveTo(page, new URL(page.url()).pathname.replace('/swap', '/measure'));
 }
 
 /**

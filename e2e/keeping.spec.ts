@@ -79,9 +79,9 @@ test('a browser that refuses to keep anything is said in words, and the work can
   await page.goto('/');
   await expect(page.getByRole('alert').filter({ hasText: 'refuses to keep data' })).toBeVisible();
   await page.getByLabel(/As you would say it/).fill('doubled flat 66.4, section 1.2');
-  await page.getByRole('button', { name: 'Open a ticket with this' }).click();
-  await page.getByLabel('Machine').fill('Pennerley T9 booth deck');
-  await page.getByRole('button', { name: 'Open the ticket' }).click();
+  await page.getByLabel('What is on the bench?').fill('Pennerley T9 booth deck');
+  await page.getByRole('button', { name: 'Keep it as a ticket' }).click();
+  await page.getByRole('link', { name: /^5 Measure/ }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'refuses to keep data' })).toBeVisible();
   await measureless(page);
   await page.getByRole('link', { name: /^9 Hand back/ }).click();

@@ -70,9 +70,8 @@ export async function crash(context, page) {
 export async function newTicket(context, url, machine) {
   const page = await context.newPage();
   await page.goto(url);
-  await page.getByRole('button', { name: /^Open a ticket/ }).click();
-  await page.getByLabel('Machine').fill(machine);
-  await page.getByRole('button', { name: 'Open the ticket' }).click();
+  await page.getByLabel('What is on the bench?').fill(machine);
+  await page.getByRole('button', { name: 'Start a full repair' }).click();
   await page.getByRole('navigation', { name: 'Stations' }).waitFor();
   const address = page.url().replace(/\/(takeIn|measure)$/, '/find');
   await page.getByText('Saved on this computer').waitFor();

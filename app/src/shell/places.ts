@@ -75,6 +75,13 @@ export const PLACES: readonly Place[] = [
     head: [],
   },
   {
+    path: 'scale',
+    of: 'bench',
+    source: 'pages/print/ScalePage',
+    name: 'Paper scale',
+    note: 'to print: section and diameter without a caliper',
+  },
+  {
     path: 'train',
     of: 'ticket',
     source: 'pages/train/TrainPage',

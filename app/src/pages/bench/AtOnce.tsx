@@ -59,14 +59,37 @@ export default function AtOnce({ readingsOf }: { readonly readingsOf: (driveId: 
   return <Found view={view} inferred={view.situation.value.pathFromOldBelt === true} />;
 }
 
+/** What the answer takes for granted, in words: nothing assumed is hidden. */
+function assumedIn(view: DriveView, inferred: boolean): string {
+  const section = view.drive.readings.find(({ measurand }) => measurand === 'section')?.method;
+  const rests = inferred
+    ? 'From the old belt alone: pulleys, motor and tray'
+    : view.facts.drive
+      ? 'From pulleys and distance: motor and tray'
+      : 'From the path alone: pulleys, motor and tray';
+  if (section === 'sectionAsUsual') return `${rests} as they usually are, and its section too.`;
+  return `${rests} as they usually are${section === 'sectionAsThickAs' ? ', its section by likeness' : ''}.`;
+}
+
+/** How many other belts are named beside the first. */
+const OTHERS = 3;
+
 function Found({ view, inferred }: { readonly view: DriveView; readonly inferred: boolean }) {
   const unit = useUnit();
   const recommendation = useRecommendation(view);
   const owned = useOwned(view);
-  const { best, status, answer, nothingFits } = recommendation;
+  const { best, status, answer, nothingFits, ranking } = recommendation;
   const chance = chanceOf(recommendation, best?.catalogueBelt);
   const item = best && owned.get(best.catalogueBelt.id);
   const worth = answer?.values.find(({ gain }) => gain >= THRESHOLDS.tie);
+  const others = ranking.candidates
+    .filter(({ catalogueBelt }) => catalogueBelt.id !== best?.catalogueBelt.id)
+    .flatMap((one) => {
+      const its = chanceOf(recommendation, one.catalogueBelt);
+      return its ? [{ belt: one.catalogueBelt, works: its.works }] : [];
+    })
+    .sort((a, b) => b.works - a.works)
+    .slice(0, OTHERS);
   return (
     <section aria-label="The belt by this" aria-busy={status !== 'settled'}>
       <p className="text-sm text-soft">
@@ -84,23 +107,29 @@ function Found({ view, inferred }: { readonly view: DriveView; readonly inferred
         )}
       </p>
       <p className="min-h-[1.5em]">
-        {chance ? (
+        {chance && (
           <>
             Works in <strong>{inHundred(chance.works)}</strong>
             {status !== 'settled' && ', a first estimate'}
             {item?.place && `; it lies in ${item.place}`}.
           </>
-        ) : (
-          'Working it out.'
         )}
       </p>
       <p className="min-h-[2.8em] text-sm text-soft">
-        {inferred ? 'From the old belt alone' : 'From the path alone'}: pulleys, motor and tray as they usually are.
+        {assumedIn(view, inferred)}
         {status === 'settled' &&
           (worth
             ? ` Worth most next: ${measurableName(worth.what, view.driven, inferred)}, ${Math.max(1, Math.round(100 * worth.gain))} in 100 better.`
             : ' No single reading would better the choice by one in a hundred.')}
       </p>
+      <ul aria-label="Or" className="mt-1 min-h-[75px] text-[15px] max-lg:hidden">
+        {others.map(({ belt, works }) => (
+          <li key={belt.id} className="flex justify-between border-t border-hair py-0.5">
+            <span>or {beltLabel(belt, unit).size}</span>
+            <span className="text-soft">{inHundred(works)}</span>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

@@ -1,17 +1,20 @@
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { formatDay } from '@loose-pulley/core/base/units';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { today } from '../../state/written';
 import { keepFront } from '../../state/persistence/front';
 import { waitingOf } from '@loose-pulley/core/shop/day';
 import { selectOrders, selectSummaries, useAppSelector } from '../../state/store/hooks';
-import { MeasureNow } from './MeasureNow';
+import { Door } from './Door';
+import { Question } from './Question';
 import { SetAside } from './SetAside';
-import { WhatIsOn } from './WhatIsOn';
+import { useFirstFigures } from './useFirstFigures';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
+
+const AtOnce = lazy(() => import('./AtOnce'));
 
 const GROUPS = [
   ['nothing', 'Ready to work on'],
@@ -51,21 +54,60 @@ export function BenchPage() {
   const orders = useAppSelector(selectOrders);
   const waitOf = (one: TicketSummary) => waitingOf(one, orders);
   const next = nextUp(open, waitOf);
+  const figures = useFirstFigures();
+  const [machineLine, setMachineLine] = useState('');
   return (
-    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="bg-sheet px-5 py-5 lg:px-7">
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr]">
+      <div className="bg-sheet px-5 pt-4 pb-3 lg:px-7">
         {status === 'failed' && (
           <p role="alert" className="mb-4 border-b-2 border-live pb-2 font-semibold text-live">
             {problem?.sentence}
           </p>
         )}
-        <WhatIsOn />
+        <Question
+          figures={figures}
+          onMachine={(words) => {
+            setMachineLine(words);
+            figures.line.setText('');
+          }}
+        />
+      </div>
+      <aside className="grid content-start gap-5 border-hair px-5 py-4 max-lg:border-y lg:row-span-2 lg:border-l">
+        <div aria-live="polite" className="lg:min-h-[240px]">
+          {figures.any ? (
+            <Suspense fallback={null}>
+              <AtOnce readingsOf={figures.readingsOf} />
+            </Suspense>
+          ) : (
+            <div className="grid gap-3">
+              <p className="text-soft">
+                The belt to buy, or to take from the drawer, stands here after the first figure.
+              </p>
+              <svg viewBox="0 0 260 110" aria-hidden className="w-full max-w-[260px] max-lg:hidden">
+                <path
+                  d="M44 38L176 14A42 42 0 1 1 176 96L44 72A17 17 0 1 1 44 38Z"
+                  fill="none"
+                  className="stroke-hair"
+                  strokeWidth="5"
+                  strokeDasharray="12 8"
+                />
+              </svg>
+            </div>
+          )}
+        </div>
+        <Door figures={figures} line={machineLine} setLine={setMachineLine} />
+        <p className="text-sm text-soft">
+          Unplug it before a hand goes in. Local rules and licensed practice come first.
+        </p>
+        <CameDue summaries={summaries} />
+      </aside>
+      <div className="border-hair bg-sheet px-5 pt-4 pb-5 lg:border-t lg:px-7">
         {next ? (
-          <div className="mb-5 flex flex-wrap items-center justify-between gap-4">
+          <div className="mb-4 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
             <div>
-              <h1 className="text-[30px] leading-tight font-bold">
+              <h2 className="text-[22px] leading-tight font-bold">
                 {STATION_NAMES[next.next]}: {next.machine || `ticket ${next.number}`}
-              </h1>
+              </h2>
               <p className="text-soft">
                 {next.number}
                 {next.complaint && (
@@ -75,22 +117,18 @@ export function BenchPage() {
                 )}
               </p>
             </div>
-            <div className="flex gap-2">
-              <ButtonLink to={`/t/${next.id}/${next.next}`} look="strong" className="min-h-12 min-w-40">
-                Carry on
-              </ButtonLink>
-              <a
-                href="#measure-now"
-                className="inline-flex min-h-12 items-center border border-ink px-4 font-semibold lg:hidden"
-              >
-                Measure now
-              </a>
-            </div>
+            <ButtonLink to={`/t/${next.id}/${next.next}`} look="strong" className="min-h-12 min-w-40">
+              Carry on
+            </ButtonLink>
           </div>
-        ) : open.length > 0 ? (
-          <h1 className="mb-5 text-[30px] leading-tight font-bold">Nothing is ready to work on</h1>
         ) : (
-          <EmptyBench loading={status === 'loading'} />
+          <h2 className="mb-3 text-lg">
+            {status === 'loading'
+              ? 'Looking at the bench…'
+              : open.length > 0
+                ? 'Nothing is ready to work on'
+                : 'The bench is clear'}
+          </h2>
         )}
         <SetAside />
         {GROUPS.map(([waiting, title]) => {
@@ -98,10 +136,10 @@ export function BenchPage() {
           if (rows.length === 0) return null;
           return (
             <section key={waiting} aria-label={title} className="mb-4">
-              <h2 className="flex items-baseline justify-between border-b border-ink pb-1">
+              <h3 className="flex items-baseline justify-between border-b border-ink pb-1">
                 <span className="text-base">{title}</span>
                 <span className="text-sm font-normal text-soft">{rows.length}</span>
-              </h2>
+              </h3>
               <ul>
                 {rows.slice(0, MAX_ROWS).map((summary) => (
                   <li key={summary.id}>
@@ -120,41 +158,11 @@ export function BenchPage() {
             </section>
           );
         })}
+        {open.length === 0 && status === 'ready' && (
+          <p className="text-soft">Tickets from another bench come in by the Log.</p>
+        )}
       </div>
-      <aside className="border-hair px-5 py-5 max-lg:border-t lg:border-l">
-        {open.length > 0 ? <MeasureNow /> : <FirstMinute />}
-        <CameDue summaries={summaries} />
-      </aside>
     </div>
-  );
-}
-
-/** A bench without tickets starts with the measuring itself. */
-function EmptyBench({ loading }: { readonly loading: boolean }) {
-  if (loading) return <h1 className="text-[30px] leading-tight font-bold">Looking at the bench…</h1>;
-  return (
-    <div className="max-w-xl">
-      <h1 className="mb-4 text-[30px] leading-tight font-bold">The bench is clear</h1>
-      <MeasureNow />
-    </div>
-  );
-}
-
-/** What the first minute is spent on. */
-function FirstMinute() {
-  return (
-    <section aria-labelledby="first-minute">
-      <h2 id="first-minute" className="text-lg">
-        The first minute
-      </h2>
-      <ol className="mt-2 grid list-decimal gap-2 pl-5">
-        <li>Measure the old belt, any way you like, and say which. Each method’s own error is corrected.</li>
-        <li>Open a ticket with it.</li>
-        <li>Measure both pulleys and the distance between their shafts: those do not stretch.</li>
-        <li>Size names the belt, and why.</li>
-      </ol>
-      <p className="mt-3 text-soft">Tickets from another bench come in by the Log.</p>
-    </section>
   );
 }
 

@@ -14,6 +14,12 @@ const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.matches('input:not([type=radio], [type=checkbox]), textarea') || target.isContentEditable);
 
+/** The field that starts the work has the focus from the start: while it is empty, a sign is still a key of the app. */
+const isEmptyFirst = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && target.dataset['first'] !== undefined && target.value === '';
+const isSign = (key: string, keys: Readonly<Record<KeyAction, string>>): boolean =>
+  /^[^\p{L}\p{N}\s.,]$/u.test(key) && Object.values(keys).includes(key);
+
 /** What a figure begins with. */
 const FIGURE = /^[\d.,]$/;
 
@@ -119,7 +125,14 @@ export function useKeys(open: { jump(): void; help(): void }): void {
         else void dispatch(event.shiftKey ? redo() : undo());
         return;
       }
-      if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isField(event.target)) {
+        if (isEmptyFirst(event.target) && isSign(event.key, nowState().settings.keys)) {
+          event.preventDefault();
+          act(event.key);
+        }
+        return;
+      }
       // The field was closed under the hand, since another tab writes now: what is typed on is no shortcut.
       if (field?.disabled) return;
       // A sheet or an open list hears its own letters.

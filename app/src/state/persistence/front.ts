@@ -29,7 +29,11 @@ export function keepFront(): void {
   root.querySelectorAll('[aria-label="Timers"]').forEach((one) => one.remove());
   root.querySelectorAll('[data-ticking]').forEach((one) => one.replaceChildren());
   root.querySelectorAll(`main ul > li:nth-child(n + ${ROWS + 1})`).forEach((row) => row.remove());
-  root.querySelectorAll('button, input, select, textarea').forEach((one) => one.setAttribute('inert', ''));
+  root
+    .querySelectorAll('button, input:not([data-first]), select, textarea')
+    .forEach((one) => one.setAttribute('inert', ''));
+  // What is typed there before the app runs, the app takes; what stood there is not kept.
+  root.querySelector('[data-first]')?.removeAttribute('value');
   root.querySelectorAll('[style]').forEach((one) => one.removeAttribute('style'));
   const html = root.innerHTML;
   if (html.length > MAX_LETTERS) return;

@@ -4,7 +4,7 @@ import { formatSpread, parseLength } from '@loose-pulley/core/base/units';
 import type { ReadingControl } from '../../parts/measuring/useReading';
 import { Input } from '../../parts/ui/Input';
 import { useUnit } from '../../state/store/hooks';
-import { HowDrawing } from './HowDrawing';
+import { HowDrawing } from '../../parts/measuring/HowDrawing';
 
 /** How good one such reading is, as the screen says it: two standard uncertainties. Emptied, the method's own returns. */
 function OwnUncertainty({

@@ -180,6 +180,12 @@ const KNOWN = 0.8;
 const together = (estimates: readonly Estimate[]): Combined | undefined =>
   estimates.length === 0 ? undefined : momentsOfModes(modesOf(estimates));
 
+/** A label tells what a belt was, a likeness what it may be, the hand what it is: where it measured, only that counts. */
+function byHandOf(list: readonly Reading[]): readonly Reading[] {
+  const byHand = list.filter(({ method }) => !findMethod(method)?.nominal);
+  return byHand.length > 0 ? byHand : list;
+}
+
 /**
  * Puts a drive's readings together: like with like, never the old belt with the path, which are different things.
  * Readings whose section is not measured yet say so and wait.
@@ -192,7 +198,8 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
   const combinedOf = (list: readonly ReadReading[]): Combined | undefined =>
     together(list.map(({ estimate }) => estimate));
   const sections = readings.filter(({ measurand }) => measurand === 'section');
-  const sectionReads = sections.flatMap((reading) => {
+  const measured = byHandOf(sections);
+  const sectionReads = measured.flatMap((reading) => {
     const read = readReading(reading);
     return read.ok ? [read.value] : [];
   });
@@ -213,12 +220,12 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
       : readings.filter((one) => one.measurand === measurand);
   const combine = (measurand: Measurand, round = rounds(readings, measurand).counts): Combined | undefined => {
     const read = inRound(measurand, round).filter(({ id }) => reads.has(id) && !reads.get(id)?.lowerBound);
-    // A label tells what a belt was, the hand what it is: where there is both the hand counts.
-    const byHand = read.filter(({ method }) => !findMethod(method)?.nominal);
     const estimatesOf = (list: readonly Reading[]): Estimate[] =>
       list.flatMap(({ id }) => reads.get(id)?.estimate ?? []);
-    oddOnesOut(estimatesOf(read)).forEach((index) => odd.add(read[index]?.id ?? ''));
-    const ways = modesOf(estimatesOf(byHand.length > 0 ? byHand : read));
+    // A section that was only taken as usual is not odd for being another.
+    const compared = measurand === 'section' ? byHandOf(read) : read;
+    oddOnesOut(estimatesOf(compared)).forEach((index) => odd.add(compared[index]?.id ?? ''));
+    const ways = modesOf(estimatesOf(byHandOf(read)));
     const [likeliest] = ways;
     const fits = ways.find(({ misread }) => misread === undefined)?.weight ?? 0;
     const counts = round === rounds(readings, measurand).counts;

@@ -13,3 +13,4 @@ export { inHand, takeInHand, otherThanLabelled, type InHand } from './inHand';
 export { sameWay, type SameWay } from './sameWay';
 export { figure, figureSpread, figureUnit } from './figure';
 export { takeAmount, takeReading, type KnownOfReading, type Taken } from './takeReading';
+export { THICK_AS, USUAL_SECTION_MM, type ThickAs } from './thickAs';

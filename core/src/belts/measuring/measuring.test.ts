@@ -474,3 +474,15 @@ test('a tool size that cannot be is refused in millimetres as they are written',
   const read = over && readAmount(over, 60, { pinDiameterMm: 1.5 * 25.4 });
   expect(read && !read.ok && read.problem).toBe('Read pin Ø 38.1 mm. Allowed: 0.3 to 30 mm.');
 });
+
+describe('a section that was not measured', () => {
+  const setting: DriveSetting = { crossed: false, motorGroove: { type: 'flat' }, drivenGroove: { type: 'flat' } };
+  const usual = take('section', 'sectionAsUsual', 1.2);
+  const jaws = take('section', 'sectionJaws', 1.6);
+  test('counts until somebody measures it, and not at all after', () => {
+    expect(driveFacts([usual], setting).section).toMatchObject({ value: 1.2, std: 0.25 });
+    const both = driveFacts([usual, jaws], setting);
+    expect(both.section).toEqual(driveFacts([jaws], setting).section);
+    expect(both.results.map(({ odd }) => odd)).toEqual([false, false]);
+  });
+});

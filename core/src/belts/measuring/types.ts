@@ -81,7 +81,7 @@ export interface Method {
   readonly takes: 'length' | 'sum' | 'doubledLength' | 'force';
   /** Whether the number goes across a loop or along it: the two are confused by a factor of π. */
   readonly across?: boolean;
-  /** Read off a bag or a label: what a belt was, not what it is. */
+  /** Not measured: read off a bag or a label, judged by likeness, taken as usual. What is measured counts before it. */
   readonly nominal?: boolean;
   /** Old and new belt may be read this way and held against one another: both errors are alike. */
   readonly comparable?: boolean;

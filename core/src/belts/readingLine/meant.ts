@@ -1,4 +1,4 @@
-import type { LengthUnit } from '../../base/units';
+import { formatLength, type LengthUnit } from '../../base/units';
 import { auxRefusal, AUX, findMethod, type AuxKey, type Method } from '../measuring';
 import type { Bit, Figure } from './bits';
 import { mmOf, sectionMmOf } from './rules';
@@ -8,6 +8,8 @@ export interface Said {
   readonly method: Method;
   readonly amount: number;
   readonly aux: Readonly<Partial<Record<AuxKey, number>>>;
+  /** The line itself names the section; else it is the one that stands beside it. */
+  readonly sectionSaid: boolean;
   /** Said as about so much. */
   readonly rough: boolean;
 }
@@ -52,7 +54,7 @@ export function meant(bits: readonly Bit[], chosen: string, sectionMm: number | 
   const of = (is: Bit['is']): readonly Bit[] => bits.filter((one) => one.is === is);
   const impossible = impossibleTool(bits, unit);
   if (impossible !== '') return none(impossible);
-  const aux: Partial<Record<AuxKey, number>> = sectionMm === undefined ? {} : { sectionMm };
+  const aux: Partial<Record<AuxKey, number>> = {};
   const told = new Set<AuxKey>();
   for (const { auxKey, figure } of of('tool')) {
     if (!auxKey || !figure) continue;
@@ -72,6 +74,10 @@ export function meant(bits: readonly Bit[], chosen: string, sectionMm: number | 
   const counted = of('way').find((one) => one.n !== undefined)?.n;
   const figures = bits.filter(isAmount).map(({ figure }) => figure as Figure);
   const [first, second, ...more] = figures;
+  if (!first && aux.sectionMm !== undefined)
+    return none(
+      `Read only a section, ${formatLength(aux.sectionMm, unit)} ${unit}. Its length too, such as “doubled flat 66.4” or “string 118”.`,
+    );
   if (!first) return none('Read no figure of the belt. Type a reading, such as “doubled flat 66.4, section 1.2”.');
   const [size] = of('size');
   if (size?.section) aux.sectionMm = sectionMmOf(size.section, unit);
@@ -88,7 +94,17 @@ export function meant(bits: readonly Bit[], chosen: string, sectionMm: number | 
       method?.aux.some((one) => one === key) ||
       method?.optionalAux?.some((one) => one === key) ||
       false;
-    return method && Object.keys(tools).every(used) ? [{ method, amount: mmOf(said, unit), aux: tools, rough }] : [];
+    return method && Object.keys(tools).every(used)
+      ? [
+          {
+            method,
+            amount: mmOf(said, unit),
+            aux: sectionMm === undefined ? tools : { sectionMm, ...tools },
+            sectionSaid: tools.sectionMm !== undefined,
+            rough,
+          },
+        ]
+      : [];
   };
   const pieces = figures.some(({ parts }) => parts > 1);
   // What is in pieces has several figures, and they are added up.
@@ -158,6 +174,13 @@ export function meant(bits: readonly Bit[], chosen: string, sectionMm: number | 
     return {
       ways: [...made('laidStraight', first), ...made('printedLength', first)],
       asks: [...asks, 'how was that length found?'].join('; '),
+      problem: '',
+    };
+  // “118 round” is 118 all the way round, or a round belt: nobody but the bench knows.
+  if (!alone && of('shape').some(({ shape }) => shape === 'round'))
+    return {
+      ways: [...made(chosen, first), ...made('laidStraight', first)],
+      asks: [...asks, 'a round belt, or all the way round?'].join('; '),
       problem: '',
     };
   const denied = of('deny').length > 0 && alone !== undefined && alone !== chosen;

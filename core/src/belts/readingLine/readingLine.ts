@@ -6,14 +6,18 @@ import { meant, putRight, type Meant, type Said } from './meant';
 import { GRAMMAR } from './rules';
 import { sensesOf } from './senses';
 
+/** Taken as of a field; a reading also tells whether the line itself names the section. */
+export type TakenOfLine = Taken & { readonly sectionSaid?: boolean };
+
 /** One of several ways to take a line: in words, and what it is then. */
 export interface Way {
   readonly echo: string;
-  readonly taken: Taken;
+  readonly taken: TakenOfLine;
 }
 
 /** What was made of a line: as of a field, or a question that one key answers. */
-export type TakenLine = Taken | { readonly state: 'question'; readonly problem: string; readonly ways: readonly Way[] };
+export type TakenLine =
+  TakenOfLine | { readonly state: 'question'; readonly problem: string; readonly ways: readonly Way[] };
 
 /** Longer than any reading that is said: refused at once, and nothing of it is lost. */
 const MOST_LETTERS = 300;
@@ -86,12 +90,14 @@ export function takeLine(
       state: 'refusal',
       problem: best?.problem ?? `Read “${text.trim()}”. Type a reading, such as “doubled flat 66.4, section 1.2”.`,
     };
-  const taken = (said: Said): Taken =>
-    takeAmount(said.amount, said.method, {
+  const taken = (said: Said): TakenOfLine => ({
+    ...takeAmount(said.amount, said.method, {
       ...known,
       aux: said.aux,
       ...(said.rough && { ownStd: ROUGH_TIMES * said.method.readingStd }),
-    });
+    }),
+    sectionSaid: said.sectionSaid,
+  });
   // What cannot be is not meant where something else can.
   const made = ways.map((said) => ({ echo: inWords(said, known.unit), taken: taken(said) }));
   const able = made.filter((way) => way.taken.state !== 'refusal');

@@ -54,7 +54,7 @@ export function rulesOfThumb(
     doubled ??
     facts.results.find(({ reading, read }) => reading.measurand === 'oldBelt' && read && !read.lowerBound);
   const string = facts.results.find(({ reading, read }) => reading.measurand === 'stringPath' && read);
-  const printed = find(({ nominal }) => nominal === true);
+  const printed = find(({ nominal, measurand }) => nominal === true && measurand === 'oldBelt');
 
   const buy = (
     base: Pick<RuleOfThumb, 'id' | 'name' | 'restsOn'>,

@@ -2,7 +2,20 @@ import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { fitBelt, innerPath, type Drive } from '../../physics/drive';
-import { draftBar, draftBelt, draftDrive, extentOf, tiles, writeDxf, writeSvg, type Drafting, type Figure } from '.';
+import {
+  alongOf,
+  draftBar,
+  draftBelt,
+  draftDrive,
+  draftScale,
+  extentOf,
+  gapAt,
+  tiles,
+  writeDxf,
+  writeSvg,
+  type Drafting,
+  type Figure,
+} from '.';
 
 const flat = { form: 'flat' } as const;
 const drive: Drive = {
@@ -117,5 +130,23 @@ describe('sheets', () => {
   test('the bar is as long as it says', () => {
     expect(extentOf(draftBar(0, 0, 100), 0).width).toBeGreaterThanOrEqual(100);
     expect(draftBar(0, 0, 100)[0]).toMatchObject({ x1: 0, x2: 100 });
+  });
+});
+
+describe('the paper scale', () => {
+  const { figures } = draftScale();
+  test('fits one sheet of A4 or Letter with its bar', () => {
+    const { left, bottom } = extentOf(figures);
+    const whole = extentOf([...figures, ...draftBar(left + 4, bottom - 6, 100)]);
+    expect(tiles(whole, { widthMm: 180, heightMm: 215 })).toHaveLength(1);
+  });
+  test('where a belt just fills the wedge its section is written', () => {
+    for (const section of [0.5, 1.2, 1.78, 4]) expect(gapAt(alongOf(section))).toBeCloseTo(section, 12);
+    const mark = figures.find((one) => one.type === 'text' && one.text === '1.5');
+    expect(mark?.type === 'text' && gapAt(mark.x)).toBeCloseTo(1.5, 1);
+  });
+  test('law: each circle is as wide as it says, from 4 to 60 mm', () => {
+    const drawn = figures.flatMap((one) => (one.type === 'circle' ? [2 * one.r] : []));
+    expect(drawn).toEqual(Array.from({ length: 29 }, (_, at) => 4 + 2 * at));
   });
 });

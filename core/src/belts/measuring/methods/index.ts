@@ -16,6 +16,8 @@ import {
   grooveDepthRod,
   grooveWidthJaws,
   scalePull,
+  sectionAsThickAs,
+  sectionAsUsual,
   sectionJaws,
   stalledMotor,
   stalledSlipping,
@@ -29,6 +31,8 @@ import type { Measurand } from '../schema';
 /** Every way of measuring, in the order in which the screen offers them. Adding one adds a file entry and a line here. */
 export const METHODS: readonly Method[] = [
   sectionJaws,
+  sectionAsThickAs,
+  sectionAsUsual,
   widthJaws,
   grooveWidthJaws,
   grooveDepthRod,

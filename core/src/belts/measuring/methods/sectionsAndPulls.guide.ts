@@ -11,6 +11,18 @@ export const sectionJaws: Guide = {
   },
 };
 
+export const sectionAsThickAs: Guide = {
+  how: 'Lay the belt beside the thing, in good light, and look along both. Take the one that is as thick as the belt is across its bend.',
+  goesWrong: 'A guess: good to two or three tenths. The printed scale tells better, a caliper best.',
+  drawing: { belt: 'M16 24H116', thing: 'M16 38h100v3h-100Z', read: [128, 22, 128, 42] },
+};
+
+export const sectionAsUsual: Guide = {
+  how: 'Taken as most such belts are, until somebody looks. Measure it, or hold it beside something known.',
+  goesWrong: 'It is no measurement. One tenth of section is four tenths of a doubled length.',
+  drawing: { belt: 'M20 30H112', read: [128, 24, 128, 36] },
+};
+
 export const widthJaws: Guide = {
   how: 'Lay the belt flat and close the jaws on its edges until they just touch. Its thickness goes into the section.',
   goesWrong: 'Across the face, not across the bend.',

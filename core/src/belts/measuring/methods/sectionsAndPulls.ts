@@ -19,6 +19,29 @@ export const sectionJaws: Method = {
   invert: (value) => value,
 };
 
+/** Section by likeness, where there is no caliper: about as thick as something known. Its spread is from memory, no source. */
+export const sectionAsThickAs: Method = {
+  ...sectionJaws,
+  id: 'sectionAsThickAs',
+  nominal: true,
+  guide: async () => (await import('./sectionsAndPulls.guide')).sectionAsThickAs,
+  label: 'section, by likeness',
+  numberIs: 'thickness of what it looks as thick as',
+  words: ['as thick as'],
+  readingStd: 0.2,
+};
+
+/** Nobody looked: the section that such belts most often have. Common practice, no source. */
+export const sectionAsUsual: Method = {
+  ...sectionAsThickAs,
+  id: 'sectionAsUsual',
+  guide: async () => (await import('./sectionsAndPulls.guide')).sectionAsUsual,
+  label: 'section, as usual',
+  numberIs: 'section that such belts mostly have, not measured',
+  words: [],
+  readingStd: 0.25,
+};
+
 /** Width of a flat belt, along its bend. */
 export const widthJaws: Method = {
   ...sectionJaws,
