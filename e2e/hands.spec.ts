@@ -236,3 +236,31 @@ test('a figure typed by hand without focus loses no character, at whatever pace'
   await expect(belt).toContainText('From the old belt alone');
   await expect(page.getByText(/inner length, no size to buy/)).toBeVisible();
 });
+
+/** In one go of all tests a few; `EARLY_TIMES=100` is the whole of it. */
+const TIMES = Number(process.env['EARLY_TIMES'] ?? 12);
+test('from the first paint no letter is lost, on a slow processor, time and again', async ({ browser }) => {
+  test.setTimeout(180_000);
+  const typed = '66.4 1.2';
+  const lane = async (times: number): Promise<readonly string[]> => {
+    const context = await browser.newContext();
+    const page = await context.newPage();
+    const session = await context.newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    const read: string[] = [];
+    for (let time = 0; time < times; time += 1) {
+      await page.goto('/', { waitUntil: 'commit' });
+      await page.waitForFunction(() => performance.getEntriesByName('first-paint').length > 0 || document.body);
+      await page.keyboard.type(typed, { delay: 50 });
+      const line = page.locator('#line');
+      await expect(line)
+        .toHaveValue(typed)
+        .catch(() => undefined);
+      read.push(await line.inputValue());
+    }
+    await context.close();
+    return read;
+  };
+  const all = await Promise.all([lane(TIMES / 2), lane(TIMES / 2)]);
+  expect(all.flat().filter((text) => text !== typed)).toEqual([]);
+});

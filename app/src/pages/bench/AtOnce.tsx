@@ -78,7 +78,8 @@ function Found({ view, inferred }: { readonly view: DriveView; readonly inferred
   const unit = useUnit();
   const recommendation = useRecommendation(view);
   const owned = useOwned(view);
-  const { best, status, answer, nothingFits, ranking } = recommendation;
+  const { status, answer, nothingFits, ranking, first } = recommendation;
+  const best = recommendation.best ?? first;
   const chance = chanceOf(recommendation, best?.catalogueBelt);
   const item = best && owned.get(best.catalogueBelt.id);
   const worth = answer?.values.find(({ gain }) => gain >= THRESHOLDS.tie);
@@ -107,12 +108,14 @@ function Found({ view, inferred }: { readonly view: DriveView; readonly inferred
         )}
       </p>
       <p className="min-h-[1.5em]">
-        {chance && (
+        {chance ? (
           <>
             Works in <strong>{inHundred(chance.works)}</strong>
             {status !== 'settled' && ', a first estimate'}
             {item?.place && `; it lies in ${item.place}`}.
           </>
+        ) : (
+          'A first estimate, by the best values alone.'
         )}
       </p>
       <p className="min-h-[2.8em] text-sm text-soft">

@@ -18,7 +18,7 @@ export function Door({
 }: {
   readonly figures: FirstFigures;
   readonly line: string;
-  setLine(line: string): void;
+  readonly setLine: (line: string) => void;
 }) {
   const dispatch = useAppDispatch();
   const leave = useGoOn();

@@ -22,7 +22,7 @@ const HOUSE: ReadonlyArray<readonly [having: Having, have: string, then: string]
 ];
 
 /** What can be measured with what is in the house. */
-export default function NothingYet({ onChoose }: { onChoose(having: Having): void }) {
+export default function NothingYet({ onChoose }: { readonly onChoose: (having: Having) => void }) {
   return (
     <div className="grid gap-2">
       <p>Nothing measured yet? One of these is in most houses. Unplug the machine before a hand goes in.</p>

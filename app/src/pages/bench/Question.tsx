@@ -26,7 +26,13 @@ const HAVING_WORDS: ReadonlyArray<readonly [Having, string]> = [
 ];
 
 /** Which belt does it need? What is at hand, in pictures, and one figure of it. */
-export function Question({ figures, onMachine }: { readonly figures: FirstFigures; onMachine(words: string): void }) {
+export function Question({
+  figures,
+  onMachine,
+}: {
+  readonly figures: FirstFigures;
+  readonly onMachine: (words: string) => void;
+}) {
   const { having, setHaving } = figures;
   return (
     <section aria-labelledby="which-belt" className="grid grid-cols-1 content-start gap-3">
@@ -74,7 +80,13 @@ const isFree = (): boolean =>
   document.activeElement === document.body && !new URLSearchParams(window.location.search).has('new');
 
 /** The figure as one would say it: the field that starts the work. */
-function LineField({ figures, onMachine }: { readonly figures: FirstFigures; onMachine(words: string): void }) {
+function LineField({
+  figures,
+  onMachine,
+}: {
+  readonly figures: FirstFigures;
+  readonly onMachine: (words: string) => void;
+}) {
   const { line, understood, way, unit } = figures;
   const ref = useRef<HTMLInputElement>(null);
   const { setText } = line;
@@ -124,6 +136,8 @@ function LineField({ figures, onMachine }: { readonly figures: FirstFigures; onM
         onKeyDown={(event) => {
           if (event.key === 'Enter') line.enter(event);
         }}
+        // Keys lead on, to the door; the Enter of a caliper's burst does not.
+        onEnter={() => figures.any && document.getElementById('on-the-bench')?.focus()}
         className="w-full text-2xl font-semibold"
       />
       <div aria-live="polite" className="grid min-h-[92px] content-start gap-1">

@@ -18,6 +18,7 @@ import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button, CommitButton } from '../ui/Button';
+import { Fold } from '../ui/Fold';
 import { Caution } from '../ui/Caution';
 import { Segments } from '../ui/Segments';
 import { CONDITIONS } from './conditions';
@@ -25,6 +26,7 @@ import { VerdictMark } from './marks';
 import { StripPlot } from './StripPlot';
 import { useCounting } from './useCounting';
 import { Input } from '../ui/Input';
+import { useLead } from '../ui/useLead';
 import { useUnsaved } from '../ui/useUnsaved';
 
 const DISCS = ['none', 'junk', 'own', 'owners'] as const satisfies readonly TestDisc[];
@@ -49,8 +51,12 @@ export function CycleLog({
     () => (begins && cleanRunId === null ? [] : ticket.cycles.filter((cycle) => cycle.cleanRunId === cleanRunId)),
     [ticket.cycles, cleanRunId, begins],
   );
+  // After a swap the first cycle is the next thing, once a belt is on.
+  const toCount = begins && canWrite && cycles.length === 0 && ticket.drives.some(({ tries }) => tries.length > 0);
+  const lead = useLead(toCount);
   const counting = useCounting(ticket.loader, cleanRunId, cycles, begins);
   const { action, actions, setting, setSetting, running } = counting;
+  const counted = useMemo(() => cycles.filter((cycle) => !isTrial(cycle)), [cycles]);
   const [own, setOwn] = useState('');
   useUnsaved('enter', own.trim() !== '');
   const on = canWrite ? counting.verdict : () => undefined;
@@ -79,7 +85,6 @@ export function CycleLog({
         ? setting.conditions.filter((one) => one !== condition)
         : [...setting.conditions, condition].slice(0, 20),
     });
-  const counted = useMemo(() => cycles.filter((cycle) => !isTrial(cycle)), [cycles]);
   const rows = useMemo(() => cycleTable(counted), [counted]);
 
   return (
@@ -114,35 +119,41 @@ export function CycleLog({
           />
         </label>
       </div>
-      <div role="group" aria-label="Conditions, kept until changed" className="flex flex-wrap gap-2">
-        {[...new Set([...CONDITIONS, ...setting.conditions])].map((condition) => {
-          const set = setting.conditions.includes(condition);
-          return (
-            <Button
-              key={condition}
-              look={set ? 'strong' : 'plain'}
-              aria-pressed={set}
-              onClick={() => toggle(condition)}
-            >
-              {condition}
-            </Button>
-          );
-        })}
-        <Input
-          aria-label="Another condition, Enter adds it"
-          placeholder="Other…"
-          value={own}
-          maxLength={40}
-          className="w-32"
-          onChange={(event) => setOwn(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter' || own.trim() === '') return;
-            event.preventDefault();
-            toggle(own.trim());
-            setOwn('');
-          }}
-        />
-      </div>
+      <Fold
+        title={`Conditions, kept until changed: ${setting.conditions.length > 0 ? setting.conditions.join(', ') : 'none'}`}
+        open={counted.some(({ result }) => result !== 'good') || setting.conditions.length > 0}
+        titleClass=""
+      >
+        <div role="group" aria-label="Conditions, kept until changed" className="flex flex-wrap gap-2">
+          {[...new Set([...CONDITIONS, ...setting.conditions])].map((condition) => {
+            const set = setting.conditions.includes(condition);
+            return (
+              <Button
+                key={condition}
+                look={set ? 'strong' : 'plain'}
+                aria-pressed={set}
+                onClick={() => toggle(condition)}
+              >
+                {condition}
+              </Button>
+            );
+          })}
+          <Input
+            aria-label="Another condition, Enter adds it"
+            placeholder="Other…"
+            value={own}
+            maxLength={40}
+            className="w-32"
+            onChange={(event) => setOwn(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key !== 'Enter' || own.trim() === '') return;
+              event.preventDefault();
+              toggle(own.trim());
+              setOwn('');
+            }}
+          />
+        </div>
+      </Fold>
       {setting.disc === 'owners' &&
         ownersDiscTooEarly(ticket.cycles, ticket.treatments[ticket.treatments.length - 1]?.at ?? '') && (
           <p role="alert" className="border-l-4 border-live pl-3">
@@ -162,6 +173,8 @@ export function CycleLog({
         {key('helped', 'Needed a push', keys?.cycleHelped, false)}
       </div>
       <Button
+        ref={lead}
+        data-lead={toCount || undefined}
         className="justify-self-start"
         disabled={!canWrite}
         keyCap={keys?.cycleStart}

@@ -6,6 +6,7 @@ import { FILLED } from '@loose-pulley/core/record/stations';
 import { recordEvent, recordEvents } from '../../state/persistence/recording';
 import { useAppDispatch, useUnit } from '../../state/store/hooks';
 import { CommitButton } from '../ui/Button';
+import { useLead } from '../ui/useLead';
 import { useTicket } from './useTicket';
 import { Area } from '../ui/Input';
 
@@ -15,6 +16,10 @@ export function Closing() {
   const dispatch = useAppDispatch();
   const unit = useUnit();
   const [despite, setDespite] = useState('');
+  const ends = openEnds(ticket, unit);
+  const grave = ends.filter((end) => end.grave);
+  const mayGo = canWrite && !ticket.closedAt && grave.length === 0;
+  const lead = useLead(mayGo);
   if (ticket.closedAt) {
     return (
       <section aria-label="Handed back" className="grid gap-3">
@@ -29,8 +34,6 @@ export function Closing() {
       </section>
     );
   }
-  const ends = openEnds(ticket, unit);
-  const grave = ends.filter((end) => end.grave);
   const told = ends.filter((end) => !end.grave);
   const close = (): void => {
     // What the ticket said of itself is kept as it was when the machine went.
@@ -72,6 +75,8 @@ export function Closing() {
         </label>
       )}
       <CommitButton
+        ref={lead}
+        data-lead={mayGo || undefined}
         look="strong"
         className="min-h-12"
         disabled={!canWrite || (grave.length > 0 && despite.trim() === '')}

@@ -1,12 +1,10 @@
 import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { questionOf, recommend, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
 import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
+import { keepAnswer, keptAnswer } from '../../workers/keptAnswers';
 import { listenForProbability } from '../../workers/probability';
 import { selectItems, useAppSelector } from '../../state/store/hooks';
 import { ownedOf, useOwned } from './useOwned';
-
-/** Answers to the last sample, by their question: the same drive looked at again, on paper say, is not worked out again. */
-const settledAnswers = new WeakMap<ProbabilityQuestion, ProbabilityAnswer>();
 
 interface Heard {
   readonly question: ProbabilityQuestion | null;
@@ -25,14 +23,14 @@ export interface RecommendationView extends Recommendation {
  */
 export function useRecommendation(view: DriveView): RecommendationView {
   const question = questionOf(view);
-  const kept = question && settledAnswers.get(question);
+  const kept = question && keptAnswer(question);
   const [heard, setHeard] = useState<Heard>({ question: null, answer: null, last: false });
   const [trouble, setTrouble] = useState<RecommendationView['trouble']>(null);
   const listener = useRef<ReturnType<typeof listenForProbability> | null>(null);
   useEffect(() => {
     const started = listenForProbability({
       onAnswer: (answer, last, asked) => {
-        if (last) settledAnswers.set(asked, answer);
+        if (last) keepAnswer(asked, answer);
         setHeard({ question: asked, answer, last });
       },
       onRestart: () => setTrouble('restarted'),
@@ -45,7 +43,7 @@ export function useRecommendation(view: DriveView): RecommendationView {
     };
   }, []);
   useEffect(() => {
-    if (question && !settledAnswers.has(question)) listener.current?.ask(question);
+    if (question && !keptAnswer(question)) listener.current?.ask(question);
   }, [question]);
   // An answer to an older question of this drive is better than none while the finer one is on its way.
   const sameDrive = heard.question?.situation.driven === view.driven && question !== undefined;
@@ -61,7 +59,7 @@ export function useRecommendations(views: readonly DriveView[]): readonly Recomm
   const items = useAppSelector(selectItems);
   const [, answered] = useReducer((count: number) => count + 1, 0);
   const questions = views.map(questionOf);
-  const open = questions.filter((one) => one !== undefined && !settledAnswers.has(one)) as ProbabilityQuestion[];
+  const open = questions.filter((one) => one !== undefined && !keptAnswer(one)) as ProbabilityQuestion[];
   // One drive after the other: the first that is still open, until none is.
   const next = open[0];
   useEffect(() => {
@@ -69,7 +67,7 @@ export function useRecommendations(views: readonly DriveView[]): readonly Recomm
     const started = listenForProbability({
       onAnswer: (answer, last, asked) => {
         if (!last) return;
-        settledAnswers.set(asked, answer);
+        keepAnswer(asked, answer);
         answered();
       },
       onRestart: () => undefined,
@@ -80,7 +78,7 @@ export function useRecommendations(views: readonly DriveView[]): readonly Recomm
   }, [next]);
   return views.map((view, index) => {
     const question = questions[index];
-    const answer = (question && settledAnswers.get(question)) ?? null;
+    const answer = (question && keptAnswer(question)) ?? null;
     return recommend(view, answer, answer !== null, ownedOf(items, view));
   });
 }

@@ -17,7 +17,9 @@ export function useStart(ready: boolean): void {
         'main [aria-label=Readings] input.field, main [data-start] input, main [data-start] textarea',
       );
       const first = [...fields].find((field) => field.value === '' && !field.disabled && field.offsetParent !== null);
-      if (first) first.focus();
+      // Nothing is left to be typed: what is to be done has the focus.
+      const lead = document.querySelector<HTMLButtonElement>('main [data-lead]:not(:disabled)');
+      if (first ?? lead) (first ?? lead)?.focus({ preventScroll: first === undefined });
       else if (performance.now() - begun < PATIENCE_MS) frame = requestAnimationFrame(look);
     };
     frame = requestAnimationFrame(look);

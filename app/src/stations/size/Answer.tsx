@@ -41,6 +41,30 @@ export interface AnswerProps {
   readonly onPick: (id: string | null) => void;
 }
 
+/** What the best values alone would take, at once: in the place where the answer will stand, and no more than said. */
+function FirstEstimate({
+  recommendation: { first },
+  unit,
+}: {
+  readonly recommendation: Sizing['recommendation'];
+  readonly unit: LengthUnit;
+}) {
+  const label = first && beltLabel(first.catalogueBelt, unit);
+  return (
+    <div>
+      <h3 className="text-sm font-semibold text-soft">First estimate, by the best values alone</h3>
+      <p className="min-h-[1.25em] text-[38px] leading-tight font-bold whitespace-nowrap text-soft">
+        {first && (
+          <>
+            <SectionSign shape={first.catalogueBelt.shape} /> {label?.size}
+          </>
+        )}
+      </p>
+      <p className="min-h-[1.5em] text-soft">{first && `${label?.words ?? ''} · ${first.catalogueBelt.name}`}</p>
+    </div>
+  );
+}
+
 /** The belt to fit, its chance, and how to have it; or, where nothing fits, what to do about that. */
 export function Answer({ sizing, view, unit, canWrite, onPick }: Omit<AnswerProps, 'situation'>) {
   const dispatch = useAppDispatch();
@@ -70,8 +94,7 @@ export function Answer({ sizing, view, unit, canWrite, onPick }: Omit<AnswerProp
     if (recommendation.status !== 'waiting') return <p>No belt in the list can be judged on this drive.</p>;
     return (
       <div className="grid gap-3">
-        <h3 className="text-sm font-semibold text-soft">Recommended belt</h3>
-        <p className="text-[38px] leading-tight font-bold text-soft">one moment…</p>
+        <FirstEstimate recommendation={recommendation} unit={unit} />
         <ChanceLine chance={undefined} recommendation={recommendation} />
       </div>
     );
@@ -152,6 +175,7 @@ export function Answer({ sizing, view, unit, canWrite, onPick }: Omit<AnswerProp
           look={grips === undefined || decided ? 'strong' : 'plain'}
           className="min-h-12 w-full"
           keyCap={keys?.fit}
+          data-lead
           disabled={!canWrite}
           onClick={fit}
         >

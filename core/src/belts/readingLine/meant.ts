@@ -1,3 +1,4 @@
+import { shapeOf } from '../../base/shapes';
 import { formatLength, type LengthUnit } from '../../base/units';
 import { auxRefusal, AUX, findMethod, type AuxKey, type Method } from '../measuring';
 import type { Bit, Figure } from './bits';
@@ -177,7 +178,7 @@ export function meant(bits: readonly Bit[], chosen: string, sectionMm: number | 
       problem: '',
     };
   // “118 round” is 118 all the way round, or a round belt: nobody but the bench knows.
-  if (!alone && of('shape').some(({ shape }) => shape === 'round'))
+  if (!alone && of('shape').some(({ shape }) => shape && shapeOf(shape).said.includes('round')))
     return {
       ways: [...made(chosen, first), ...made('laidStraight', first)],
       asks: [...asks, 'a round belt, or all the way round?'].join('; '),

@@ -52,13 +52,15 @@ const triesOf = ({ drive }: DriveView): readonly TriedBelt[] =>
 /** The belt to fit, how sure that is, and what stands beside it: the same on the screen and on every paper. */
 export interface Recommendation {
   /**
-   * `waiting` before any chance is known: nothing is recommended then. `provisional` after the quick look; `settled` once
+   * `waiting` before any chance is known: there is a first estimate then, and nothing is recommended. `provisional` after the quick look; `settled` once
    * the whole calculation is in, which is what paper waits for.
    */
   readonly status: 'waiting' | 'provisional' | 'settled';
   readonly ranking: Ranking;
   /** The belt to fit; undefined while waiting, and where no belt can be judged. */
   readonly best: Candidate | undefined;
+  /** While waiting: the belt that the best values alone would take, without any chance. */
+  readonly first?: Candidate | undefined;
   /** The try that settled it: judged right on this machine, it is the answer, whatever any chance says. */
   readonly decided: Try | undefined;
   /** Belts that nobody could tell from the best at the bench, the best among them. */
@@ -105,7 +107,11 @@ export function recommend(
     return { status: 'settled', ranking, best, decided, ties: [], after, nothingFits: false, answer };
   }
   const none = { decided, ties: [], after };
-  if (!answer) return { status: 'waiting', ranking: linear, best: undefined, nothingFits: false, answer, ...none };
+  if (!answer) {
+    const allowed = linear.candidates.find(({ catalogueBelt }) => after.forbidden(catalogueBelt) === undefined);
+    const first = linear.best && after.forbidden(linear.best.catalogueBelt) === undefined ? linear.best : allowed;
+    return { status: 'waiting', ranking: linear, best: undefined, first, nothingFits: false, answer, ...none };
+  }
   const oldSection = view.situation.ok ? view.situation.value.oldSection : undefined;
   const ranking = rankByProbability(linear, answer.belts, {
     belts: stockOf(view),
