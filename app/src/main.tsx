@@ -29,7 +29,7 @@ const SWEEP_AFTER_MS = 4000;
 const KEEP_AFTER_MS = 3000;
 const BOOK_AFTER_MS = 1500;
 /** Pages that choose among belts ask the drawer: without it all would be worked out twice. */
-const CHOOSES = /^\/t\/[^/]+\/(size|swap)$/;
+const CHOOSES = /^\/t\/[^/]+\/(size|swap|rebuild)$/;
 /** An empty page says sooner that it is looking. */
 const BENCH_WAIT_MS = 150;
 

@@ -14,7 +14,8 @@ import { useFirstFigures } from './useFirstFigures';
 import { TicketRow } from '../../parts/ticket/TicketRow';
 import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 
-const AtOnce = lazy(() => import('./AtOnce'));
+const fetchAtOnce = () => import('./AtOnce');
+const AtOnce = lazy(fetchAtOnce);
 
 const GROUPS = [
   ['nothing', 'Ready to work on'],
@@ -51,6 +52,11 @@ export function BenchPage() {
     const settled = setTimeout(keepFront, FRONT_AFTER_MS);
     return () => clearTimeout(settled);
   });
+  // The first figure is answered at once: what answers it is here before.
+  useEffect(() => {
+    const timer = setTimeout(() => void fetchAtOnce().catch(() => undefined), FRONT_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
   const orders = useAppSelector(selectOrders);
   const waitOf = (one: TicketSummary) => waitingOf(one, orders);
   const next = nextUp(open, waitOf);

@@ -24,6 +24,8 @@ type Span = 'today' | 'week';
 export function DayPage() {
   const dispatch = useAppDispatch();
   const { nowMs, jobs, durations, state, plan, tookMs, trouble } = useDay();
+  const loading = useAppSelector(({ bench }) => bench.status === 'loading');
+  const waiting = loading || (jobs.length > 0 && !plan && !trouble);
   const bookSaid = useAppSelector(({ book }) => book.said);
   const [span, setSpan] = useState<Span>('today');
   const [said, setSaid] = useState('');
@@ -57,8 +59,8 @@ export function DayPage() {
           <h1 className="text-[30px] leading-tight font-bold">
             {span === 'today' ? (sameDay(range[0], nowMs) ? 'Today' : 'Next day open') : 'This week'}
           </h1>
-          <div className="flex flex-wrap items-center gap-3">
-            <span className="text-soft" role="status">
+          <div className="flex flex-wrap items-center gap-3 max-sm:w-full">
+            <span className="text-soft max-sm:basis-full" role="status">
               {plan
                 ? `planned ${at(plan.madeAtMs)}, again at every change`
                 : trouble
@@ -77,7 +79,10 @@ export function DayPage() {
           </div>
         </div>
         <BookState />
-        {jobs.length === 0 ? (
+        {waiting ? (
+          // Room for what comes, so that nothing moves when it does.
+          <div className="min-h-screen" />
+        ) : jobs.length === 0 ? (
           <p className="my-6 max-w-xl">
             No ticket is open, so there is nothing to plan. Open one on the Bench; what it takes and waits for stands
             here by itself.
@@ -102,42 +107,46 @@ export function DayPage() {
         aria-label="What comes of it"
         className="grid content-start gap-7 border-hair px-5 py-5 max-lg:border-t lg:border-l"
       >
-        {plan && <DoNext plan={plan} jobs={jobs} nowMs={nowMs} />}
-        <Promised plan={plan} jobs={jobs} nowMs={nowMs} />
-        <Ready plan={plan} jobs={jobs} nowMs={nowMs} closesMs={closingOf(state, nowMs)} />
-        {stopped.length > 0 && (
-          <section aria-labelledby="stopped">
-            <h2 id="stopped" className="border-b border-ink pb-1 text-lg">
-              Not planned
-            </h2>
-            <ul>
-              {stopped.map(({ ticketId, number, waits }) => (
-                <li key={ticketId} className="border-b border-hair py-2">
-                  <Link
-                    className="inline-flex min-h-11 items-center font-semibold underline decoration-hair decoration-2 underline-offset-4"
-                    to={`/t/${ticketId}`}
-                  >
-                    {number}
-                  </Link>{' '}
-                  waits:{' '}
-                  {waits
-                    .filter(({ untilMs }) => untilMs === null)
-                    .map(({ what }) => what)
-                    .join(', ')}
-                </li>
-              ))}
-            </ul>
-          </section>
+        {!waiting && (
+          <>
+            {plan && <DoNext plan={plan} jobs={jobs} nowMs={nowMs} />}
+            <Promised plan={plan} jobs={jobs} nowMs={nowMs} />
+            <Ready plan={plan} jobs={jobs} nowMs={nowMs} closesMs={closingOf(state, nowMs)} />
+            {stopped.length > 0 && (
+              <section aria-labelledby="stopped">
+                <h2 id="stopped" className="border-b border-ink pb-1 text-lg">
+                  Not planned
+                </h2>
+                <ul>
+                  {stopped.map(({ ticketId, number, waits }) => (
+                    <li key={ticketId} className="border-b border-hair py-2">
+                      <Link
+                        className="inline-flex min-h-11 items-center font-semibold underline decoration-hair decoration-2 underline-offset-4"
+                        to={`/t/${ticketId}`}
+                      >
+                        {number}
+                      </Link>{' '}
+                      waits:{' '}
+                      {waits
+                        .filter(({ untilMs }) => untilMs === null)
+                        .map(({ what }) => what)
+                        .join(', ')}
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
+            <div className="grid gap-1">
+              <Button disabled={!plan} onClick={() => void calendar()}>
+                Save the plan as a calendar
+              </Button>
+              <p role="status" className="text-sm text-soft empty:hidden">
+                {said}
+              </p>
+              {plan && <p className="text-sm text-soft">Planned in {Math.max(1, Math.round(tookMs))} ms.</p>}
+            </div>
+          </>
         )}
-        <div className="grid gap-1">
-          <Button disabled={!plan} onClick={() => void calendar()}>
-            Save the plan as a calendar
-          </Button>
-          <p role="status" className="text-sm text-soft empty:hidden">
-            {said}
-          </p>
-          {plan && <p className="text-sm text-soft">Planned in {Math.max(1, Math.round(tookMs))} ms.</p>}
-        </div>
       </aside>
     </div>
   );

@@ -10,6 +10,7 @@ import { askToPersist } from '../../state/persistence/persist';
 import { storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { counted } from '@loose-pulley/core/base/units';
+import { cx } from '../../parts/ui/cx';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { LongList } from '../../parts/ui/LongList';
@@ -36,6 +37,8 @@ const FOLD = 'border-t border-ink';
 export function LogPage() {
   const dispatch = useAppDispatch();
   const summaries = useAppSelector(selectSummaries);
+  // Room for what comes, so that nothing moves when it does.
+  const loading = useAppSelector(({ bench }) => bench.status === 'loading');
   const [text, setText] = useState('');
   const [packing, setPacking] = useState('');
   const [persisted, setPersisted] = useState<boolean | null>(null);
@@ -83,7 +86,7 @@ export function LogPage() {
 
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="bg-sheet px-5 py-5 lg:px-7">
+      <div className={cx('bg-sheet px-5 py-5 lg:px-7', loading && 'min-h-screen')}>
         <h1 className="mb-3 text-[30px] leading-tight font-bold">Log</h1>
         <label className="grid gap-1 text-sm text-soft">
           Number, machine, owner, complaint or mechanism

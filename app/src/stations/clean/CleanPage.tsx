@@ -96,9 +96,10 @@ export function CleanPage() {
         )}
         <BeforeTheBelt />
         <PutRight />
-        <Worked />
         <Cautions agents={agents} />
         {wide && <Beside />}
+        {/* Known only once the other tickets are: last, so that nothing moves when it comes. */}
+        <Worked />
       </aside>
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 pb-5">
         {jammed && <JamLadder />}

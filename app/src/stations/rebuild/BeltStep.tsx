@@ -84,7 +84,8 @@ function Recommended({
       </div>
     );
   }
-  if (!best) return <p className="text-soft">Which belt: one moment…</p>;
+  // As high as the seven points that come: nothing below moves when they do.
+  if (!best) return <p className="min-h-[192px] text-soft max-sm:min-h-[368px]">Which belt: being worked out.</p>;
   const belt: Try = { id: nanoid(10), ...soldTry(best.catalogueBelt, owned.get(best.catalogueBelt.id)) };
   const doubts = [
     nothingFits ? 'Nothing in stock fits; this is the nearest.' : '',

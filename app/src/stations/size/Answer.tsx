@@ -93,7 +93,8 @@ export function Answer({ sizing, view, unit, canWrite, onPick }: Omit<AnswerProp
   if (!picked) {
     if (recommendation.status !== 'waiting') return <p>No belt in the list can be judged on this drive.</p>;
     return (
-      <div className="grid gap-3">
+      // As high as the answer that comes: nothing below moves when it does.
+      <div className="grid min-h-[440px] content-start max-lg:min-h-[560px] gap-3">
         <FirstEstimate recommendation={recommendation} unit={unit} />
         <ChanceLine chance={undefined} recommendation={recommendation} />
       </div>
