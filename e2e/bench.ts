@@ -8,6 +8,8 @@ export const test = base.extend<{ readonly watched: void }>({
   watched: [
     async ({ context, baseURL }, use) => {
       const complaints: string[] = [];
+      // Tests look at everything; what a first look folds away is tested by itself.
+      await context.addInitScript(() => localStorage.setItem('loose-pulley unfolded', '*'));
       context.on('console', (message) => {
         if (message.type() === 'error') complaints.push(message.text());
       });

@@ -13,7 +13,7 @@ const UNITS = ['mm', 'in'] as const;
 /** The screen in a unit, whichever it was in. */
 const inUnit = (page: Page, unit: (typeof UNITS)[number]) =>
   page.getByRole('radiogroup', { name: 'Unit of the screen' }).getByText(unit, { exact: true }).click();
-const settled = (page: Page) => expect(page.getByRole('main')).not.toContainText(/one moment/i);
+const settled = (page: Page) => expect(page.getByRole('main')).not.toContainText(/one moment|being worked out/i);
 
 /** What Size says of the recommended belt, as somebody reads it; nothing where there is not enough to choose one. */
 async function onSize(page: Page) {

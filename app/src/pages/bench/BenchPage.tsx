@@ -11,8 +11,7 @@ import { Door } from './Door';
 import { Question } from './Question';
 import { SetAside } from './SetAside';
 import { useFirstFigures } from './useFirstFigures';
-import { TicketRow } from '../../parts/ticket/TicketRow';
-import { STATION_NAMES } from '@loose-pulley/core/record/stations';
+import { pageName, TicketRow } from '../../parts/ticket/TicketRow';
 
 const fetchAtOnce = () => import('./AtOnce');
 const AtOnce = lazy(fetchAtOnce);
@@ -112,7 +111,7 @@ export function BenchPage() {
           <div className="mb-4 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
             <div>
               <h2 className="text-[22px] leading-tight font-bold">
-                {STATION_NAMES[next.next]}: {next.machine || `ticket ${next.number}`}
+                {pageName(next)}: {next.machine || `ticket ${next.number}`}
               </h2>
               <p className="text-soft">
                 {next.number}
@@ -123,7 +122,7 @@ export function BenchPage() {
                 )}
               </p>
             </div>
-            <ButtonLink to={`/t/${next.id}/${next.next}`} look="strong" className="min-h-12 min-w-40">
+            <ButtonLink to={`/t/${next.id}/${next.page}`} look="strong" className="min-h-12 min-w-40">
               Carry on
             </ButtonLink>
           </div>

@@ -51,7 +51,12 @@ export function Door({
     }
     setBusy(true);
     const goOn = leave();
-    const id = await dispatch(newTicket({ machine, complaint, loader, owner: '', serial: '' }, figures.readingsOf));
+    const id = await dispatch(
+      newTicket({ machine, complaint, loader, owner: '', serial: '' }, (driveId) => [
+        ...(where === 'swap' ? [{ type: 'wayChosen' as const, way: 'swap' as const }] : []),
+        ...figures.readingsOf(driveId),
+      ]),
+    );
     goOn(`/t/${id}/${where}`, { state: { start: true } });
   };
   const submit = (event: FormEvent): void => {
@@ -95,7 +100,7 @@ export function Door({
         <p className="flex flex-wrap gap-x-4">
           <span className="self-center">On the bench already:</span>
           {known.map((one) => (
-            <Link key={one.id} to={`/t/${one.id}/${one.next}`} className="inline-flex min-h-11 items-center underline">
+            <Link key={one.id} to={`/t/${one.id}/${one.page}`} className="inline-flex min-h-11 items-center underline">
               {one.number} {one.machine}
             </Link>
           ))}

@@ -58,7 +58,7 @@ export function Columns({
         <LongList as="ul" items={shown} keyOf={({ id }) => id} usualPx={45} label="Tickets, in columns">
           {(one) => (
             <Link
-              to={`/t/${one.id}/${one.next}`}
+              to={`/t/${one.id}/${one.page}`}
               className="grid min-h-11 items-center gap-3 border-b border-hair text-[15px] hover:bg-paper"
               style={grid}
             >

@@ -6,6 +6,7 @@ import { useAppDispatch } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
 import { Button } from '../ui/Button';
 import { NumberLine } from '../ui/NumberLine';
+import { Folded } from '../ui/Folded';
 import { Input } from '../ui/Input';
 
 /** Named timed tests, before beside after: how long it takes to load, to spin up, to read, and how often it had to be tried. */
@@ -42,10 +43,11 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
   const pairs = timedPairs(ticket.timings);
   const last = ticket.timings.findLast((one) => one.side === side);
   return (
-    <section aria-labelledby={`timed-${side}`} className="grid gap-3">
-      <h3 id={`timed-${side}`} className="border-b border-ink pb-1 text-lg">
-        Timed tests, {side === 'before' ? 'before anything is done' : 'after the repair'}
-      </h3>
+    <Folded
+      name={`timed-${side}`}
+      title={`Timed tests, ${side === 'before' ? 'before anything is done' : 'after the repair'}`}
+      open={pairs.length > 0}
+    >
       {pairs.length > 0 && (
         <table className="w-full border-collapse text-[15px]">
           <thead>
@@ -115,6 +117,6 @@ export function TimedTests({ side }: { readonly side: Timing['side'] }) {
           )}
         </div>
       )}
-    </section>
+    </Folded>
   );
 }

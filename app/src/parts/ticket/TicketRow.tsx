@@ -42,14 +42,17 @@ function TimerWords({ timer }: { readonly timer: Timer }) {
   return <span data-ticking>{timerWords(timer.what, timerState(timer, useNow()))}</span>;
 }
 
+/** What the work goes on with, in words. */
+export const pageName = ({ page }: TicketSummary): string => (page === 'swap' ? 'Swap the belt' : STATION_NAMES[page]);
+
 /** A ticket on the Bench: its drive drawn small, what it is, how far it is, what is next. */
 export function TicketRow({ summary }: { readonly summary: TicketSummary }) {
-  const next = summary.closedAt ? 'handed back' : STATION_NAMES[summary.next];
+  const next = summary.closedAt ? 'handed back' : pageName(summary);
   const drives = summary.driveCount > 1 ? `${summary.driveCount} drives` : (summary.mechanisms[0] ?? '');
   return (
     <div className="border-b border-hair">
       <Link
-        to={`/t/${summary.id}/${summary.next}`}
+        to={`/t/${summary.id}/${summary.page}`}
         className="grid min-h-[52px] grid-cols-[56px_2.6rem_minmax(0,1fr)_minmax(0,5.6rem)] items-center gap-x-3 py-1.5 hover:bg-paper sm:grid-cols-[56px_3.2rem_minmax(0,1fr)_92px_minmax(8rem,14rem)]"
       >
         <DriveSketch sketch={summary.sketch} />

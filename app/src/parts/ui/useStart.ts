@@ -19,7 +19,7 @@ export function useStart(ready: boolean): void {
       const first = [...fields].find((field) => field.value === '' && !field.disabled && field.offsetParent !== null);
       // Nothing is left to be typed: what is to be done has the focus.
       const lead = document.querySelector<HTMLButtonElement>('main [data-lead]:not(:disabled)');
-      if (first ?? lead) (first ?? lead)?.focus({ preventScroll: first === undefined });
+      if (first ?? lead) (first ?? lead)?.focus();
       else if (performance.now() - begun < PATIENCE_MS) frame = requestAnimationFrame(look);
     };
     frame = requestAnimationFrame(look);

@@ -1,3 +1,4 @@
+import { isAllUnfolded, unfoldAll } from '../../state/persistence/unfolded';
 import { useDark } from '../../parts/ui/useDark';
 import { useState } from 'react';
 import { Command } from 'cmdk';
@@ -73,13 +74,16 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
       note: 'look',
       run: () => dispatch(themeChosen(dark ? 'light' : 'dark')),
     },
+    isAllUnfolded()
+      ? { id: 'fold', name: 'Fold everything', note: 'the first look only', run: () => unfoldAll(false) }
+      : { id: 'fold', name: 'Unfold everything', note: 'from the next page on', run: () => unfoldAll(true) },
     { id: 'help', name: 'Keys', note: 'what each key does', run: onHelp },
   ];
   const tickets: Entry[] = summaries.map((one) => ({
     id: one.id,
     name: `${one.number} ${one.machine || 'Unnamed machine'}`,
     note: one.closedAt ? 'handed back' : one.complaint,
-    run: go(`/t/${one.id}/${one.next}`),
+    run: go(`/t/${one.id}/${one.page}`),
   }));
   // The code of a label, typed or scanned, opens its step.
   const code = /^(\S+)-(\d+)$/.exec(text.trim());

@@ -22,6 +22,7 @@ export const CALLED_ALSO: Readonly<Record<string, string>> = {
   log: 'history archive backup export import search tickets',
   knowledge: 'table likelihood diagnosis numbers',
   compatibility: 'chemicals solvent safe plastic',
+  fold: 'show all expand collapse more less',
   unit: 'inch metric imperial mm',
   dark: 'night theme',
   help: 'shortcuts keyboard help',

@@ -16,6 +16,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { ButtonLink } from '../../parts/ui/ButtonLink';
 import { Caution } from '../../parts/ui/Caution';
 import { ReadingField } from '../../stations/measure/ReadingField';
+import { Folded } from '../../parts/ui/Folded';
 import { Fold } from '../../parts/ui/Fold';
 import { Answer } from '../../stations/size/Answer';
 import { AnswerDetails } from '../../stations/size/AnswerDetails';
@@ -35,6 +36,7 @@ export function SwapPage() {
   const onMove = useMovePulley(drive, canWrite);
   const run = ticket.cleanRuns[ticket.cleanRuns.length - 1];
   const running = run && cleanRunState(run, ticket.cycles).failedAt === undefined ? run.id : null;
+  const fitted = ticket.drives.some(({ tries }) => tries.length > 0) || running !== null;
   const field = (measurand: Measurand, label: string) => {
     const reading = drive.readings.find((one) => one.measurand === measurand);
     return (
@@ -71,8 +73,11 @@ export function SwapPage() {
         {situation.ok && (
           <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation.value} />
         )}
-        <CycleLog key={running ?? 'new'} cleanRunId={running} begins />
-        <FilledArea field="done" label="What was done" />
+        {/* What comes after the belt is on stands here once it is. */}
+        <Folded name="swapCycles" title="Cycles, and what was done" open={fitted}>
+          <CycleLog key={running ?? 'new'} cleanRunId={running} begins />
+          <FilledArea field="done" label="What was done" />
+        </Folded>
         <div className="grid gap-3 md:grid-cols-2 md:items-start">
           <Closing />
           <div className="grid gap-3 md:pt-3">

@@ -1,6 +1,6 @@
 import { Suspense } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { nextStation } from '@loose-pulley/core/record/ticket';
+import { nextPage } from '@loose-pulley/core/record/ticket';
 import { isStation, stationPage } from './stationPages';
 import { useTicket } from '../../parts/ticket/useTicket';
 
@@ -8,7 +8,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 export function StationPage() {
   const { ticket } = useTicket();
   const { station } = useParams();
-  if (!isStation(station)) return <Navigate replace to={`/t/${ticket.id}/${nextStation(ticket)}`} />;
+  if (!isStation(station)) return <Navigate replace to={`/t/${ticket.id}/${nextPage(ticket)}`} />;
   const Shown = stationPage(station);
   return (
     <Suspense fallback={<p className="p-5">One moment.</p>}>

@@ -90,7 +90,7 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
                 aria-label={`${index + 1} ${STATION_NAMES[station]}, ${MARK_NAMES[mark]}`}
                 className={({ isActive }) =>
                   cx(
-                    'flex min-h-12 gap-2.5 px-3 py-2 lg:min-h-[62px]',
+                    'flex min-h-12 gap-2.5 px-3 py-2 lg:min-h-[62px] [@media(max-height:760px)]:lg:min-h-[46px]',
                     isActive
                       ? 'bg-sheet shadow-[inset_0_-4px_0_var(--live)] lg:shadow-[inset_4px_0_0_var(--live)]'
                       : 'hover:bg-sheet',
@@ -109,7 +109,7 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
                       >
                         {STATION_NAMES[station]}
                       </span>
-                      <span className="line-clamp-2 text-sm leading-tight text-soft max-lg:hidden">
+                      <span className="line-clamp-2 text-sm leading-tight text-soft max-lg:hidden [@media(max-height:760px)]:hidden">
                         {mark === 'notNeeded' ? 'not needed' : words}
                       </span>
                     </span>
@@ -122,6 +122,21 @@ export function StationRail({ ticket }: { readonly ticket: Ticket }) {
             </li>
           );
         })}
+        <li className="shrink-0 border-hair max-lg:border-r lg:border-b">
+          <NavLink
+            to={{ pathname: `/t/${ticket.id}/swap`, search: drive ? `?drive=${drive}` : '' }}
+            className={({ isActive }) =>
+              cx(
+                'flex min-h-12 items-center py-2 pr-3 pl-[34px] text-[15px] whitespace-nowrap',
+                isActive
+                  ? 'bg-sheet font-semibold shadow-[inset_0_-4px_0_var(--live)] lg:shadow-[inset_4px_0_0_var(--live)]'
+                  : 'text-soft hover:bg-sheet',
+              )
+            }
+          >
+            All on one page: swap
+          </NavLink>
+        </li>
       </ol>
     </nav>
   );

@@ -1,3 +1,4 @@
+import { Folded } from '../../parts/ui/Folded';
 import { DRIVEN } from '@loose-pulley/core/base/loaders';
 import { CHECK_STATES, CHECKS, checksFor, figureWords, newCheck, type Check } from '@loose-pulley/core/work/proving';
 import { judgedFitted, type DriveView } from '@loose-pulley/core/views/drive';
@@ -31,10 +32,12 @@ export function Checks() {
   const { ticket, canWrite } = useTicket();
   const views = useDriveViews();
   return (
-    <section aria-labelledby="checks">
-      <h3 id="checks" className="border-b border-ink pb-1 text-lg">
-        Shown, failed, or not shown and why
-      </h3>
+    <Folded
+      name="checks"
+      title="Shown, failed, or not shown and why"
+      open={ticket.checks.length > 0}
+      className="!gap-0"
+    >
       <ol>
         {checksFor(ticket.loader).map((kind) => (
           <CheckLine
@@ -45,7 +48,7 @@ export function Checks() {
           />
         ))}
       </ol>
-    </section>
+    </Folded>
   );
 }
 

@@ -25,7 +25,7 @@ export function ChanceLine({
       <p className="flex flex-wrap items-baseline justify-between gap-2">
         <span>Chance it works</span>
         <strong className="text-2xl">
-          {chance ? inHundred(chance.works) : trouble === 'givenUp' ? 'not calculated' : 'one moment…'}
+          {chance ? inHundred(chance.works) : trouble === 'givenUp' ? 'not calculated' : 'being worked out'}
         </strong>
       </p>
       <p className="min-h-[1.4em] text-sm text-soft">

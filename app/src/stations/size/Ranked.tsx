@@ -1,3 +1,4 @@
+import { Folded } from '../../parts/ui/Folded';
 import { beltLabel, shapeOf } from '@loose-pulley/core/base/shapes';
 import { inHundred, type SuccessProbability } from '@loose-pulley/core/belts/probability';
 import { chanceOf, type Recommendation } from '@loose-pulley/core/views/drive';
@@ -42,10 +43,7 @@ export function Ranked({
   const alone = shapeOf(view.drive.oldShape).seat === 'wide';
   const { ranking, status } = recommendation;
   return (
-    <section aria-labelledby="ranked">
-      <h3 id="ranked" className="border-b border-ink pb-1 text-lg">
-        Best of {ranking.candidates.length} belts{status === 'waiting' ? ', one moment…' : ', by their chance'}
-      </h3>
+    <Folded name="ranked" title={`Best of ${ranking.candidates.length} belts, by their chance`} className="!gap-0">
       {!alone && (
         <div className="flex flex-wrap items-center justify-between gap-2 py-2">
           <span className="text-[15px]">To be had here</span>
@@ -107,6 +105,6 @@ export function Ranked({
           </tbody>
         </table>
       </div>
-    </section>
+    </Folded>
   );
 }

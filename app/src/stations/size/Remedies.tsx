@@ -1,3 +1,4 @@
+import { Folded } from '../../parts/ui/Folded';
 import { today } from '../../state/written';
 import { nanoid } from 'nanoid';
 import {
@@ -64,10 +65,12 @@ export function Remedies({
     );
   };
   return (
-    <section aria-labelledby="remedies">
-      <h3 id="remedies" className="border-b border-ink pb-1 text-lg">
-        Instead of a new belt
-      </h3>
+    <Folded
+      name="remedies"
+      title="Instead of a new belt"
+      open={recommendation.nothingFits || ticket.handBack.provisional !== ''}
+      className="!gap-0"
+    >
       <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
         <span>The owner’s wish</span>
         <Segments
@@ -131,6 +134,6 @@ export function Remedies({
           );
         })}
       </ul>
-    </section>
+    </Folded>
   );
 }

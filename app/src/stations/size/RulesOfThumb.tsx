@@ -1,3 +1,4 @@
+import { Folded } from '../../parts/ui/Folded';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { Link } from 'react-router';
 import { inHundred, type ProbabilityAnswer } from '@loose-pulley/core/belts/probability';
@@ -26,10 +27,7 @@ export function RulesOfThumb({
     return found && inHundred(found.works);
   };
   return (
-    <section aria-labelledby="rulesOfThumb">
-      <h3 id="rulesOfThumb" className="border-b border-ink pb-1 text-lg">
-        What the rules of thumb would buy
-      </h3>
+    <Folded name="rulesOfThumb" title="What the rules of thumb would buy" className="!gap-0">
       <p className="py-1 text-sm text-soft">
         How often each is right, over many drives:{' '}
         <Link className="underline" to="/why">
@@ -85,6 +83,6 @@ export function RulesOfThumb({
           </tbody>
         </table>
       </div>
-    </section>
+    </Folded>
   );
 }

@@ -5,6 +5,7 @@ import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { TextArea, TextLine } from '../../parts/ui/TextLine';
 import { EVIDENCE_KINDS, EVIDENCE_NAMES, type Evidence, type EvidenceKind } from '@loose-pulley/core/record/stations';
+import { Folded } from '../../parts/ui/Folded';
 import { Select } from '../../parts/ui/Select';
 
 /** What happened before it failed, and what the machine shows of those who were in it before. */
@@ -14,10 +15,7 @@ export function OnArrival() {
   const put = (evidence: Evidence, gesture?: string) =>
     dispatch(recordEvent({ type: 'evidencePut', evidence }, gesture));
   return (
-    <section aria-labelledby="on-arrival" className="grid gap-3">
-      <h3 id="on-arrival" className="border-b border-ink pb-1 text-lg">
-        How it arrived
-      </h3>
+    <Folded name="onArrival" title="How it arrived" open={ticket.story !== '' || ticket.evidence.length > 0}>
       <TextArea
         label="What happened before it failed"
         rows={2}
@@ -71,6 +69,6 @@ export function OnArrival() {
           ))}
         </div>
       )}
-    </section>
+    </Folded>
   );
 }

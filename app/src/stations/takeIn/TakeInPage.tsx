@@ -1,5 +1,6 @@
 import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Folded } from '../../parts/ui/Folded';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
 import { Pictures } from '../../parts/pictures/Pictures';
@@ -119,31 +120,37 @@ export function TakeInPage() {
           }
         />
         <PromiseLine />
-        <TextArea
-          label={`What is normal for ${drive.mechanism || 'this mechanism'}`}
-          rows={2}
-          value={drive.normal}
-          disabled={!canWrite}
-          onText={(text, gesture) =>
-            dispatch(
-              recordEvent(
-                { type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } },
-                gesture,
-              ),
-            )
-          }
-        />
-        <TextArea
-          label="Its error codes, one a line: code, then what it means"
-          rows={3}
-          value={drive.codes.map(({ code, meaning }) => `${code} ${meaning}`).join('\n')}
-          disabled={!canWrite}
-          onText={(text, gesture) =>
-            dispatch(
-              recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture),
-            )
-          }
-        />
+        <Folded
+          name="mechanismNotes"
+          title="Of this mechanism: what is normal, its codes"
+          open={drive.normal !== '' || drive.codes.length > 0}
+        >
+          <TextArea
+            label={`What is normal for ${drive.mechanism || 'this mechanism'}`}
+            rows={2}
+            value={drive.normal}
+            disabled={!canWrite}
+            onText={(text, gesture) =>
+              dispatch(
+                recordEvent(
+                  { type: 'driveChanged', driveId: drive.id, changes: { normal: text.slice(0, 2000) } },
+                  gesture,
+                ),
+              )
+            }
+          />
+          <TextArea
+            label="Its error codes, one a line: code, then what it means"
+            rows={3}
+            value={drive.codes.map(({ code, meaning }) => `${code} ${meaning}`).join('\n')}
+            disabled={!canWrite}
+            onText={(text, gesture) =>
+              dispatch(
+                recordEvent({ type: 'driveChanged', driveId: drive.id, changes: { codes: readCodes(text) } }, gesture),
+              )
+            }
+          />
+        </Folded>
         <RemoteIntake />
       </aside>
     </div>

@@ -60,3 +60,17 @@ export function nextStation(ticket: Ticket): StationId {
     ) ?? 'handBack'
   );
 }
+
+/** What a swap does without: with any of it said, it is a whole repair. */
+const BEYOND_A_SWAP: readonly StationId[] = ['find', 'strip', 'clean'];
+
+/**
+ * The page where the work goes on: the next station, or for a swap that stayed one its own page.
+ *
+ * @example nextPage(ticket) // 'swap'
+ */
+export function nextPage(ticket: Ticket): StationId | 'swap' {
+  const marks = marksOf(ticket);
+  const swap = ticket.way === 'swap' && ticket.closedAt === null && BEYOND_A_SWAP.every((one) => marks[one] !== 'done');
+  return swap ? 'swap' : nextStation(ticket);
+}

@@ -17,7 +17,7 @@ export { append } from './append';
 export { appendAny, openRecord, replay } from './history';
 export { redoTarget, timeline, undoTarget } from './undo';
 export { headline } from './headline';
-export { marksOf, nextStation } from './holds';
+export { marksOf, nextPage, nextStation } from './holds';
 export { changedBy, type Changed } from './changed';
 export { describeEvent, eventPlace } from './describe';
 export { driveFactsOf, grooveOf } from './driveFacts';

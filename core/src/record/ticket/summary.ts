@@ -7,7 +7,7 @@ import { STATIONS, type StationId } from '../stations';
 import type { TicketRecord, Ticket } from './schema';
 import { SUMMARY_VERSION } from './format';
 import { headline } from './headline';
-import { marksOf, nextStation } from './holds';
+import { marksOf, nextPage, nextStation } from './holds';
 import { causesOf, judgedOf, remediesOf, workOf, type Judged, type Remedied } from './outcome';
 
 /** What the Bench shows of a ticket. A cache: always rebuilt from the record, never edited. */
@@ -26,6 +26,8 @@ export interface TicketSummary {
   readonly timers: Ticket['timers'];
   readonly marks: string;
   readonly next: StationId;
+  /** The page where the work goes on. */
+  readonly page: StationId | 'swap';
   readonly driveCount: number;
   readonly mechanisms: readonly string[];
   /** Where it lies and what is awaited, while it is parked in pieces. */
@@ -112,6 +114,7 @@ export function summarise(record: TicketRecord): TicketSummary {
     timers: ticket.timers.filter(({ endedAt }) => endedAt === null),
     marks: STATIONS.map((station) => ({ open: 'o', done: 'd', notNeeded: 'n' })[marks[station]]).join(''),
     next: nextStation(ticket),
+    page: nextPage(ticket),
     driveCount: ticket.drives.length,
     mechanisms: [...new Set(ticket.drives.map(({ mechanism }) => mechanism).filter((name) => name !== ''))],
     parked: park && { lies: park.lies, awaited: park.awaited },

@@ -141,6 +141,7 @@ test('every event says where it acted and what it did', () => {
 
 test.each([
   ['storyTold', 'takeIn', undefined],
+  ['wayChosen', 'takeIn', undefined],
   ['questionsSent', 'takeIn', undefined],
   ['noteWritten', 'find', undefined],
   ['observed', 'find', undefined],

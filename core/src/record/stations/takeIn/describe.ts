@@ -8,6 +8,7 @@ const place = (): EventPlace => ({ station: 'takeIn' });
 export const takeInDescriptions: Descriptions<typeof takeInEvents> = {
   complaintPut: { says: ({ complaint }) => `complaint “${complaint.words}”`, place },
   complaintRemoved: { says: () => 'a complaint removed', place },
+  wayChosen: { says: ({ way }) => (way === 'swap' ? 'begun as a swap of the belt' : 'begun as a full repair'), place },
   storyTold: { says: () => 'what happened before it failed', place },
   evidencePut: { says: ({ evidence }) => `on arrival: ${EVIDENCE_NAMES[evidence.kind]}`, place },
   evidenceRemoved: { says: () => 'evidence removed', place },

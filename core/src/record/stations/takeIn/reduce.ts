@@ -5,6 +5,7 @@ import type { takeInEvents, takeInState } from './schema';
 export const takeInReducers: Reducers<StateOf<typeof takeInState>, typeof takeInEvents> = {
   complaintPut: ({ complaints }, event) => changes({ complaints: upsert(complaints, event.complaint) }),
   complaintRemoved: ({ complaints }, { complaintId }) => changes({ complaints: without(complaints, complaintId) }),
+  wayChosen: (_, { way }) => changes({ way }),
   storyTold: (_, { story }) => changes({ story }),
   evidencePut: ({ evidence }, event) => changes({ evidence: upsert(evidence, event.evidence) }),
   evidenceRemoved: ({ evidence }, { evidenceId }) => changes({ evidence: without(evidence, evidenceId) }),

@@ -5,6 +5,7 @@ import {
   nullable,
   number,
   one,
+  optional,
   pictureId,
   shape,
   text,
@@ -105,7 +106,12 @@ const ownerAnswers = shape({
 });
 export interface OwnerAnswers extends ValueOf<typeof ownerAnswers> {}
 
+/** How much of the job was begun: the belt and no more, or the whole way. */
+export const WAYS_BEGUN = ['swap', 'whole'] as const;
+
 export const takeInState = {
+  /** Missing is the whole way. */
+  way: optional(one(WAYS_BEGUN)),
   complaints: list(complaint, 100),
   /** What happened before it failed. */
   story: text(4000),
@@ -120,6 +126,7 @@ export const takeInState = {
 
 export const takeInEvents = {
   complaintPut: { complaint },
+  wayChosen: { way: one(WAYS_BEGUN) },
   complaintRemoved: { complaintId: id() },
   storyTold: { story: text(4000) },
   evidencePut: { evidence },
