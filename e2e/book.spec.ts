@@ -48,7 +48,7 @@ test('undo of what another tab did is asked; what no keyboard has is not taken i
   await expect(asked).toHaveCount(0);
   await expect(here.getByLabel('In the drawer, pieces')).toHaveValue('11');
   await page.getByRole('button', { name: 'Undo: 1 more of 1.2 × 116.0' }).click();
-  await asked.getByRole('button', { name: 'Undo it all the same' }).click();
+  await asked.getByRole('button', { name: 'Undo it anyway' }).click();
   for (const one of [here, there]) await expect(one.getByLabel('In the drawer, pieces')).toHaveValue('10');
 });
 

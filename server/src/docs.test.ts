@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
+import { findMethod } from '../../core/src/belts/measuring';
 import { takeLine } from '../../core/src/belts/readingLine';
 import { cleanView } from '../../core/src/views/clean';
 import { readSaid } from '../../core/src/views/said';
@@ -33,21 +34,34 @@ test('the list of wings names every room of core, and ARCHITECTURE tells them in
   expect(told.slice(0, wings.length)).toEqual(wings.map(({ wing }) => wing));
 });
 
+const GUIDE = readdirSync(join(ROOT, 'docs/guide')).filter((file) => file.endsWith('.md'));
+/** What stands in backquotes on a page of the guide, or in one paragraph of it. */
+const typedIn = (text: string): readonly string[] => [...text.matchAll(/`([^`]+)`/g)].map(([, line = '']) => line);
+
+test('every page of the guide is one task of at most 400 words', () => {
+  for (const file of GUIDE) {
+    const words = doc(`docs/guide/${file}`).split(/\s+/).filter(Boolean).length;
+    expect(words, file).toBeLessThanOrEqual(400);
+    expect(doc(`docs/guide/${file}`), file).toMatch(/^# \S/);
+  }
+});
+
 test('the lines that the guide types are understood as it says', () => {
-  const guide = doc('docs/GUIDE.md');
-  const typed = (start: string): readonly string[] => {
-    const paragraph = guide.split('\n\n').find((one) => one.startsWith(start));
-    return [...(paragraph ?? '').matchAll(/`([^`]+)`/g)].map(([, line = '']) => line);
-  };
-  const steps = typed('**Strip**').filter((line) => !/^\/$|^\d{4}-/.test(line));
-  expect(steps.length).toBeGreaterThan(5);
-  for (const line of steps.filter((one) => !one.startsWith('again'))) {
+  const paragraphs = (file: string): readonly string[] => doc(`docs/guide/${file}`).split('\n\n');
+  const strip = paragraphs('7-strip-lines.md');
+  const steps = strip
+    .filter((one) => /^\*\*(Off it came|Takes nothing off|Something altered)/.test(one))
+    .flatMap(typedIn);
+  expect(steps.length).toBeGreaterThan(12);
+  for (const line of steps) {
     const read = readLine(line);
     expect(read?.unread, line).toBe(false);
     expect(read?.ways.length, line).toBeGreaterThan(0);
   }
   const { places } = cleanView(firstTicket());
-  const lines = typed('**Clean**').filter((line) => line !== '/');
+  const lines = paragraphs('8-clean-lines.md')
+    .filter((one) => one.startsWith('**Lines:**'))
+    .flatMap(typedIn);
   expect(lines.length).toBeGreaterThan(8);
   for (const line of lines) {
     const read = readTreatment(line, { map: places, chosenId: null });
@@ -55,23 +69,37 @@ test('the lines that the guide types are understood as it says', () => {
     expect(read?.ways.length, line).toBe(1);
   }
   // What may be said at either station is read surely at both.
-  const either = typed('**A line means the same');
+  const either = strip.filter((one) => one.startsWith('**A line means the same')).flatMap(typedIn);
   expect(either.length).toBeGreaterThan(4);
   for (const line of either)
     for (const at of ['strip', 'clean'] as const)
       expect(readSaid(line, at, { map: places, chosenId: null })?.ways.length, `${at}: ${line}`).toBe(1);
-  for (const line of ['66.4 square 1.2 folded in half', 'string one hundred and thirty one', 'cap 40, sorry, 41']) {
-    expect(guide).toContain(`\`${line}\``);
-    expect(takeLine(line, 'laidStraight', undefined, { unit: 'mm' }).state, line).toBe('reading');
-  }
-  expect(readFirst('booth deck opens only when helped', 'tray').machine).toBe('booth deck');
-  const belt = takeLine('doubled flat 66.4, section 1.2', 'overCap', undefined, { unit: 'mm' });
-  expect(guide).toContain('`doubled flat 66.4, section 1.2`');
-  const read = belt.state === 'reading' ? belt.read : undefined;
-  expect([read?.value.toFixed(1), read?.uncorrected?.toFixed(1)]).toEqual(['128.0', '132.8']);
-  for (const size of ['1.2x118', '1.78x28.3']) {
-    expect(guide).toContain(`\`${size}\``);
+  const figures = paragraphs('6-figures.md');
+  const readings = figures.find((one) => one.startsWith('- `doubled')) ?? '';
+  expect(typedIn(readings).length).toBeGreaterThan(4);
+  for (const line of typedIn(readings))
+    expect(takeLine(line, 'doubledOuter', 1.2, { unit: 'mm' }).state, line).toBe('reading');
+  const sizes = typedIn(figures.find((one) => one.startsWith('- `1.2x118`')) ?? '');
+  for (const size of ['1.2x118', '1.78x28.3', '4x0.6x208']) {
+    expect(sizes).toContain(size);
     expect(parseBeltSize(size).ok, size).toBe(true);
+  }
+  expect(takeLine('118 round', 'doubledOuter', 1.2, { unit: 'mm' }).state).toBe('question');
+  expect(readFirst('booth deck opens only when helped', 'tray').machine).toBe('booth deck');
+  const belt = takeLine('66.4 square 1.2', 'doubledOuter', undefined, { unit: 'mm' });
+  const read = belt.state === 'reading' ? belt.read : undefined;
+  expect(read?.value.toFixed(1)).toBe('128.0');
+  expect(doc('docs/guide/1-first-belt.md')).toContain('128.0 mm');
+});
+
+test('the pictures of how in the guide are those of the app', async () => {
+  const drawn = readdirSync(join(ROOT, 'docs/guide/drawings')).filter((file) => file.startsWith('how-'));
+  expect(drawn.length).toBeGreaterThan(4);
+  for (const file of drawn) {
+    const method = findMethod(file.replace(/^how-|\.svg$/g, ''));
+    const { drawing } = (await method?.guide()) ?? {};
+    const svg = doc(`docs/guide/drawings/${file}`);
+    for (const path of [drawing?.belt, drawing?.thing]) if (path) expect(svg, file).toContain(path);
   }
 });
 
@@ -84,6 +112,8 @@ test('every picture is linked, and no link of the docs leads nowhere', () => {
     ...readdirSync(join(ROOT, 'docs'))
       .filter((one) => one.endsWith('.md'))
       .map((one) => `docs/${one}`),
+    'CONTRIBUTING.md',
+    ...GUIDE.map((one) => `docs/guide/${one}`),
   ]) {
     for (const [, link = ''] of doc(page).matchAll(/\]\((?!https?:)([^)#]+)\)/g)) {
       expect(() => readFileSync(join(ROOT, page, '..', link)), `${page}: ${link}`).not.toThrow();

@@ -17,7 +17,7 @@ export default function UndoAsked() {
         Another tab {way === 'undone' ? 'did' : 'took back'} this: {what}.
       </span>
       <Button onClick={() => void dispatch(way === 'undone' ? undone(true) : redone(true))}>
-        {way === 'undone' ? 'Undo it all the same' : 'Redo it all the same'}
+        {way === 'undone' ? 'Undo it anyway' : 'Redo it anyway'}
       </Button>
       <Button look="quiet" onClick={() => dispatch(undoAsked(null))}>
         Leave it

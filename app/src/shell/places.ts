@@ -75,6 +75,14 @@ export const PLACES: readonly Place[] = [
     head: [],
   },
   {
+    path: 'guide',
+    of: 'bench',
+    source: 'pages/guide/GuidePage',
+    name: 'Guide',
+    note: 'one task a page, with pictures',
+  },
+  { path: 'guide/:page', of: 'bench', source: 'pages/guide/GuidePage', name: 'Guide' },
+  {
     path: 'scale',
     of: 'bench',
     source: 'pages/print/ScalePage',

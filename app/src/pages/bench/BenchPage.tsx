@@ -164,7 +164,20 @@ export function BenchPage() {
           );
         })}
         {open.length === 0 && status === 'ready' && (
-          <p className="text-soft">Tickets from another bench come in by the Log.</p>
+          <p className="flex flex-wrap gap-x-5">
+            <Link
+              to="/guide"
+              className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
+            >
+              Your first belt, in pictures
+            </Link>
+            <Link
+              to="/log"
+              className="inline-flex min-h-11 items-center underline decoration-hair decoration-2 underline-offset-4"
+            >
+              Tickets from another bench
+            </Link>
+          </p>
         )}
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { useDark } from '../../parts/ui/useDark';
 import { useState, type KeyboardEvent } from 'react';
 import { DEFAULT_KEYS, keyBound, singleKeysSwitched, themeChosen, type KeyAction } from '../../state/store/settings';
@@ -15,7 +16,7 @@ const ACTIONS: Readonly<Record<KeyAction, string>> = {
   keep: 'On Size: keep the old belt, cleaned',
   ranRight: 'On Size: the last belt tried ran right',
   confirm: 'On Find: what the owner said is so',
-  askOn: 'On Find: ask on, all the same',
+  askOn: 'On Find: ask on anyway',
   cured: 'On Prove and Hand back: the first complaint that is open is cured',
   cycleStart: 'Counting cycles: start the watch',
   cycleGood: 'Counting cycles: good',
@@ -80,7 +81,14 @@ export default function KeysSheet({ onClose }: { readonly onClose: () => void })
       onClose={onClose}
       className="top-[6vh] left-1/2 max-h-[88vh] w-[min(600px,calc(100vw-24px))] -translate-x-1/2 p-5"
     >
-      <dl className="mt-3">
+      <Link
+        to="/guide"
+        onClick={onClose}
+        className="mt-3 flex min-h-11 items-center font-semibold underline decoration-2 underline-offset-4"
+      >
+        The guide: one task a page, with pictures
+      </Link>
+      <dl className="mt-1">
         {FIXED.map(([key, what]) => (
           <div key={key} className="flex justify-between gap-4 border-b border-hair py-2">
             <dt className="font-semibold whitespace-nowrap">{key}</dt>

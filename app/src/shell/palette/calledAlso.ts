@@ -11,6 +11,7 @@ export const CALLED_ALSO: Readonly<Record<string, string>> = {
   handBack: 'return finish close letter invoice price done',
   swap: 'swap belt length replace quick price just the belt',
   train: 'gear gears teeth timing roller mode',
+  guide: 'help how manual tutorial start words glossary learn',
   scale: 'ruler caliper thickness section print no caliper',
   timeline: 'history what happened',
   sheet: 'print paper report pdf',

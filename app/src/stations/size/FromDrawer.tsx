@@ -78,7 +78,7 @@ export function FromDrawer({
           state.at === 'arrived'
             ? `${label} has come: it is in the drawer.`
             : state.at === 'ordered'
-              ? `${label} is on its way, as likely as not here by ${writtenDay(new Date(arrivesBy(state.order, orders, nowMs, 0.5)).toISOString())}.`
+              ? `${label} is on its way: 50 in 100 that it is here by ${writtenDay(new Date(arrivesBy(state.order, orders, nowMs, 0.5)).toISOString())}.`
               : state.at === 'listed'
                 ? `${label} is on the list for ${state.order.supplier || 'a supplier'}.`
                 : `${label} is wanted, not ordered yet.`;
@@ -127,7 +127,7 @@ export function FromDrawer({
   /** What is likelier to fail than to work says so on its own button. */
   const allTheSame = (one: Candidate): string =>
     worksOf(recommendation, one) < THRESHOLDS.recommend
-      ? ` all the same, though it works in ${inHundred(worksOf(recommendation, one))}`
+      ? ` anyway, though it works in ${inHundred(worksOf(recommendation, one))}`
       : '';
   const lies = item && labelWords(item, unit);
   return (

@@ -85,7 +85,7 @@ export function mayTreat(
     case 'no':
       return spotted
         ? yes(
-            `The spot test came away clean; all the same, wipe briefly and never soak: ${name} on ${material}${effect}.`,
+            `The spot test came away clean; even so, wipe briefly and never soak: ${name} on ${material}${effect}.`,
           )
         : { may: false, ask: 'spotTest', why: `${capital(name)} on ${material}${effect}.` };
   }
