@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, kept, measureBoothDeck, openMeasured, openTicket, reading, take, test } from './bench';
+import {
+  chanceSettled,
+  expect,
+  kept,
+  measureBoothDeck,
+  moveTo,
+  openMeasured,
+  openTicket,
+  reading,
+  take,
+  test,
+} from './bench';
 
 const exportTicket = async (page: Page): Promise<string> => {
   await page.getByRole('link', { name: /^9 Hand back/ }).click();
@@ -16,7 +27,7 @@ const importFile = async (page: Page, content: string | Buffer, name = 'ticket.j
     .getByLabel('Ticket or archive files')
     .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
 };
-const inDialog = (page: Page) => page.getByRole('region', { name: 'Import tickets' });
+const inDialog = (page: Page) => page.getByRole('region', { name: 'Bring it in' });
 
 test('a ticket goes to another bench as a file, and the whole archive too', async ({ page, browser, baseURL }) => {
   await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
@@ -25,7 +36,7 @@ test('a ticket goes to another bench as a file, and the whole archive too', asyn
   await page.goto('/log');
   const [zip] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export all as a zip' }).click(),
+    page.getByRole('button', { name: 'Save a copy of everything' }).click(),
   ]);
   const archive = readFileSync(await zip.path());
 
@@ -146,7 +157,7 @@ test('a tab that dies while an archive is imported leaves all of it, or nothing'
   await page.goto('/log');
   const [zip] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export all as a zip' }).click(),
+    page.getByRole('button', { name: 'Save a copy of everything' }).click(),
   ]);
   const archive = readFileSync(await zip.path());
 
@@ -215,11 +226,64 @@ test('a bench of 500 tickets is packed by two, each with a half that is a full r
   await expect(page.getByText('500 of 500 tickets')).toBeVisible();
   const [zip] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export all as a zip' }).click(),
+    page.getByRole('button', { name: 'Save a copy of everything' }).click(),
   ]);
-  await expect(page.getByText('500 tickets and 0 pictures packed.')).toBeVisible();
+  await expect(page.getByText('500 tickets, 0 pictures, the bench book and the settings packed.')).toBeVisible();
   const other = await browser.newPage({ baseURL: baseURL ?? '' });
   await importFile(other, readFileSync(await zip.path()), 'archive.zip');
   await expect(inDialog(other)).toContainText('500 tickets imported.');
+  await other.close();
+});
+
+test('moving house: one file carries tickets, bench book and settings, and the other computer recommends the same', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await openTicket(page, 'Pennerley T9 booth deck', 'doubled flat 66.4, section 1.2');
+  await measureBoothDeck(page);
+  await moveTo(page, new URL(page.url()).pathname.replace('/measure', '/size'));
+  const recommendedAt = async (one: Page, path: string): Promise<string> => {
+    await one.goto(path);
+    await chanceSettled(one);
+    return recommended(one);
+  };
+  const recommended = async (one: Page): Promise<string> =>
+    (await one.getByRole('complementary', { name: 'Recommended belt' }).innerText()).replace(/\s+/g, ' ').slice(0, 200);
+  await page.getByRole('button', { name: /^Assumptions and limits/ }).click();
+  // Asked for more than others ask: another chance, or another belt, than elsewhere.
+  const before = await recommended(page);
+  const most = page.getByLabel(/^Maximum stretch/);
+  await most.fill('0.1');
+  await most.press('Enter');
+  await expect.poll(() => recommended(page)).not.toBe(before);
+  const address = new URL(page.url()).pathname;
+  await page.goto('/drawer');
+  await page.getByLabel(/^Put in:/).fill('3 of 1.2x116 in A4');
+  await page.getByRole('button', { name: 'Put in', exact: true }).click();
+  await expect(page.getByText(/A4/).first()).toBeVisible();
+  const here = await recommendedAt(page, address);
+  await page.goto('/log');
+  await expect(page.getByText('No copy was saved on this computer yet.')).toBeVisible();
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save a copy of everything' }).click(),
+  ]);
+  await expect(page.getByText(/Last saved .*; no ticket has changed since/)).toBeVisible();
+
+  const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
+  await other.addInitScript(() => localStorage.setItem('loose-pulley unfolded', '*'));
+  await importFile(other, readFileSync(await zip.path()), 'everything.zip');
+  await expect(inDialog(other)).toContainText('1 ticket imported.');
+  const bench = other.getByRole('region', { name: 'The bench itself' });
+  await expect(bench).toContainText('what is demanded of a belt');
+  await expect(bench).toContainText('Bench book');
+  for (let left = await bench.getByRole('button', { name: 'Take theirs' }).count(); left > 0; left -= 1) {
+    await bench.getByRole('button', { name: 'Take theirs' }).first().click();
+    await expect(bench.getByRole('button', { name: 'Take theirs' })).toHaveCount(left - 1);
+  }
+  expect(await recommendedAt(other, address)).toBe(here);
+  await other.goto('/drawer');
+  await expect(other.getByText(/A4/).first()).toBeVisible();
   await other.close();
 });

@@ -49,7 +49,7 @@ const test = base.extend<{ readonly house: House }>({
             const text = readFileSync(file, 'utf8')
               .replaceAll('assets/', 'assets2/')
               .replace(/(revision"?:")\w/g, '$1z');
-            writeFileSync(file, text.replaceAll('Import tickets', 'Import tickets, as built anew'));
+            writeFileSync(file, text.replaceAll('Bring it in', 'Bring it in, as built anew'));
           }
         }
       },
@@ -127,8 +127,8 @@ test('a new build waits until it is asked for, and never mixes with the old', as
   await expect(notice).toContainText('A new version of Loose Pulley is ready');
   const names = () =>
     page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => new URL(name).pathname));
-  const old = page.getByText('Import tickets', { exact: true });
-  const anew = page.getByText('Import tickets, as built anew');
+  const old = page.getByText('Bring it in', { exact: true });
+  const anew = page.getByText('Bring it in, as built anew');
   // Links and loading again stay with the version that is open.
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   await expect(old).toBeVisible();
@@ -147,7 +147,7 @@ test('a new build waits until it is asked for, and never mixes with the old', as
   await other.getByRole('button', { name: 'Load it now' }).click();
   await expect(other.getByRole('status', { name: 'New version' })).toHaveCount(0);
   await other.getByRole('link', { name: 'Log', exact: true }).click();
-  await expect(other.getByText('Import tickets, as built anew')).toBeVisible();
+  await expect(other.getByText('Bring it in, as built anew')).toBeVisible();
   expect(errors).toEqual([]);
 });
 

@@ -11,6 +11,8 @@ import { Door } from './Door';
 import { Question } from './Question';
 import { SetAside } from './SetAside';
 import { useFirstFigures } from './useFirstFigures';
+import { isDemo } from '../../state/boot';
+import { copyWords, wantsCopy } from '../../parts/ticket/lastCopy';
 import { pageName, TicketRow } from '../../parts/ticket/TicketRow';
 
 const fetchAtOnce = () => import('./AtOnce');
@@ -56,6 +58,7 @@ export function BenchPage() {
     const timer = setTimeout(() => void fetchAtOnce().catch(() => undefined), FRONT_AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
+  const copiedAt = useAppSelector(({ settings }) => settings.copiedAt);
   const orders = useAppSelector(selectOrders);
   const waitOf = (one: TicketSummary) => waitingOf(one, orders);
   const next = nextUp(open, waitOf);
@@ -105,6 +108,14 @@ export function BenchPage() {
           Unplug it before a hand goes in. Local rules and licensed practice come first.
         </p>
         <CameDue summaries={summaries} />
+        {!isDemo && wantsCopy(copiedAt, summaries) && (
+          <p className="text-sm">
+            {copyWords(copiedAt, summaries)}{' '}
+            <Link to="/log" className="inline-flex min-h-11 items-center underline">
+              Save a copy of everything
+            </Link>
+          </p>
+        )}
       </aside>
       <div className="border-hair bg-sheet px-5 pt-4 pb-5 lg:border-t lg:px-7">
         {next ? (

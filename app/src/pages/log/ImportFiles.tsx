@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Keep } from '../../state/exchange/conflict';
 import { Button } from '../../parts/ui/Button';
@@ -5,10 +6,12 @@ import { Segments } from '../../parts/ui/Segments';
 import { Input } from '../../parts/ui/Input';
 import { damagedIn, useImport, type Importing } from './useImport';
 
+const ArrivedBench = lazy(() => import('./ArrivedBench'));
+
 /** Taking files in: what is damaged is named, what differs is asked. */
 export function ImportFiles() {
   const importing = useImport();
-  const { state, read, compare, drop } = importing;
+  const { state, bench, read, compare, drop } = importing;
   const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
     onDrop: (files) => void read(files),
     noClick: true,
@@ -22,12 +25,12 @@ export function ImportFiles() {
       className={isDragActive ? 'outline-3 outline-offset-8 outline-live outline-dashed' : ''}
     >
       <h2 id="import" className="text-lg">
-        Import tickets
+        Bring it in
       </h2>
       <Input {...getInputProps({ 'aria-label': 'Ticket or archive files', accept: '.json,.zip' })} />
       <p className="my-2">
-        Drop a ticket’s .json or an archive’s .zip here, or choose it. It is imported whole; what is damaged in it is
-        named first.
+        Drop a ticket’s .json, or a copy of everything (.zip), here, or choose it. It is imported whole; what is damaged
+        in it is named first.
       </p>
       <Button onClick={open} disabled={state.status === 'reading'}>
         {state.status === 'reading' ? 'Reading…' : 'Choose files'}
@@ -51,6 +54,11 @@ export function ImportFiles() {
           </div>
         )}
         {state.status === 'asking' && <Asked state={state} importing={importing} />}
+        {Object.keys(bench).length > 0 && (
+          <Suspense fallback={null}>
+            <ArrivedBench bench={bench} />
+          </Suspense>
+        )}
       </div>
     </section>
   );

@@ -11,6 +11,8 @@ import { storeProblem } from '../../state/persistence/storage';
 import { tabsSeeEachOther } from '../../state/persistence/tabs';
 import { counted } from '@loose-pulley/core/base/units';
 import { cx } from '../../parts/ui/cx';
+import { copyWords } from '../../parts/ticket/lastCopy';
+import { copySaved } from '../../state/store/settings';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
 import { LongList } from '../../parts/ui/LongList';
@@ -39,6 +41,7 @@ export function LogPage() {
   const summaries = useAppSelector(selectSummaries);
   // Room for what comes, so that nothing moves when it does.
   const loading = useAppSelector(({ bench }) => bench.status === 'loading');
+  const copiedAt = useAppSelector(({ settings }) => settings.copiedAt);
   const [text, setText] = useState('');
   const [packing, setPacking] = useState('');
   const [persisted, setPersisted] = useState<boolean | null>(null);
@@ -62,16 +65,18 @@ export function LogPage() {
     setPacking('Packing…');
     try {
       const madeAt = new Date().toISOString();
-      const packed = await packAll(summaries.length, madeAt);
+      const { benchTexts } = await import('../../state/exchange/benchParts');
+      const packed = await packAll(summaries.length, madeAt, await dispatch(benchTexts()));
       if (!packed.ok) {
         setPacking(packed.problem);
         return;
       }
       const { zip, tickets, pictures, setAside } = packed.value;
-      download(`loose-pulley-archive-${dayOf(madeAt)}.zip`, zip, zip.type);
+      download(`loose-pulley-everything-${dayOf(madeAt)}.zip`, zip, zip.type);
+      dispatch(copySaved(madeAt));
       const [is, it] = setAside === 1 ? ['is', 'it'] : ['are', 'them'];
       setPacking(
-        `${counted(tickets, 'ticket')} and ${counted(pictures, 'picture')} packed.${setAside > 0 ? ` ${counted(setAside, 'record')} could not be read and ${is} not in it: save ${it} raw, from the Bench.` : ''}`,
+        `${counted(tickets, 'ticket')}, ${counted(pictures, 'picture')}, the bench book and the settings packed.${setAside > 0 ? ` ${counted(setAside, 'record')} could not be read and ${is} not in it: save ${it} raw, from the Bench.` : ''}`,
       );
     } catch (error) {
       setPacking(`The archive could not be packed. ${storeProblem(error).sentence}`);
@@ -122,15 +127,14 @@ export function LogPage() {
       <aside className="grid content-start gap-8 border-hair px-5 py-5 max-lg:border-t lg:border-l">
         <section aria-labelledby="export">
           <h2 id="export" className="text-lg">
-            Whole archive
+            A copy of everything
           </h2>
           <p className="my-2">
-            One file with every ticket, its history and its pictures. Keep a copy away from this machine; and one of the
-            bench book, which is a file of its own.
+            One file: every ticket with its history and pictures, the bench book, the settings and the bench’s own
+            tables. Keep it away from this machine; another computer takes it in below.
           </p>
-          <Button onClick={() => void exportAll()} disabled={summaries.length === 0}>
-            Export all as a zip
-          </Button>
+          <Button onClick={() => void exportAll()}>Save a copy of everything</Button>
+          <p className="mt-2 text-soft">{copyWords(copiedAt, summaries)}</p>
           <p aria-live="polite" className="mt-2">
             {packing}
           </p>

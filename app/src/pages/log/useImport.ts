@@ -6,6 +6,7 @@ import { leaveTicket } from '../../state/persistence/opening';
 import { loadBench } from '../../state/persistence/bench';
 import { beginWith, type ExchangeSession } from '../../state/exchange/session';
 import type { Compared, Conflict, ReadFiles } from '../../state/exchange/work';
+import type { BenchTexts } from '@loose-pulley/core/files/exchange';
 import type { Keep } from '../../state/exchange/conflict';
 import { useAppDispatch } from '../../state/store/hooks';
 
@@ -38,6 +39,8 @@ const wordsOf = (error: unknown): string =>
 export function useImport() {
   const dispatch = useAppDispatch();
   const [state, setState] = useState<Importing>({ status: 'idle' });
+  /** The bench's own files that came along: each is asked about by itself. */
+  const [bench, setBench] = useState<BenchTexts>({});
   const refuse = (problem: string): void => setState({ status: 'refused', problem });
 
   const take = async (session: ExchangeSession, keep: Readonly<Record<string, Keep>>): Promise<void> => {
@@ -68,6 +71,7 @@ export function useImport() {
     if (files.length === 0) return;
     if (state.status === 'damaged' || state.status === 'asking') state.session.end();
     setState({ status: 'reading' });
+    setBench({});
     try {
       const large = files.find(({ size }) => size > MAX_BYTES);
       if (large) {
@@ -75,6 +79,7 @@ export function useImport() {
         return;
       }
       const { session, answer } = await beginWith<Result<ReadFiles>>((work) => work.read(files));
+      if (answer.ok) setBench(answer.value.bench);
       if (!answer.ok) {
         session.end();
         refuse(answer.problem);
@@ -117,5 +122,5 @@ export function useImport() {
         : now,
     );
 
-  return { state, read, compare, take, drop, choose };
+  return { state, bench, read, compare, take, drop, choose };
 }

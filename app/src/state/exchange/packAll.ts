@@ -1,4 +1,5 @@
 import { transfer } from 'comlink';
+import type { BenchTexts } from '@loose-pulley/core/files/exchange';
 import { ok, type Result } from '@loose-pulley/core/base/units';
 import { WorkerEnded } from '../../workers/life';
 import { beginExchange } from './session';
@@ -15,17 +16,18 @@ const WORTH_SHARING = 500;
  * workers where there is much to pack. Where one ends meanwhile, all of it is done once more.
  *
  * @param count about how many tickets there are
+ * @param bench the bench's own files
  */
-export async function packAll(count: number, madeAt: string): Promise<Result<WholeArchive>> {
+export async function packAll(count: number, madeAt: string, bench: BenchTexts): Promise<Result<WholeArchive>> {
   try {
-    return await pack(count, madeAt);
+    return await pack(count, madeAt, bench);
   } catch (error) {
     if (!(error instanceof WorkerEnded)) throw error;
-    return pack(count, madeAt);
+    return pack(count, madeAt, bench);
   }
 }
 
-async function pack(count: number, madeAt: string): Promise<Result<WholeArchive>> {
+async function pack(count: number, madeAt: string, bench: BenchTexts): Promise<Result<WholeArchive>> {
   const shares = count < WORTH_SHARING ? 1 : 2;
   const sessions = Array.from({ length: shares }, beginExchange);
   const [first, second] = sessions;
@@ -34,7 +36,7 @@ async function pack(count: number, madeAt: string): Promise<Result<WholeArchive>
     await Promise.all(sessions.map(({ ask }, index) => ask<void>((work) => work.packShare([index, sessions.length]))));
     const other = await second?.ask<PackedShare | undefined>((work) => work.giveShare());
     const moved = other && transfer(other, [other.tickets.packed.buffer]);
-    const { zip, setAside } = await first.ask<Joined>((work) => work.join(moved, madeAt));
+    const { zip, setAside } = await first.ask<Joined>((work) => work.join(moved, madeAt, bench));
     const read = await Promise.all(
       sessions.map(({ ask }, index) => ask<Result<Counts>>((work) => work.verify([index, sessions.length], zip))),
     );

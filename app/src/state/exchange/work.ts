@@ -8,6 +8,7 @@ import {
   readTicketFile,
   verifyArchive,
   writeBookFile,
+  type BenchTexts,
   type BookFile,
   type PackedTickets,
 } from '@loose-pulley/core/files/exchange';
@@ -30,6 +31,8 @@ import { conflictWords, type ConflictWords, type Keep } from './conflict';
 export interface ReadFiles {
   readonly whole: number;
   readonly damaged: readonly string[];
+  /** The bench's own files that came along. */
+  readonly bench: BenchTexts;
 }
 
 /** A ticket that is here already and comes in differently. */
@@ -85,6 +88,7 @@ export function beginWork() {
       const byId = new Map<string, TicketRecord>();
       const found: Record<string, Uint8Array> = {};
       const damaged: string[] = [];
+      let bench: BenchTexts = {};
       for (const file of files) {
         const { name } = file;
         const bytes = new Uint8Array(await file.arrayBuffer());
@@ -94,6 +98,7 @@ export function beginWork() {
           if (!archive.ok) return archive;
           archive.value.records.forEach((record) => byId.set(record.ticket.id, record));
           Object.assign(found, archive.value.pictures);
+          bench = { ...bench, ...archive.value.bench };
           damaged.push(...archive.value.damaged);
         } else {
           const ticket = readTicketFile(new TextDecoder().decode(bytes), name);
@@ -103,7 +108,7 @@ export function beginWork() {
       }
       records = [...byId.values()];
       pictures = found;
-      return ok({ whole: records.length, damaged });
+      return ok({ whole: records.length, damaged, bench });
     },
 
     /** Holds what was read against what is here. */
@@ -177,14 +182,15 @@ export function beginWork() {
       return own && transfer(own, [own.tickets.packed.buffer]);
     },
 
-    /** Puts the archive together of the share kept here and of another. */
-    async join(other: PackedShare | undefined, madeAt: string): Promise<Joined> {
+    /** Puts the archive together of the share kept here and of another, with the bench's own files. */
+    async join(other: PackedShare | undefined, madeAt: string, bench: BenchTexts): Promise<Joined> {
       const shares = [own, other].filter((one) => one !== undefined);
       const found = await loadPictures(shares.flatMap(({ pictures: named }) => named));
-      const bytes = joinArchive(
+      const bytes = await joinArchive(
         shares.map(({ tickets }) => tickets),
         madeAt,
         found,
+        bench,
       );
       return {
         zip: new Blob([bytes], { type: 'application/zip' }),

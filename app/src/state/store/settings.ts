@@ -71,6 +71,8 @@ export interface Settings {
   readonly printScale: number;
   /** Who this bench is, as it stands on papers; empty where it was not said. */
   readonly benchName: string;
+  /** When the last copy of everything was saved; ISO, empty before the first. Never handed on. */
+  readonly copiedAt: string;
 }
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -84,6 +86,7 @@ export const DEFAULT_SETTINGS: Settings = {
   lubricant: 'unknown',
   printScale: 1,
   benchName: '',
+  copiedAt: '',
 };
 
 /** The longest name of a bench. */
@@ -119,6 +122,7 @@ export function checkSettings(kept: unknown): Settings {
     lubricant: LUBRICANT_RULES.find((one) => one === given.lubricant) ?? 'unknown',
     printScale: typeof scale === 'number' && scale > 0.5 && scale < 2 ? scale : 1,
     benchName: typeof given.benchName === 'string' ? given.benchName.slice(0, BENCH_NAME_MAX) : '',
+    copiedAt: typeof given.copiedAt === 'string' ? given.copiedAt.slice(0, 40) : '',
   };
 }
 
@@ -148,6 +152,9 @@ const slice = createSlice({
     benchNamed(state, { payload }: PayloadAction<string>) {
       state.benchName = payload.slice(0, BENCH_NAME_MAX);
     },
+    copySaved(state, { payload }: PayloadAction<string>) {
+      state.copiedAt = payload;
+    },
     keyBound(state, { payload }: PayloadAction<{ action: KeyAction; key: string }>) {
       state.keys[payload.action] = payload.key;
     },
@@ -156,6 +163,7 @@ const slice = createSlice({
 
 export const {
   benchNamed,
+  copySaved,
   settingsLoaded,
   unitChosen,
   themeChosen,

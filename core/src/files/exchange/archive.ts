@@ -1,7 +1,17 @@
 import crc32 from 'crc-32';
 import { deflateSync, strFromU8, strToU8, Zip, type ZipInputFile } from 'fflate';
 import type { TicketRecord } from '../../record/ticket';
-import { id as idField, list, number, pictureId, shape, text, time, type ValueOf } from '../../base/schema';
+import {
+  id as idField,
+  list,
+  number,
+  one as oneOf,
+  pictureId,
+  shape,
+  text,
+  time,
+  type ValueOf,
+} from '../../base/schema';
 import { listed, ok, refuse, type Result } from '../../base/units';
 import { sha256OfAll } from './sha256';
 import { readTicketFile, TICKET_FILE_MOST_BYTES } from './ticketFile';
@@ -9,7 +19,7 @@ import { toYup } from './toYup';
 import { unzip, zipEntries } from './zip';
 
 export const ARCHIVE_FORMAT = 'loose-pulley/archive';
-export const ARCHIVE_VERSION = 2;
+export const ARCHIVE_VERSION = 3;
 const MANIFEST = 'archive.json';
 /** What an archive may unpack to: some hundred full pictures for each of a bench's busiest tickets. */
 export const ARCHIVE_MAX_BYTES = 1_000_000_000;
@@ -17,10 +27,24 @@ export const ARCHIVE_MAX_BYTES = 1_000_000_000;
 /** Pictures by their names. All are JPEG, since that is what the bench makes of them. */
 export type PictureBytes = Readonly<Record<string, Uint8Array>>;
 
+/** What a bench is besides its tickets: each a file of its own, as it could be handed on alone. */
+export const BENCH_PARTS = ['book', 'settings', 'adviser', 'compatibility'] as const;
+export type BenchPart = (typeof BENCH_PARTS)[number];
+/** Their texts, where there are any. */
+export type BenchTexts = Readonly<Partial<Record<BenchPart, string>>>;
+const BENCH_PART_NAMES: Readonly<Record<BenchPart, string>> = {
+  book: 'the bench book',
+  settings: 'the file of settings',
+  adviser: 'what the adviser knows',
+  compatibility: 'what may touch what',
+};
+
 /** What an archive holds. */
 export interface Archive {
   readonly records: readonly TicketRecord[];
   readonly pictures: PictureBytes;
+  /** Unread: each is held to its own rules by what reads it. */
+  readonly bench: BenchTexts;
   /** What is damaged in it, a few words each: the rest can be imported without. */
   readonly damaged: readonly string[];
 }
@@ -34,6 +58,7 @@ const manifestShape = shape({
   /** The name is for people: number and machine. */
   tickets: list(shape({ id: idField(), name: text(200), ...file }), 65_000),
   pictures: list(shape(file), 65_000),
+  bench: list(shape({ part: oneOf(BENCH_PARTS), ...file }), BENCH_PARTS.length),
 });
 type Manifest = ValueOf<typeof manifestShape>;
 const manifestSchema = toYup(manifestShape);
@@ -42,7 +67,10 @@ const TICKET_PATH = /^tickets\/[\w-][\w.-]{0,63}\.json$/;
 const PICTURE_PATH = /^pictures\/([0-9a-f]{64})\.jpg$/;
 const ticketPath = (id: string): string => `tickets/${id}.json`;
 const picturePath = (name: string): string => `pictures/${name}.jpg`;
-const wanted = (path: string): boolean => path === MANIFEST || TICKET_PATH.test(path) || PICTURE_PATH.test(path);
+const BENCH_PATH = /^bench\/[a-z]{1,20}\.json$/;
+const benchPath = (part: BenchPart): string => `bench/${part}.json`;
+const wanted = (path: string): boolean =>
+  path === MANIFEST || BENCH_PATH.test(path) || TICKET_PATH.test(path) || PICTURE_PATH.test(path);
 
 /** Tickets as they lie in an archive: what its list says of each, and how many bytes each takes there. */
 export interface PackedTickets {
@@ -93,22 +121,29 @@ function chained(parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer> {
 
 /**
  * The whole archive as a zip: a manifest with the SHA-256 and size of everything, each ticket as a file that could be
- * imported alone, and the pictures.
+ * imported alone, the pictures, and the bench's own files.
  *
  * @param madeAt ISO time, for the manifest
  * @returns the zip's bytes; the same tickets give the same content
  */
-export function joinArchive(
+export async function joinArchive(
   shares: readonly PackedTickets[],
   madeAt: string,
   pictures: PictureBytes = {},
-): Uint8Array<ArrayBuffer> {
+  bench: BenchTexts = {},
+): Promise<Uint8Array<ArrayBuffer>> {
+  const parts = BENCH_PARTS.flatMap((part) => {
+    const text = bench[part];
+    return text === undefined ? [] : [{ part, content: strToU8(text) }];
+  });
+  const sums = await sha256OfAll(parts.map(({ content }) => content));
   const manifest: Manifest = {
     format: ARCHIVE_FORMAT,
     version: ARCHIVE_VERSION,
     madeAt,
     tickets: shares.flatMap(({ listed }) => listed.map(({ id, name, bytes, sha256 }) => ({ id, name, bytes, sha256 }))),
     pictures: Object.entries(pictures).map(([name, content]) => ({ bytes: content.length, sha256: name })),
+    bench: parts.map(({ part, content }, index) => ({ part, bytes: content.length, sha256: sums[index] as string })),
   };
   const chunks: Uint8Array[] = [];
   const zip = new Zip((error, chunk) => {
@@ -123,6 +158,7 @@ export function joinArchive(
   const stored = (path: string, content: Uint8Array): void =>
     add(path, content.length, crc32.buf(content) >>> 0, 0, content);
   stored(MANIFEST, strToU8(`${JSON.stringify(manifest, null, 1)}\n`));
+  for (const { part, content } of parts) stored(benchPath(part), content);
   for (const { listed, packed } of shares) {
     let at = 0;
     for (const { id, bytes, crc, packedBytes } of listed) {
@@ -143,9 +179,13 @@ export const writeArchive = async (
   records: readonly TicketRecord[],
   madeAt: string,
   pictures: PictureBytes = {},
-): Promise<Uint8Array<ArrayBuffer>> => joinArchive([await packTickets(records)], madeAt, pictures);
+  bench: BenchTexts = {},
+): Promise<Uint8Array<ArrayBuffer>> => joinArchive([await packTickets(records)], madeAt, pictures, bench);
 
-/** The manifest of an archive; one of version 1 lists the tickets' ids alone, with nothing to check them by. */
+/**
+ * The manifest of an archive; one of version 1 lists the tickets' ids alone, with nothing to check them by, and before
+ * version 3 none held the bench's own files.
+ */
 function readManifest(content: Uint8Array, pictures: readonly string[]): Result<Manifest> {
   let read: unknown;
   try {
@@ -163,8 +203,11 @@ function readManifest(content: Uint8Array, pictures: readonly string[]): Result<
           ...manifest,
           tickets: manifest.tickets.map((id: unknown) => ({ id, name: '', bytes: 0, sha256: UNKNOWN })),
           pictures: pictures.map((name) => ({ bytes: 0, sha256: name })),
+          bench: [],
         }
-      : manifest;
+      : manifest.version === 2
+        ? { ...manifest, bench: [] }
+        : manifest;
   if (!manifestSchema.isValidSync(current, { strict: true }))
     return refuse(`its ${MANIFEST} does not list tickets and pictures as an archive does`);
   return ok(current as Manifest);
@@ -226,7 +269,12 @@ export async function readArchive(bytes: Uint8Array, name: string): Promise<Resu
     const there = whole(picturePath(one.sha256), one, `picture ${one.sha256.slice(0, 8)}…`);
     if (there) pictures[one.sha256] = there;
   }
-  return ok({ records, pictures, damaged });
+  const bench: Partial<Record<BenchPart, string>> = {};
+  for (const one of manifest.value.bench) {
+    const there = whole(benchPath(one.part), one, BENCH_PART_NAMES[one.part]);
+    if (there) bench[one.part] = strFromU8(there);
+  }
+  return ok({ records, pictures, bench, damaged });
 }
 
 /**
@@ -248,12 +296,13 @@ export async function verifyArchive(
   const content = files.get(MANIFEST);
   const manifest = content && readManifest(content, []);
   if (!manifest?.ok) return refuse('The archive could not be read back.');
-  const { tickets, pictures } = manifest.value;
+  const { tickets, pictures, bench } = manifest.value;
   const there = new Set(entries.value.map(({ path }) => path));
   const sums = await sumsOf(files);
   const wrong = [
     ...tickets.map((one) => [ticketPath(one.id), one.sha256] as const),
     ...pictures.map((one) => [picturePath(one.sha256), one.sha256] as const),
+    ...bench.map((one) => [benchPath(one.part), one.sha256] as const),
   ].filter(([path, hash]) => (mine.has(path) ? sums.get(path) !== hash : !there.has(path)));
   if (wrong.length > 0 || damaged.length > 0)
     return refuse(`The archive could not be read back whole: ${listed(wrong.map(([path]) => path).slice(0, 3))}.`);

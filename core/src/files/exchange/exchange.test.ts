@@ -6,9 +6,10 @@ import { join } from 'node:path';
 import { describe, expect, test, vi } from 'vitest';
 import fc from 'fast-check';
 import Ajv from 'ajv';
-import { strFromU8, strToU8, zipSync } from 'fflate';
+import { strFromU8, strToU8, zipSync, unzipSync } from 'fflate';
 import { arbitraryFields } from '../../../fixtures/arbitrary';
 import { everything, opening, reading, recordOf, stamp, place, trainMember } from '../../../fixtures/sample';
+import { emptyBook } from '../../shop/book';
 import { readBookFile, writeBookFile } from './bookFile';
 import { BOOK_FORMAT, BOOK_VERSION } from '../../shop/book';
 import { METHODS } from '../../belts/measuring';
@@ -271,7 +272,7 @@ describe('the whole archive', () => {
   const second = recordOf([{ ...opening, ticketId: 'ticket-2' } as typeof opening]);
   test('comes back as it went out', async () => {
     const archive = await readArchive(await writeArchive([record, second], '2026-02-01T10:00:00Z'), 'a.zip');
-    expect(archive).toEqual({ ok: true, value: { records: [record, second], pictures: {}, damaged: [] } });
+    expect(archive).toEqual({ ok: true, value: { records: [record, second], pictures: {}, bench: {}, damaged: [] } });
   });
   test('carries its pictures by name, those taken out included', async () => {
     expect(picturesNamed(record)).toEqual(['a'.repeat(64), 'b'.repeat(64)]);
@@ -369,7 +370,10 @@ describe('the whole archive', () => {
       ['archive.json', 97],
       ['notes/extra.txt', 8],
     ]);
-    expect(await readArchive(bytes, 'a.zip')).toEqual({ ok: true, value: { records: [], pictures: {}, damaged: [] } });
+    expect(await readArchive(bytes, 'a.zip')).toEqual({
+      ok: true,
+      value: { records: [], pictures: {}, bench: {}, damaged: [] },
+    });
     const refused = unzip(bytes, () => true, 100);
     expect(!refused.ok && refused.problem).toContain('would unpack');
   });
@@ -446,7 +450,7 @@ test('an archive put together of two shares is the archive made in one go, and e
   );
   const all = [record, ...more];
   const shares = [await packTickets(all.slice(0, 2)), await packTickets(all.slice(2))];
-  const joined = joinArchive(shares, '2026-02-01T10:00:00Z');
+  const joined = await joinArchive(shares, '2026-02-01T10:00:00Z');
   expect(joined).toEqual(await writeArchive(all, '2026-02-01T10:00:00Z'));
   const spoiled = joined.slice();
   const at = strFromU8(joined, true).indexOf('tickets/ticket-4.json') + 'tickets/ticket-4.json'.length + 20;
@@ -466,4 +470,29 @@ test.each(['book-v1.json', 'book-v2.json'])('%s is read whole, as it was, and wr
   // Files of these versions carry no checksum, which is said.
   expect(sealed).toBe(false);
   expect(readBookFile(writeBookFile(record), 'again.json')).toEqual({ ok: true, value: { record, sealed: true } });
+});
+
+test('the bench’s own files come back as they went, and a damaged one is named', async () => {
+  const bench = { settings: '{"format":"x"}\n', book: writeBookFile(emptyBook()) };
+  const bytes = await writeArchive([record], '2026-02-01T10:00:00Z', {}, bench);
+  const archive = await readArchive(bytes, 'a.zip');
+  expect(archive.ok && archive.value.bench).toEqual(bench);
+  expect((await verifyArchive(bytes)).ok).toBe(true);
+  const spoiled = bytes.slice();
+  const at = strFromU8(bytes, true).indexOf('"format":"x"') + 3;
+  spoiled[at] = (spoiled[at] as number) ^ 1;
+  const torn = await readArchive(spoiled, 'a.zip');
+  expect(torn.ok && torn.value.damaged).toEqual(['the file of settings is damaged']);
+  expect(torn.ok && torn.value.bench.settings).toBeUndefined();
+});
+
+test('an archive of version 2, without them, is read as before', async () => {
+  const files = unzipSync(await writeArchive([record], '2026-02-01T10:00:00Z'));
+  const { bench: _, ...manifest } = JSON.parse(strFromU8(files['archive.json'] as Uint8Array)) as Record<
+    string,
+    unknown
+  >;
+  const old = zipSync({ ...files, 'archive.json': strToU8(JSON.stringify({ ...manifest, version: 2 })) });
+  const archive = await readArchive(old, 'old.zip');
+  expect(archive.ok && [archive.value.records.length, archive.value.damaged, archive.value.bench]).toEqual([1, [], {}]);
 });

@@ -3,6 +3,9 @@ export { readTicketDocument, readTicketFile, TICKET_FILE_MOST_BYTES } from './ti
 export {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
+  BENCH_PARTS,
+  type BenchPart,
+  type BenchTexts,
   joinArchive,
   packTickets,
   readArchive,
