@@ -272,7 +272,6 @@ test('moving house: one file carries tickets, bench book and settings, and the o
   await expect(page.getByText(/Last saved .*; no ticket has changed since/)).toBeVisible();
 
   const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
-  await other.addInitScript(() => localStorage.setItem('loose-pulley unfolded', '*'));
   await importFile(other, readFileSync(await zip.path()), 'everything.zip');
   await expect(inDialog(other)).toContainText('1 ticket imported.');
   const bench = other.getByRole('region', { name: 'The bench itself' });

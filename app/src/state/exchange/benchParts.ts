@@ -10,7 +10,7 @@ import {
 } from '@loose-pulley/core/files/exchange';
 import { emptyBook, sayBook } from '@loose-pulley/core/shop/book';
 import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
-import { importBook } from '../persistence/book';
+import { importBook, loadBook } from '../persistence/book';
 import { keepOwnCompatibility, loadOwnCompatibility } from '../persistence/compatibility';
 import { keepOwnKnowledge, loadOwnKnowledge } from '../persistence/knowledge';
 import { keepSettings } from '../persistence/settings';
@@ -28,7 +28,9 @@ const SETTINGS_FORMAT = 'loose-pulley/settings';
 const handedOn = ({ copiedAt: _, ...settings }: Settings): Omit<Settings, 'copiedAt'> => settings;
 
 /** The bench's own files as they stand now. */
-export const benchTexts = (): Thunk<Promise<BenchTexts>> => async (_, getState) => {
+export const benchTexts = (): Thunk<Promise<BenchTexts>> => async (dispatch, getState) => {
+  // A page that does not show the book may not have read it yet.
+  await dispatch(loadBook());
   const { settings, book } = getState();
   const [knowledge, table] = await Promise.all([loadOwnKnowledge(), loadOwnCompatibility()]);
   return {
@@ -80,7 +82,8 @@ function readSettings(text: string): Result<Settings> {
  */
 export const arrivedOf =
   (texts: BenchTexts): Thunk<Promise<{ readonly arrived: readonly Arrived[]; readonly problems: readonly string[] }>> =>
-  async (_, getState) => {
+  async (dispatch, getState) => {
+    await dispatch(loadBook());
     const state = getState();
     const arrived: Arrived[] = [];
     const problems: string[] = [];
@@ -97,9 +100,9 @@ export const arrivedOf =
           arrived.push({
             part: 'settings',
             says: `Settings, otherwise than here: ${differ.map((key) => WHAT[key]).join(', ')}.`,
-            take: async (dispatch, now) => {
+            take: async (give, now) => {
               const taken = { ...given, copiedAt: now().settings.copiedAt };
-              dispatch(settingsLoaded(taken));
+              give(settingsLoaded(taken));
               await keepSettings(now().settings);
               return 'The settings are taken.';
             },
@@ -113,7 +116,7 @@ export const arrivedOf =
         arrived.push({
           part: 'book',
           says: `Bench book: ${sayBook(theirs.value.record)}. Here: ${state.book.record ? sayBook(state.book.record) : 'a book that cannot be read'}, which is kept beside it.`,
-          take: (dispatch) => dispatch(importBook(theirs.value.record)),
+          take: (give) => give(importBook(theirs.value.record)),
         });
     }
     if (texts.adviser !== undefined) {
