@@ -85,7 +85,7 @@ test('a flat belt on a disk drive: typed, answered in flat belts, judged by spee
 }) => {
   await openTicket(page, 'Tarnbeck K3 data drive');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'disk drive, spindle belt' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'disk drive, spindle belt');
   await page.keyboard.press('Alt+5');
   await take(page, 'Motor pulley', '12');
   await take(page, 'Driven pulley', '60');

@@ -35,7 +35,7 @@ async function toFind(page: Page, loader?: string): Promise<void> {
   await openTicket(page, 'Pennerley T9 booth deck');
   if (loader) {
     await page.keyboard.press('Alt+1');
-    await page.getByRole('radio', { name: loader, exact: true }).click();
+    await pick(page.getByRole('combobox', { name: 'Kind of loader' }), loader);
   }
   await page.keyboard.press('Alt+2');
   await expect(page.getByRole('heading', { name: 'Find', exact: true })).toBeVisible();

@@ -80,7 +80,7 @@ test('an idler that drives something may be oily by itself, and the chance say s
 test('on a disk drive there is no tray: its need is a torque, and nothing asks for a tray', async ({ page }) => {
   await openTicket(page, 'Tarnbeck K3 data drive');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'disk drive, spindle belt' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'disk drive, spindle belt');
   await page.keyboard.press('Alt+5');
   await measureBoothDeck(page);
   await expect(page.getByText('never force the spindle')).toBeVisible();
@@ -97,7 +97,7 @@ test('on a disk drive there is no tray: its need is a torque, and nothing asks f
   await expect(answer).not.toContainText(/tray/i);
   // A carousel's drawer is called so, and its pull is read in newtons.
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'carousel' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'carousel');
   await page.keyboard.press('Alt+5');
   await page.getByText('Drawer: travel and pull').click();
   await take(page, 'Drawer pull', '2.2');

@@ -1,5 +1,5 @@
 import { expect, kept, test } from './bench';
-import { ringJob, swapJob, trackJob, type Hands } from './jobs';
+import { ringJob, swapByKeys, swapJob, trackJob, type Hands } from './jobs';
 
 /** What a job may take, in keys and presses. */
 const within = ({ keys, presses }: Hands, most: { readonly keys: number; readonly presses: number }): void => {
@@ -19,4 +19,9 @@ test('a belt that is gone: string, ring, guides oiled', async ({ page }) => {
 test('an off-track tray, 28 lines down and all of it back', async ({ page }) => {
   test.slow();
   within(await trackJob(page), { keys: 550, presses: 40 });
+});
+test('a swap without a mouse: four keys to the belt, and keys lead on to handed back', async ({ page }) => {
+  const { toBelt, toHandedBack } = await swapByKeys(page);
+  expect(toBelt).toBeLessThanOrEqual(12);
+  expect(toHandedBack).toBeLessThanOrEqual(30);
 });

@@ -49,6 +49,31 @@ const settled = (page: Page) => page.locator('[aria-label="Chance"][aria-busy="f
 /** Out of a field, so that single keys are heard. */
 const handsOff = (hands: Hands) => hands.key('Escape');
 
+/**
+ * A swap without a mouse, keys leading on: one figure, the belt, fitted, right, three cycles, cured, handed back.
+ *
+ * @returns how many keys it took to the belt, and from there to handed back
+ */
+export async function swapByKeys(page: Page): Promise<{ readonly toBelt: number; readonly toHandedBack: number }> {
+  const hands = new Hands(page);
+  await page.goto('/');
+  await page.waitForFunction(() => document.activeElement?.id === 'line');
+  await hands.type('66.4');
+  await page.locator('[aria-label="The belt by this"][aria-busy="false"]').waitFor();
+  const toBelt = hands.keys;
+  await hands.key('Enter', ALONE_MS);
+  await page.waitForFunction(() => document.activeElement?.id === 'on-the-bench');
+  await hands.key('Enter', ALONE_MS);
+  await settled(page);
+  await page.waitForFunction(() => document.activeElement?.textContent?.startsWith('Fit and log this try'));
+  await hands.key('Space', ALONE_MS);
+  for (const key of 'rggg') await hands.key(key, ALONE_MS);
+  await page.waitForFunction(() => document.activeElement?.textContent === 'Hand it back');
+  await hands.key('Space', ALONE_MS);
+  await page.getByRole('region', { name: 'Handed back' }).waitFor();
+  return { toBelt, toHandedBack: hands.keys - toBelt };
+}
+
 /** A swap with an old belt to measure: the reading, the belt, fitted, three cycles, the letter, handed back. */
 export async function swapJob(page: Page): Promise<Hands> {
   const hands = new Hands(page);

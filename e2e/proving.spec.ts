@@ -117,7 +117,7 @@ test('checks follow the kind of loader, are shown, failed or not shown and why, 
 }) => {
   await openTicket(page, 'Tarnbeck K3 data drive');
   await station(page, 1);
-  await page.getByRole('radio', { name: 'disk drive, spindle belt' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'disk drive, spindle belt');
   await station(page, 8);
   const checks = page.getByRole('region', { name: 'Shown, failed, or not shown and why' });
   await expect(checks.getByText('Spindle speed.')).toBeVisible();

@@ -5,6 +5,7 @@ import { benchDemo } from './demo';
 import { benchFull } from './full';
 import { benchJobs } from './jobs';
 import { benchLines } from './lines';
+import { benchLooks } from './looks';
 import { benchLoading } from './loading';
 import { benchPlanning } from './planning';
 import { openReport } from './report';
@@ -23,6 +24,7 @@ const PARTS = {
   lines: benchLines,
   full: benchFull,
   jobs: benchJobs,
+  looks: benchLooks,
 } as const;
 
 /** Measures all of it, or the parts that are named, and prints the table. */

@@ -1,4 +1,4 @@
-import { ringJob, swapJob, trackJob } from '../../e2e/jobs';
+import { ringJob, swapByKeys, swapJob, trackJob } from '../../e2e/jobs';
 import type { Row } from './report';
 import type { Stage } from './stage';
 
@@ -17,4 +17,9 @@ export async function benchJobs(row: Row, { browser, benchUrl }: Stage): Promise
     row(`keys + presses: ${name}`, `${keys} + ${presses}`, beside);
     await context.close();
   }
+  const context = await browser.newContext({ baseURL: benchUrl, viewport: { width: 1280, height: 800 } });
+  const { toBelt, toHandedBack } = await swapByKeys(await context.newPage());
+  row('keys from an empty bench to the belt, by one doubled reading', String(toBelt), 'at most 12');
+  row('keys from the belt to handed back, a swap', String(toHandedBack), 'at most 30');
+  await context.close();
 }

@@ -10,6 +10,9 @@ import { useLead } from '../ui/useLead';
 import { useTicket } from './useTicket';
 import { Area } from '../ui/Input';
 
+/** So many counted cycles, and handing back is next. Common practice, no source. */
+const LEADS_AFTER = 3;
+
 /** The gate: what matters first, what is only told, and handing it back; or that it went, and when. */
 export function Closing() {
   const { ticket, canWrite } = useTicket();
@@ -18,7 +21,9 @@ export function Closing() {
   const [despite, setDespite] = useState('');
   const ends = openEnds(ticket, unit);
   const grave = ends.filter((end) => end.grave);
-  const mayGo = canWrite && !ticket.closedAt && grave.length === 0;
+  // Only a few cycles counted lead here: the key before must never have been meant for something else.
+  const counted = ticket.cycles.filter(({ cleanRunId }) => cleanRunId !== null).length >= LEADS_AFTER;
+  const mayGo = canWrite && !ticket.closedAt && grave.length === 0 && counted;
   const lead = useLead(mayGo);
   if (ticket.closedAt) {
     return (

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { questionOf, recommend, type DriveView, type Recommendation } from '@loose-pulley/core/views/drive';
 import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
-import { keepAnswer, keptAnswer } from '../../workers/keptAnswers';
+import { keepAnswer, keptAnswer } from '../../state/persistence/keptAnswers';
 import { listenForProbability } from '../../workers/probability';
 import { selectItems, useAppSelector } from '../../state/store/hooks';
 import { ownedOf, useOwned } from './useOwned';

@@ -1,5 +1,6 @@
 import { recordEvent } from '../../state/persistence/recording';
 import { useAppDispatch } from '../../state/store/hooks';
+import { Select } from '../../parts/ui/Select';
 import { Folded } from '../../parts/ui/Folded';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
@@ -51,16 +52,14 @@ export function TakeInPage() {
           {line('serial', 'Serial number', 80)}
           {line('number', 'Ticket number', 20)}
         </div>
-        <div className="grid gap-1">
-          <span className="text-sm text-soft">Kind of loader</span>
-          <Segments
-            label="Kind of loader"
-            value={ticket.loader}
-            disabled={!canWrite}
-            options={LOADERS.map((loader) => [loader, loaderOf(loader).name] as const)}
-            onChoose={(loader) => change({ loader })}
-          />
-        </div>
+        <Select
+          label="Kind of loader"
+          value={ticket.loader}
+          disabled={!canWrite}
+          options={LOADERS.map((loader) => [loader, loaderOf(loader).name] as const)}
+          onChoose={(loader) => change({ loader })}
+          className="max-w-64"
+        />
         <div className="grid gap-5 md:grid-cols-2">
           <TextLine
             label={`Drive ${drive.name}: what it drives`}
@@ -96,29 +95,34 @@ export function TakeInPage() {
         <UnplugFirst />
         <TriedAgain />
         <Discs />
-        <h3 className="text-lg">Waiting for</h3>
-        <Segments
-          label="Waiting for"
-          value={ticket.waiting.for}
-          disabled={!canWrite}
-          options={[
-            ['nothing', 'nothing'],
-            ['parts', 'parts'],
-            ['owner', 'the owner'],
-          ]}
-          onChoose={(value) =>
-            dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))
-          }
-        />
-        <TextLine
-          label="Details"
-          value={ticket.waiting.what}
-          maxLength={200}
-          disabled={!canWrite}
-          onText={(what, gesture) =>
-            dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
-          }
-        />
+        <Folded
+          name="waitingFor"
+          title={`Waiting for: ${{ nothing: 'nothing', parts: 'parts', owner: 'the owner' }[ticket.waiting.for]}`}
+          open={ticket.waiting.for !== 'nothing'}
+        >
+          <Segments
+            label="Waiting for"
+            value={ticket.waiting.for}
+            disabled={!canWrite}
+            options={[
+              ['nothing', 'nothing'],
+              ['parts', 'parts'],
+              ['owner', 'the owner'],
+            ]}
+            onChoose={(value) =>
+              dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, for: value } }))
+            }
+          />
+          <TextLine
+            label="Details"
+            value={ticket.waiting.what}
+            maxLength={200}
+            disabled={!canWrite}
+            onText={(what, gesture) =>
+              dispatch(recordEvent({ type: 'waitingChanged', waiting: { ...ticket.waiting, what } }, gesture))
+            }
+          />
+        </Folded>
         <PromiseLine />
         <Folded
           name="mechanismNotes"

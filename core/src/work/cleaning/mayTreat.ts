@@ -84,9 +84,7 @@ export function mayTreat(
       return yes(spotted ? '' : `${capital(name)} on ${material} is unknown${effect}. Try it where it does not show.`);
     case 'no':
       return spotted
-        ? yes(
-            `The spot test came away clean; even so, wipe briefly and never soak: ${name} on ${material}${effect}.`,
-          )
+        ? yes(`The spot test came away clean; even so, wipe briefly and never soak: ${name} on ${material}${effect}.`)
         : { may: false, ask: 'spotTest', why: `${capital(name)} on ${material}${effect}.` };
   }
 }

@@ -1,5 +1,5 @@
 import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
-import { isDemo } from '../state/boot';
+import { isDemo } from '../boot';
 
 /*
  * Answers to the last sample, kept by their question: a drive that is looked at again, on paper say, or after the page
