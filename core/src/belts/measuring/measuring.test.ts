@@ -476,7 +476,7 @@ test('a tool size that cannot be is refused in millimetres as they are written',
 });
 
 describe('a section that was not measured', () => {
-  const setting: DriveSetting = { crossed: false, motorGroove: { type: 'flat' }, drivenGroove: { type: 'flat' } };
+  const setting: DriveSetting = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } };
   const usual = take('section', 'sectionAsUsual', 1.2);
   const jaws = take('section', 'sectionJaws', 1.6);
   test('counts until somebody measures it, and not at all after', () => {
