@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { DEMO_URL } from './browser';
-import { expect, kept, moveTo, test } from './bench';
+import { expect, kept, moveTo, test, waits } from './bench';
 
 test.use({ baseURL: DEMO_URL });
 
@@ -33,6 +33,13 @@ const views = [
   ['Size, three pulleys', '/t/demo-0139/size'],
   ['Find, nothing answered', '/t/demo-0150/find'],
   ['Measure, hardly anything known', '/t/demo-0149/measure'],
+  ['Swap', '/t/demo-0147/swap'],
+  ['Clean', '/t/demo-0143/clean'],
+  ['The train', '/t/demo-0147/train'],
+  ['What may touch what', '/compatibility'],
+  ['Guide', '/guide'],
+  ['Guide, keys', '/guide/keys'],
+  ['Paper scale', '/scale'],
 ] as const;
 
 /** So many views are looked at in one browser: to begin anew for each would cost more than the looking. */
@@ -101,6 +108,86 @@ for (const group of groups) {
     }
   });
 }
+
+/** What opens over a page, or asks: how it comes about. */
+const opened: ReadonlyArray<readonly [name: string, path: string, open: (page: Page) => Promise<void>]> = [
+  [
+    'Keys',
+    '/log',
+    async (page) => {
+      await page.keyboard.press('?');
+      await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    },
+  ],
+  [
+    'Jump',
+    '/log',
+    async (page) => {
+      await page.keyboard.press('/');
+      await expect(page.getByRole('combobox', { name: 'Jump to' })).toBeVisible();
+    },
+  ],
+  [
+    'What waits',
+    '/t/demo-0147/find',
+    async (page) => {
+      await waits(page).click();
+      await expect(page.locator('[role=dialog]')).toBeVisible();
+    },
+  ],
+  [
+    'A list opened',
+    '/t/demo-0150/takeIn',
+    async (page) => {
+      await page.getByRole('combobox', { name: 'Kind of loader' }).click();
+      await expect(page.getByRole('listbox')).toBeVisible();
+    },
+  ],
+  [
+    'A figure asked about',
+    '/',
+    async (page) => {
+      await page.locator('#line').fill('118 round');
+      await expect(page.getByText(/all the way round\?/)).toBeVisible();
+    },
+  ],
+  [
+    'A figure answered',
+    '/',
+    async (page) => {
+      await page.locator('#line').fill('66.4 square 1.2');
+      await expect(page.getByRole('region', { name: 'The belt by this' })).toContainText('Works in');
+    },
+  ],
+  [
+    'The pulleys, one refused',
+    '/',
+    async (page) => {
+      await page.getByRole('radio', { name: 'the pulleys' }).click();
+      await page.getByLabel(/^motor pulley/).fill('0');
+      await expect(page.getByRole('alert')).toContainText('Nothing real measures 0');
+    },
+  ],
+];
+
+for (const width of [1280, 390])
+  test(`what opens over a page, and what asks, ${width} wide: axe finds nothing`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 844 });
+    for (const [name, path, open] of opened) {
+      await page.goto(path);
+      await expect(page.getByRole('main')).toBeVisible();
+      await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+      await open(page);
+      const { violations } = await new AxeBuilder({ page })
+        .setLegacyMode(true)
+        .options({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } })
+        .analyze();
+      expect(
+        violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`),
+        name,
+      ).toEqual([]);
+    }
+  });
 
 test('every control shows its focus', async ({ page }) => {
   await page.goto('/t/demo-0147/measure');

@@ -71,10 +71,7 @@ export function StrobePage() {
         ))}
       </ul>
       <div className="print:hidden">
-        <Caution>
-          Seen under a lamp that flashes at twice the mains frequency; many LED lamps do not. Fix the disc well: what
-          turns can throw it.
-        </Caution>
+        <Caution>Fix the disc well: what turns can throw it. Many LED lamps do not flash, and show nothing.</Caution>
       </div>
     </div>
   );

@@ -102,8 +102,7 @@ export function TrainPage() {
         )}
         <Clicks />
         <Caution>
-          Turn by hand only unplugged, and never push the {moved} to turn the train. Fingers out of gears; clips fly:
-          eyes.
+          Turn by hand only unplugged; never push the {moved} to turn the train. Fingers out of gears; clips fly.
         </Caution>
       </aside>
     </div>

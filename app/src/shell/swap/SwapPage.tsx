@@ -58,9 +58,7 @@ export function SwapPage() {
       <div className="grid grid-cols-1 content-start gap-6 bg-sheet px-5 py-4">
         <h2 className="sr-only">Swap the belt</h2>
         <ComplaintAnswers />
-        <Caution>
-          Unplug it before a hand goes in. More than a belt? Every station is at the side, with all of this in it.
-        </Caution>
+        <Caution>Unplug it before a hand goes in; an over-tight belt wears a small motor out.</Caution>
         <DriveDrawing
           drawn={driveGeometry(facts, drive, unit)}
           unit={unit}

@@ -178,8 +178,8 @@ export function MeasurePage() {
               <ButtonLink to={`/t/${ticket.id}/train`}>Or by the train: count its teeth</ButtonLink>
               {one('trayPull', `${moved} pull`)}
               <Caution>
-                Hold it by the scale’s hook, a second at a time: fingers out of {moved.toLowerCase()} and gears, and out
-                of reach of the mains.
+                Hold it by the scale’s hook for a second: fingers out of {moved.toLowerCase()} and gears, clear of the
+                mains.
               </Caution>
               {one('stallPull', `${moved} held back`)}
             </Fold>

@@ -78,8 +78,8 @@ export function StripPage() {
         <LeftOver />
         <PluggedCaution ticket={ticket} />
         <Caution>
-          Unplug before opening; parts may stay charged. Laser light is dangerous with the lid off. Clips fly: a hand
-          round them, eyes away.
+          Unplug before opening; parts stay charged. Laser light is dangerous with the lid off. Clips fly: shield your
+          eyes.
         </Caution>
         <StripLine before={beforeStep} onPlaced={() => setBefore(null)} />
         {empty ? (

@@ -49,8 +49,8 @@ export function UnplugFirst() {
         First of all
       </h3>
       <p>
-        Unplugged for a few minutes, then tried again before it is opened: electronics that need a power reset cure for
-        nothing.
+        Unplugged for a few minutes, then tried again before it is opened: electronics that need a power reset cost
+        nothing to fix.
       </p>
       <div className="flex items-end gap-2">
         <label className="grid gap-1 text-sm text-soft">
