@@ -2,6 +2,8 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { loaderNamed, loaderOf } from '@loose-pulley/core/base/loaders';
 import { readFirst, readOwner } from '@loose-pulley/core/work/ownerLine';
+import { rightBefore } from '@loose-pulley/core/views/knownBefore';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { newTicket } from '../../state/persistence/newTicket';
 import { selectSummaries, useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { Button } from '../../parts/ui/Button';
@@ -36,6 +38,7 @@ export function Door({
   const loader = loaderNamed(line);
   const { machine, complaint } = readFirst(line, loader);
   const nothing = line.trim() === '';
+  const before = rightBefore(summaries, machine).slice(0, 2);
   const known =
     machine.length < 2
       ? []
@@ -96,6 +99,18 @@ export function Door({
               : 'The machine, and what it does wrong.'
             : `${machine === '' ? 'No machine named' : machine}${complaint === '' ? '; after it, what it does wrong' : `: “${complaint}”`}; a ${loaderOf(loader).name}, which Take in changes.`}
       </p>
+      {before.length > 0 && (
+        <p aria-label="On machines called so" className="border-l-4 border-ink pl-3 text-[15px]">
+          On machines called so{' '}
+          {before.map(({ belt, numbers }, at) => (
+            <span key={beltLabel(belt, figures.unit).size}>
+              {at > 0 && ', '}
+              <strong>{beltLabel(belt, figures.unit).size}</strong> ({numbers.slice(0, 3).join(', ')})
+            </span>
+          ))}{' '}
+          was right. By name alone: measure before buying.
+        </p>
+      )}
       {known.length > 0 && (
         <p className="flex flex-wrap gap-x-4">
           <span className="self-center">On the bench already:</span>

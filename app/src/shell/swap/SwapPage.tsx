@@ -83,7 +83,7 @@ export function SwapPage() {
               Letter to the owner
             </ButtonLink>
             <p className="text-soft">
-              Opened up, or no belt at all?{' '}
+              More than a belt?{' '}
               <Link className="underline" to={`/t/${ticket.id}/find`}>
                 Find the fault
               </Link>{' '}
@@ -91,7 +91,7 @@ export function SwapPage() {
               <Link className="underline" to={`/t/${ticket.id}/strip`}>
                 strip it
               </Link>
-              : nothing is typed twice.
+              .
             </p>
           </div>
         </div>

@@ -89,9 +89,7 @@ export function Tries({ drive, facts, unit, canWrite, situation }: Props) {
     <section aria-label="Belts tried" className="grid gap-3">
       <h3 className="border-b border-ink pb-1 text-lg">Belts tried on drive {drive.name}</h3>
       {drive.tries.length === 0 && (
-        <p className="text-soft">
-          None yet. Fit one, turn it by hand, then say how it ran: both what held and what did not are worth keeping.
-        </p>
+        <p className="text-soft">None yet. Fit one, turn it by hand, then say how it ran.</p>
       )}
       <ol className="grid">
         {drive.tries.map((one, index) => {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { opening, reading, recordOf } from '../../../fixtures/sample';
 import { appendAny, openRecord, type EventBody, type Ticket } from '../../record/ticket';
-import { carryOver, knownFrom, perhapsSame } from '.';
+import { carryOver, knownFrom, perhapsSame, rightBefore } from '.';
 
 const mechanism = (driveId: string, name: string): EventBody => ({
   type: 'driveChanged',
@@ -78,4 +78,25 @@ describe('whether a machine came back is asked, never assumed', () => {
     expect(asked({ owner: 'Ms Tregear' }, { owner: 'Booth 2' })).toBeUndefined();
     expect(asked({ serial: '7' })).toBe('before');
   });
+});
+
+test('the belts that were right on machines of a name, the oftenest first; another name, or a belt too tight, says nothing', () => {
+  const belt = (innerLengthMm: number) => ({ shape: 'square', thicknessMm: 1.2, widthMm: 1.2, innerLengthMm }) as const;
+  const of = (number: string, machine: string, innerLengthMm: number, right: boolean) => ({
+    number,
+    machine,
+    judged: [{ mechanism: '', belt: belt(innerLengthMm), right }],
+  });
+  const all = [
+    of('0001', 'Booth deck', 120, true),
+    of('0002', 'booth  deck', 116, true),
+    of('0003', 'booth deck ', 116, true),
+    of('0004', 'booth deck', 112, false),
+    of('0005', 'booth deck two', 116, true),
+  ];
+  expect(rightBefore(all, 'Booth Deck').map((one) => [one.belt.innerLengthMm, one.numbers])).toEqual([
+    [116, ['0002', '0003']],
+    [120, ['0001']],
+  ]);
+  expect(rightBefore(all, 'b')).toEqual([]);
 });
