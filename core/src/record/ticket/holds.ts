@@ -67,7 +67,7 @@ const BEYOND_A_SWAP: readonly StationId[] = ['find', 'strip', 'clean'];
 /**
  * The page where the work goes on: the next station, or for a swap that stayed one its own page.
  *
- * @example nextPage(ticket) // 'swap'
+ * @example nextPage(ticket) // 'rebuild'
  */
 export function nextPage(ticket: Ticket): StationId | 'swap' {
   const marks = marksOf(ticket);
