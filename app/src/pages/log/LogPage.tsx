@@ -106,7 +106,7 @@ export function LogPage() {
           <Narrow filter={filter} onFilter={setFilter} />
         </Fold>
         <p aria-live="polite" className="my-3 text-soft">
-          {found.length} of {summaries.length} tickets
+          {loading ? 'Counting the tickets…' : `${found.length} of ${summaries.length} tickets`}
         </p>
         <Fold title="Totals" className={FOLD}>
           <Totals shown={found} all={summaries} />

@@ -1,14 +1,21 @@
-import { summariesFailed, summariesLoaded, summaryRemoved } from '../store/bench';
+import { newestLoaded, summariesFailed, summariesLoaded, summaryRemoved } from '../store/bench';
 import type { Thunk } from '../store/types';
+import { keepNewest, loadNewest } from './newest';
 import { journalTable, storeProblem } from './storage';
 import { tellTabs, withHolds } from './tabs';
 import { loadSummaries, removeTicket } from './tickets';
 
 /** Reads every ticket in short. */
-export const loadBench = (): Thunk<Promise<void>> => async (dispatch) => {
+export const loadBench = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   try {
+    // The Log of a full bench shows its first screen before all is read.
+    if (getState().bench.status === 'loading' && window.location.pathname === '/log') {
+      const newest = await loadNewest();
+      if (newest.length > 0) dispatch(newestLoaded(newest));
+    }
     if ((await journalTable.getItem('import')) !== null) await (await import('./oldJournal')).finishImport();
     dispatch(summariesLoaded(await loadSummaries()));
+    keepNewest(getState().bench.summaries);
   } catch (error) {
     dispatch(summariesFailed(storeProblem(error)));
   }

@@ -31,6 +31,8 @@ export const summariesLoaded = createAction<{
   readonly summaries: readonly TicketSummary[];
   readonly setAside: readonly SetAside[];
 }>('bench/summariesLoaded');
+/** The newest of a full bench, while the rest is still read: they stand where they will. */
+export const newestLoaded = createAction<readonly TicketSummary[]>('bench/newestLoaded');
 export const summariesFailed = createAction<StoreProblem>('bench/summariesFailed');
 export const summaryChanged = createAction<TicketSummary>('bench/summaryChanged');
 export const summaryRemoved = createAction<string>('bench/summaryRemoved');
@@ -42,6 +44,8 @@ export function benchReducer(state: BenchState = initialState, action: UnknownAc
     const { summaries, setAside } = action.payload;
     return { ...state, summaries: sorted(summaries), setAside, status: 'ready' };
   }
+  if (newestLoaded.match(action))
+    return state.status === 'loading' ? { ...state, summaries: sorted(action.payload) } : state;
   if (summariesFailed.match(action)) return { ...state, status: 'failed', problem: action.payload };
   if (summaryChanged.match(action))
     return { ...state, summaries: sorted([...without(action.payload.id), action.payload]) };

@@ -3,7 +3,7 @@ import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '@loose-pulley/core/belts/s
 import { summarise, type TicketSummary } from '@loose-pulley/core/record/ticket';
 import { opening, recordOf } from '../../../../core/fixtures/sample';
 import { assumptionsOf } from './assumptions';
-import { benchReducer, summaryChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
+import { benchReducer, newestLoaded, summaryChanged, summariesFailed, summariesLoaded, summaryRemoved } from './bench';
 import {
   accessChanged,
   drafted,
@@ -24,6 +24,7 @@ import {
   bandsSwitched,
   toBeHadSet,
   benchNamed,
+  copySaved,
   printScaleSet,
   settingsLoaded,
   checkSettings,
@@ -82,6 +83,7 @@ describe('settings', () => {
       bandsSwitched(false),
       askBySet('test'),
       lubricantSet('grease'),
+      copySaved('2026-02-01T10:00:00Z'),
     ].reduce(settingsReducer, first);
     expect(after).toEqual({
       unit: 'in',
@@ -96,6 +98,7 @@ describe('settings', () => {
       bands: false,
       askBy: 'test',
       lubricant: 'grease',
+      copiedAt: '2026-02-01T10:00:00Z',
     });
   });
   test('no two actions share a key as it comes', () => {
@@ -118,6 +121,12 @@ describe('the bench', () => {
     summariesLoaded({ summaries: [summary('a', '9'), summary('b', '0147'), summary('c', '10')], setAside: [] }),
   );
   test('newest number first, by number and not by letter', () => expect(ids(loaded)).toEqual(['b', 'c', 'a']));
+  test('the newest stand while the rest is read, and never in place of it', () => {
+    const newest = newestLoaded([summary('a', '9'), summary('b', '0147')]);
+    const early = benchReducer(undefined, newest);
+    expect([early.status, ids(early)]).toEqual(['loading', ['b', 'a']]);
+    expect(benchReducer(loaded, newest)).toBe(loaded);
+  });
   test('a summary that changes takes its place; one taken away is gone', () => {
     const changed = benchReducer(loaded, summaryChanged(summary('a', '200')));
     expect(ids(changed)).toEqual(['a', 'b', 'c']);
