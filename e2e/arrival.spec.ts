@@ -80,7 +80,7 @@ test('an owner far away answers alone: the page goes out, its answers and a pict
 }) => {
   await openTicket(page, 'Sallowfield S1 slot player');
   await station(page, 1);
-  await page.getByRole('radio', { name: 'slot, rollers' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'slot, rollers');
   await page.getByText('The owner is far away').click();
   await page.getByLabel('Another question').fill('Is the <blue> lamp lit?');
   await page.getByRole('button', { name: 'Ask it too' }).click();

@@ -107,7 +107,7 @@ test('a trapped disc by the ladder: the turns by hand, power by the rung, custod
 }) => {
   await openTicket(page, 'Sallowfield S1 slot player');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'slot, rollers' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'slot, rollers');
   await page.keyboard.press('Alt+4');
   await page.getByRole('button', { name: 'Something is in the way' }).click();
   const way = page.getByRole('region', { name: 'The way out' });

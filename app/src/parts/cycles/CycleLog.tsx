@@ -14,6 +14,7 @@ import {
 } from '@loose-pulley/core/work/proving';
 import { forLoader } from '@loose-pulley/core/base/loaders';
 import { usePageKey } from '../keys/useKeys';
+import { isUnfolded, keepUnfolded } from '../../state/persistence/unfolded';
 import { sayMoment } from '../../state/persistence/moments';
 import { useAppDispatch, useAppSelector } from '../../state/store/hooks';
 import { useTicket } from '../ticket/useTicket';
@@ -121,7 +122,10 @@ export function CycleLog({
       </div>
       <Fold
         title={`Conditions, kept until changed: ${setting.conditions.length > 0 ? setting.conditions.join(', ') : 'none'}`}
-        open={counted.some(({ result }) => result !== 'good') || setting.conditions.length > 0}
+        open={
+          counted.some(({ result }) => result !== 'good') || setting.conditions.length > 0 || isUnfolded('conditions')
+        }
+        onOpen={(open) => keepUnfolded('conditions', open)}
         titleClass=""
       >
         <div role="group" aria-label="Conditions, kept until changed" className="flex flex-wrap gap-2">
