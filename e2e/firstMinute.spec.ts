@@ -117,3 +117,30 @@ test('the guide is one press from the keys and from an empty bench, and its link
   await page.getByRole('link', { name: 'The guide: one task a page, with pictures' }).click();
   await expect(page).toHaveURL(/guide$/);
 });
+
+for (const [width, height, hasTouch] of [
+  [390, 844, true],
+  [1280, 657, false],
+] as const)
+  test(`at ${width} × ${height} the belt and its chance are in view without scrolling`, async ({
+    browser,
+    baseURL,
+  }) => {
+    const context = await browser.newContext({ baseURL: baseURL ?? '', viewport: { width, height }, hasTouch });
+    const page = await context.newPage();
+    await page.goto('/');
+    const line = page.locator('#line');
+    // One press and four keys of the number pad: at most eight are allowed.
+    if (hasTouch) {
+      await line.tap();
+      await expect(line).toHaveAttribute('inputmode', 'decimal');
+    }
+    await page.keyboard.type('66.4', { delay: 60 });
+    const chance = page.getByRole('region', { name: 'The belt by this' }).getByText(/Works in/);
+    await expect(chance).toBeVisible();
+    const foot = await page.getByRole('contentinfo').boundingBox();
+    const box = await chance.boundingBox();
+    expect(await page.evaluate(() => scrollY)).toBe(0);
+    expect((box?.y ?? Infinity) + (box?.height ?? 0)).toBeLessThanOrEqual(foot?.y ?? 0);
+    await context.close();
+  });

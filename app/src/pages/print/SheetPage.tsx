@@ -165,37 +165,40 @@ export function SheetPage() {
             )
           );
         })}
-        {(
-          [
-            ['Found', 'found'],
-            ['Done', 'done'],
-            ['Noticed and left', 'left'],
-          ] as const
-        ).map(([title, field]) => (
-          <SentencesOnPaper key={field} title={title} sentences={handBackSentences(ticket, field)} />
-        ))}
-        {paragraphs
-          .filter(([, text]) => text.trim() !== '')
-          .map(([title, text]) => (
-            <section key={title} className="break-inside-avoid border-b border-hair py-2">
-              <h3 className="text-base">{title}</h3>
-              <p className="whitespace-pre-wrap">{text}</p>
-            </section>
+        {/* Short ones side by side, so that none of them is alone on a second page. */}
+        <div className="print:grid print:grid-cols-2 print:gap-x-8">
+          {(
+            [
+              ['Found', 'found'],
+              ['Done', 'done'],
+              ['Noticed and left', 'left'],
+            ] as const
+          ).map(([title, field]) => (
+            <SentencesOnPaper key={field} title={title} sentences={handBackSentences(ticket, field)} />
           ))}
+          {paragraphs
+            .filter(([, text]) => text.trim() !== '')
+            .map(([title, text]) => (
+              <section key={title} className="break-inside-avoid border-b border-hair py-2">
+                <h3 className="text-base">{title}</h3>
+                <p className="whitespace-pre-wrap">{text}</p>
+              </section>
+            ))}
+          <OffersOnPaper ticket={ticket} />
+          {(handBack.minutes !== null || handBack.cost !== '') && (
+            <p className="border-b border-hair py-2">
+              {handBack.minutes !== null && `Bench time ${handBack.minutes} minutes. `}
+              {handBack.cost !== '' && `Cost ${handBack.cost}.`}
+            </p>
+          )}
+          {ticket.closedDespite !== '' && (
+            <p className="break-inside-avoid border-b border-hair py-2">
+              <strong>Handed back anyway, because:</strong> {ticket.closedDespite}
+            </p>
+          )}
+        </div>
         <CleanOnPaper ticket={ticket} />
         <TrainOnPaper ticket={ticket} />
-        <OffersOnPaper ticket={ticket} />
-        {(handBack.minutes !== null || handBack.cost !== '') && (
-          <p className="border-b border-hair py-2">
-            {handBack.minutes !== null && `Bench time ${handBack.minutes} minutes. `}
-            {handBack.cost !== '' && `Cost ${handBack.cost}.`}
-          </p>
-        )}
-        {ticket.closedDespite !== '' && (
-          <p className="break-inside-avoid border-b border-hair py-2">
-            <strong>Handed back anyway, because:</strong> {ticket.closedDespite}
-          </p>
-        )}
         {notes.length > 0 && (
           <section className="break-inside-avoid border-b border-hair py-2">
             <h3 className="text-base">Notes</h3>
@@ -208,7 +211,7 @@ export function SheetPage() {
         )}
         <PicturesOnPaper ticket={ticket} />
         <div className="break-inside-avoid print:break-before-avoid">
-          <footer className="flex justify-between gap-8 pt-8 text-sm">
+          <footer className="flex justify-between gap-8 pt-8 text-sm print:pt-7">
             <span className="grow border-t border-ink pt-1">technician</span>
             <span className="grow border-t border-ink pt-1">date</span>
           </footer>
