@@ -257,6 +257,7 @@ test('moving house: one file carries tickets, bench book and settings, and the o
   await most.fill('0.1');
   await most.press('Enter');
   await expect.poll(() => recommended(page)).not.toBe(before);
+  await expect.poll(async () => JSON.stringify(await stored(page, 'settings'))).toContain('"strainMax":0.1');
   const address = new URL(page.url()).pathname;
   await page.goto('/drawer');
   await page.getByLabel(/^Put in:/).fill('3 of 1.2x116 in A4');
