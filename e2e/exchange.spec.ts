@@ -9,6 +9,7 @@ import {
   openMeasured,
   openTicket,
   reading,
+  stored,
   take,
   test,
 } from './bench';

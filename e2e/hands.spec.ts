@@ -115,6 +115,7 @@ test('the whole path by keyboard: jump, measure, walk the ruler, undo', async ({
   await page.keyboard.type('Sallowfield S1 slot player');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/takeIn/);
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
   await page.keyboard.press('Alt+5');
   await reading(page, 'Motor pulley').focus();
   for (const number of ['6', '24.8', '38.2', '1.2']) {

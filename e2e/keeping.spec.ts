@@ -104,9 +104,10 @@ test('undo takes back step by step to the opening, forward again, and the histor
   for (let step = 0; step < 5; step++) await page.keyboard.press('Control+z');
   for (const label of ['Motor pulley', 'Shafts', 'Belt section', 'Old belt'])
     await expect(reading(page, label)).toHaveValue('');
-  await page.keyboard.press('Control+z');
+  // Before them it was only begun, as a swap.
+  for (let step = 0; step < 2; step++) await page.keyboard.press('Control+z');
   await expect(page.getByText('Nothing to undo.')).toBeVisible();
-  for (let step = 0; step < 5; step++) await page.getByRole('button', { name: 'Redo' }).click();
+  for (let step = 0; step < 6; step++) await page.getByRole('button', { name: 'Redo' }).click();
   await expect(reading(page, 'Shafts')).toHaveValue('38.2');
   await page.keyboard.press('Control+z');
   await page.getByRole('link', { name: /its history/ }).click();

@@ -178,10 +178,12 @@ for (const width of [1280, 390])
       await expect(page.getByRole('main')).toBeVisible();
       await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
       await open(page);
-      const { violations } = await new AxeBuilder({ page })
+      const axe = new AxeBuilder({ page })
         .setLegacyMode(true)
-        .options({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } })
-        .analyze();
+        .options({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } });
+      // An open list takes the page from the reader by itself: it alone is looked at.
+      if (name === 'A list opened') axe.include('[role=listbox]').disableRules(['region', 'page-has-heading-one']);
+      const { violations } = await axe.analyze();
       expect(
         violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`),
         name,

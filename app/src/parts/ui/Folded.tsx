@@ -36,7 +36,7 @@ export function Folded({
       }}
       asChild
     >
-      <section aria-label={title} className={cx('grid content-start gap-3', className)}>
+      <section aria-label={title}>
         <h3 className="border-b border-ink text-lg">
           <Radix.Trigger className="flex min-h-11 w-full cursor-pointer items-center gap-2 text-left">
             <span className="min-w-0">{title}</span>
@@ -45,7 +45,7 @@ export function Folded({
             </span>
           </Radix.Trigger>
         </h3>
-        {shown && children}
+        <Radix.Content className={cx('grid content-start gap-3 pt-3', className)}>{children}</Radix.Content>
       </section>
     </Radix.Root>
   );

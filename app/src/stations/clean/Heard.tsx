@@ -60,7 +60,10 @@ export function PutRight() {
           </div>
         );
       })}
-      <Link className="underline decoration-hair underline-offset-4" to={`/t/${ticket.id}/prove`}>
+      <Link
+        className="inline-flex min-h-11 items-center underline decoration-hair underline-offset-4"
+        to={`/t/${ticket.id}/prove`}
+      >
         Prove it
       </Link>
     </section>

@@ -36,7 +36,7 @@ export function Checks() {
       name="checks"
       title="Shown, failed, or not shown and why"
       open={ticket.checks.length > 0}
-      className="!gap-0"
+      className="!gap-0 !pt-0"
     >
       <ol>
         {checksFor(ticket.loader).map((kind) => (

@@ -69,7 +69,7 @@ export function Remedies({
       name="remedies"
       title="Instead of a new belt"
       open={recommendation.nothingFits || ticket.handBack.provisional !== ''}
-      className="!gap-0"
+      className="!gap-0 !pt-0"
     >
       <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2">
         <span>The owner’s wish</span>

@@ -27,7 +27,7 @@ export function RulesOfThumb({
     return found && inHundred(found.works);
   };
   return (
-    <Folded name="rulesOfThumb" title="What the rules of thumb would buy" className="!gap-0">
+    <Folded name="rulesOfThumb" title="What the rules of thumb would buy" className="!gap-0 !pt-0">
       <p className="py-1 text-sm text-soft">
         How often each is right, over many drives:{' '}
         <Link className="underline" to="/why">
