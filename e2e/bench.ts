@@ -35,7 +35,7 @@ export const waits = (page: Page) => page.getByRole('contentinfo').locator('butt
 /** Opens a ticket from the Bench, with a reading where one is given. */
 export async function openTicket(page: Page, machine: string, line?: string): Promise<void> {
   await page.goto('/');
-  if (line) await page.getByLabel(/As you would say it/).fill(line);
+  if (line) await page.locator('#line').fill(line);
   await page.getByLabel('What is on the bench?').fill(machine);
   await page.getByRole('button', { name: /^(Keep it as a ticket|Swap the belt)$/ }).click();
   // The Bench names the newest ticket too; the ticket itself is open once its stations stand.
