@@ -43,7 +43,11 @@ export function Ranked({
   const alone = shapeOf(view.drive.oldShape).seat === 'wide';
   const { ranking, status } = recommendation;
   return (
-    <Folded name="ranked" title={`Best of ${ranking.candidates.length} belts, by their chance`} className="!gap-0 !pt-0">
+    <Folded
+      name="ranked"
+      title={`Best of ${ranking.candidates.length} belts, by their chance`}
+      className="!gap-0 !pt-0"
+    >
       {!alone && (
         <div className="flex flex-wrap items-center justify-between gap-2 py-2">
           <span className="text-[15px]">To be had here</span>
