@@ -242,7 +242,7 @@ test('by touch, by a picture, mirrored on the other deck, and a screw booked in 
 }) => {
   await toStrip(page, 'Pennerley T9 booth deck');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'twin tray' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'twin tray');
   await page.keyboard.press('Alt+3');
   await page.getByText('By touch, or by a picture').click();
   await page.getByRole('button', { name: '3 screws', exact: true }).click();
