@@ -19,7 +19,7 @@ test('a slot loader with its link off, unequal rollers: told, and Find hears of 
 }) => {
   await openTicket(page, 'Sallowfield S1 slot player');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'slot, rollers' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'slot, rollers');
   // Its own Measure: rollers first, no belt asked for.
   await page.keyboard.press('Alt+5');
   const rollers = page.getByRole('region', { name: 'Rollers' });
@@ -116,7 +116,7 @@ test('an unknown gear, from outside, span and mate to an outline that meshes, as
 test('a mode gear homed by hand with a disc in custody; not home, it is named at Hand back', async ({ page }) => {
   await openTicket(page, 'Sallowfield S1 slot player');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'slot, rollers' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'slot, rollers');
   await page.getByRole('button', { name: 'A disc was found' }).click();
   await toTrain(page);
   await page.getByText('Mode gear: where the mechanism believes it is').click();

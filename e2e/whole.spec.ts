@@ -1,3 +1,4 @@
+import { pick } from './pick';
 import type { Page } from '@playwright/test';
 import { expect, kept, measureBoothDeck, openTicket, take, test } from './bench';
 import { say } from './saying';
@@ -185,7 +186,7 @@ test('a twin deck', async ({ page }) => {
 test('a slot player’s link', async ({ page }) => {
   await openTicket(page, 'Sallowfield S1 slot player');
   await page.keyboard.press('Alt+1');
-  await page.getByRole('radio', { name: 'slot, rollers' }).click();
+  await pick(page.getByRole('combobox', { name: 'Kind of loader' }), 'slot, rollers');
   await say(page, 'lid, 4 ph1', 'link had come off its pin');
   await cleaned(page, 'rollers alcohol tacky');
   await page.keyboard.press('Alt+8');
