@@ -121,7 +121,7 @@ export function CycleLog({
         </label>
       </div>
       <Fold
-        title={`Conditions, kept until changed: ${setting.conditions.length > 0 ? setting.conditions.join(', ') : 'none'}`}
+        title={`Conditions, kept until changed: ${setting.conditions.length > 0 ? `${setting.conditions.length} set` : 'none'}`}
         open={
           counted.some(({ result }) => result !== 'good') || setting.conditions.length > 0 || isUnfolded('conditions')
         }
