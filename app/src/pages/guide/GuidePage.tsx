@@ -2,6 +2,7 @@ import Markdown, { type Components } from 'react-markdown';
 import remarkGfm from 'remark-gfm';
 import { Link, NavLink, useParams } from 'react-router';
 import { cx } from '../../parts/ui/cx';
+import { useTitle } from '../../parts/ui/title';
 import { GUIDE_PAGES, guideLink, guidePicture } from './pages';
 
 const LOOK: Components = {
@@ -53,6 +54,7 @@ export function GuidePage() {
   );
   const shown = GUIDE_PAGES[at];
   const next = GUIDE_PAGES[at + 1];
+  useTitle(`Guide: ${shown?.title ?? ''}`);
   return (
     <div className="grid grow grid-cols-1 lg:grid-cols-[250px_minmax(0,1fr)]">
       <nav aria-label="Guide" className="border-hair px-3 py-4 max-lg:border-b lg:border-r">
