@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { ensureBuilt, ensurePackages, root } from './setup.mjs';
 import { launch, serve } from './stage.mjs';
 
-/* npm run screenshots: one current picture a main view, from the demo's data, into docs/screenshots. */
+/* npm run screenshots: one current picture a main view, from the demo's data, into docs/screenshots; `-- bench` some of them. */
 ensurePackages();
 const { ensureChromium } = await import('./chromium.mjs');
 if (!ensureChromium()) process.exit(1);
@@ -10,7 +10,7 @@ ensureBuilt();
 
 const PORT = 4830;
 const SHOTS = [
-  { file: 'bench', path: '/' },
+  { file: 'bench', path: '/', line: '66.4 square 1.2', wait: 3000 },
   { file: 'measure', path: '/t/demo-0147/measure' },
   { file: 'size', path: '/t/demo-0147/size' },
   { file: 'size-dark', path: '/t/demo-0147/size', dark: true },
@@ -34,7 +34,9 @@ const SHOTS = [
 
 const { url, stop } = await serve(PORT, '--demo');
 const browser = await launch();
-for (const { file, path, width = 1280, height = 800, dark, print, open = [], wait = 500 } of SHOTS) {
+const only = process.argv.slice(2);
+for (const { file, path, width = 1280, height = 800, dark, print, open = [], line, wait = 500 } of SHOTS) {
+  if (only.length > 0 && !only.includes(file)) continue;
   const page = await browser.newPage({
     viewport: { width, height },
     reducedMotion: 'reduce',
@@ -46,9 +48,10 @@ for (const { file, path, width = 1280, height = 800, dark, print, open = [], wai
   await page.getByRole('main').getByRole('heading').first().waitFor();
   await page
     .getByRole('main')
-    .getByText(/one moment/i)
+    .getByText(/one moment|being worked out|the finer one follows/i)
     .first()
     .waitFor({ state: 'detached' });
+  if (line) await page.locator('#line').fill(line);
   for (const fold of open) await page.getByText(fold, { exact: true }).click();
   if (open.length > 0) await page.evaluate(() => scrollTo(0, 0));
   await page.waitForTimeout(wait);
