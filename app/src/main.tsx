@@ -77,7 +77,7 @@ async function start(): Promise<void> {
   );
   // Here before anything can be said.
   void summariser();
-  if (path !== '/') await store.dispatch(loadBench());
+  if (path !== '/') await store.dispatch(loadBench(path === '/log'));
   // Every other page can do without it until whoever opened it is at work.
   if (!book) setTimeout(() => void store.dispatch(loadBook()), BOOK_AFTER_MS);
   void askToPersist();

@@ -5,21 +5,26 @@ import { journalTable, storeProblem } from './storage';
 import { tellTabs, withHolds } from './tabs';
 import { loadSummaries, removeTicket } from './tickets';
 
-/** Reads every ticket in short. */
-export const loadBench = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  try {
-    // The Log of a full bench shows its first screen before all is read.
-    if (getState().bench.status === 'loading' && window.location.pathname === '/log') {
-      const newest = await loadNewest();
-      if (newest.length > 0) dispatch(newestLoaded(newest));
+/**
+ * Reads every ticket in short.
+ *
+ * @param newestFirst the Log of a full bench shows its first screen before all is read
+ */
+export const loadBench =
+  (newestFirst = false): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    try {
+      if (newestFirst) {
+        const newest = await loadNewest();
+        if (newest.length > 0) dispatch(newestLoaded(newest));
+      }
+      if ((await journalTable.getItem('import')) !== null) await (await import('./oldJournal')).finishImport();
+      dispatch(summariesLoaded(await loadSummaries()));
+      keepNewest(getState().bench.summaries);
+    } catch (error) {
+      dispatch(summariesFailed(storeProblem(error)));
     }
-    if ((await journalTable.getItem('import')) !== null) await (await import('./oldJournal')).finishImport();
-    dispatch(summariesLoaded(await loadSummaries()));
-    keepNewest(getState().bench.summaries);
-  } catch (error) {
-    dispatch(summariesFailed(storeProblem(error)));
-  }
-};
+  };
 
 /** Takes a ticket off this bench for good. */
 export const removeFromBench =
