@@ -29,8 +29,10 @@ test('one bare figure is enough: what nobody looked at is said to be assumed, he
   const readings = page.getByRole('complementary', { name: 'Readings' });
   await expect(readings.getByLabel('Belt section', { exact: true })).toHaveValue('1.52');
   await expect(readings).toContainText('section, by likeness');
-  // A section that is measured takes its place.
+  // No paper is surer than that.
   await kept(page);
+  await moveTo(page, new URL(page.url()).pathname.replace('/swap', '/slip'));
+  await expect(page.getByRole('article', { name: 'Slip' })).toContainText('Not measured: taken by likeness.');
   await moveTo(page, '/');
   await expect(page.getByRole('heading', { name: /^Swap the belt: booth deck/ })).toBeVisible();
   await page.getByRole('link', { name: 'Carry on' }).click();

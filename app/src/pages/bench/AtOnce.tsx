@@ -61,14 +61,14 @@ export default function AtOnce({ readingsOf }: { readonly readingsOf: (driveId: 
 
 /** What the answer takes for granted, in words: nothing assumed is hidden. */
 function assumedIn(view: DriveView, inferred: boolean): string {
-  const section = view.drive.readings.find(({ measurand }) => measurand === 'section')?.method;
+  const { sectionUnmeasured } = view.facts;
   const rests = inferred
     ? 'From the old belt alone: pulleys, motor and tray'
     : view.facts.drive
       ? 'From pulleys and distance: motor and tray'
       : 'From the path alone: pulleys, motor and tray';
-  if (section === 'sectionAsUsual') return `${rests} as they usually are, and its section too.`;
-  return `${rests} as they usually are${section === 'sectionAsThickAs' ? ', its section by likeness' : ''}.`;
+  if (sectionUnmeasured === 'as usual') return `${rests} as they usually are, and its section too.`;
+  return `${rests} as they usually are${sectionUnmeasured ? `, its section ${sectionUnmeasured}` : ''}.`;
 }
 
 /** How many other belts are named beside the first. */

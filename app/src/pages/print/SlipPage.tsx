@@ -159,6 +159,11 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
         <dt className="text-soft">Section</dt>
         <dd>
           {shapeOf(belt.shape).inShop}, {sectionWords(belt, unit)}
+          {!decided && view.facts.sectionUnmeasured && (
+            <strong className="block">
+              Not measured: taken {view.facts.sectionUnmeasured}. Hold the old belt beside it before buying.
+            </strong>
+          )}
         </dd>
         <dt className="text-soft">Here</dt>
         <dd>{chance(belt)}</dd>

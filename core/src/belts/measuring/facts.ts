@@ -36,6 +36,8 @@ export interface ReadingResult {
 export interface DriveFacts {
   readonly results: readonly ReadingResult[];
   readonly section?: Combined;
+  /** Why the section is no measurement, where nobody took one; every page and paper that names it says so. */
+  readonly sectionUnmeasured?: 'by likeness' | 'as usual';
   /** Width of a flat belt. */
   readonly width?: Combined;
   /** The groove where the belt lay, at its bottom; and the section that such a groove is made for. */
@@ -186,6 +188,14 @@ function byHandOf(list: readonly Reading[]): readonly Reading[] {
   return byHand.length > 0 ? byHand : list;
 }
 
+/** Likeness goes before usage: somebody looked. */
+function unmeasured(sections: readonly Reading[]): Pick<DriveFacts, 'sectionUnmeasured'> {
+  const methods = sections.map(({ method }) => findMethod(method));
+  if (methods.length === 0 || methods.some((method) => !method?.nominal)) return {};
+  const looked = methods.some((method) => method?.id === 'sectionAsThickAs');
+  return { sectionUnmeasured: looked ? 'by likeness' : 'as usual' };
+}
+
 /**
  * Puts a drive's readings together: like with like, never the old belt with the path, which are different things.
  * Readings whose section is not measured yet say so and wait.
@@ -302,6 +312,7 @@ export function driveFacts(readings: readonly Reading[], setting: DriveSetting):
   const stallPullAtLeastN = atLeast('stallPull');
 
   return {
+    ...unmeasured(measured),
     results: readings.map((reading) => {
       const read = reads.get(reading.id);
       const problem = problems.get(reading.id);

@@ -483,6 +483,10 @@ describe('a section that was not measured', () => {
     expect(driveFacts([usual], setting).section).toMatchObject({ value: 1.2, std: 0.25 });
     const both = driveFacts([usual, jaws], setting);
     expect(both.section).toEqual(driveFacts([jaws], setting).section);
+    expect(both.sectionUnmeasured).toBeUndefined();
+    expect(driveFacts([usual], setting).sectionUnmeasured).toBe('as usual');
+    const like = take('section', 'sectionAsThickAs', 1.52);
+    expect(driveFacts([usual, like], setting).sectionUnmeasured).toBe('by likeness');
     expect(both.results.map(({ odd }) => odd)).toEqual([false, false]);
   });
 });
