@@ -1,6 +1,7 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
-import { joinWalk, walkOn } from '../../parts/keys/walk';
+import { useWalkStop } from '../../parts/keys/useWalkStop';
+import { walkOn } from '../../parts/keys/walk';
 import { Input } from '../../parts/ui/Input';
 import type { FirstFigures, PulleyField } from './useFirstFigures';
 
@@ -11,23 +12,8 @@ const NAMES: Readonly<Record<PulleyField, readonly [label: string, sign: string]
 };
 
 function Dimension({ figures, field }: { readonly figures: FirstFigures; readonly field: PulleyField }) {
-  const ref = useRef<HTMLInputElement>(null);
   const { typePulley, pulleyTexts } = figures;
-  const latest = useRef(typePulley);
-  useEffect(() => {
-    latest.current = typePulley;
-  });
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return undefined;
-    return joinWalk({
-      element,
-      take(text) {
-        latest.current(field, text);
-        return true;
-      },
-    });
-  }, [field]);
+  const ref = useWalkStop((text) => typePulley(field, text));
   const [label, sign] = NAMES[field];
   return (
     <div className="flex h-11 items-center justify-center gap-1">

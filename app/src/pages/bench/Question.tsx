@@ -1,9 +1,9 @@
-import { lazy, Suspense, useEffect, useLayoutEffect, useRef } from 'react';
+import { lazy, Suspense, useLayoutEffect } from 'react';
 import { accountOfReading } from '@loose-pulley/core/belts/readingLine';
 import { THICK_AS } from '@loose-pulley/core/belts/measuring';
 import { formatInchFraction, formatLength, formatSpread } from '@loose-pulley/core/base/units';
 import { endEarly } from '../../state/persistence/early';
-import { joinWalk } from '../../parts/keys/walk';
+import { useWalkStop } from '../../parts/keys/useWalkStop';
 import { TakenNote } from '../../parts/measuring/useTaken';
 import { WordsTaken } from '../../parts/typed/WordsTaken';
 import { Button } from '../../parts/ui/Button';
@@ -88,19 +88,8 @@ function LineField({
   readonly onMachine: (words: string) => void;
 }) {
   const { line, understood, way, unit } = figures;
-  const ref = useRef<HTMLInputElement>(null);
   const { setText } = line;
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return undefined;
-    return joinWalk({
-      element,
-      take(text) {
-        setText(text);
-        return true;
-      },
-    });
-  }, [setText]);
+  const ref = useWalkStop(setText);
   // Before anything else is drawn, with all that was typed until now.
   useLayoutEffect(() => {
     const early = endEarly();
