@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { DEMO_URL } from './browser';
-import { expect, test } from './bench';
+import { expect, moveTo, test } from './bench';
 import { pick } from './pick';
+import { hung } from './stocked';
 
 test.use({ baseURL: DEMO_URL });
 
@@ -44,11 +45,24 @@ test('how long remedies last is drawn with what is still out, and proposes a day
 });
 
 test('what to stock for a sum, with what one more would add, goes on the order', async ({ page }) => {
-  await page.goto('/log');
-  await page.getByText('What to stock').click();
-  await page.getByLabel('To spend, own money').fill('0');
   const stock = page.getByRole('button', { name: 'What to stock', exact: true }).last();
-  await stock.click();
+  const askedFor = async (sum: string): Promise<void> => {
+    await moveTo(page, '/log');
+    await page.getByText('What to stock').click();
+    await page.getByLabel('To spend, own money').fill(sum);
+    await stock.click();
+  };
+  // The drawer holds what this bench meets: nothing is bought for its own sake.
+  await page.goto('/drawer');
+  await askedFor('10');
+  await expect(page.getByText('For that sum nothing more would serve.')).toBeVisible();
+
+  // Without the last of one of them, it is worth its money.
+  await moveTo(page, '/drawer');
+  await hung(page, '1.5 × 152.0, 4 in the drawer').click();
+  await page.getByLabel('In the drawer, pieces').fill('0');
+  await expect(hung(page, '1.5 × 152.0, none in the drawer')).toBeVisible();
+  await askedFor('0');
   await expect(page.getByText('For that sum nothing more would serve.')).toBeVisible();
   await expect(page.getByText(/^One more, .* would add .* jobs a year for/)).toBeVisible();
   await page.getByLabel('To spend, own money').fill('10');

@@ -37,21 +37,22 @@ async function start(): Promise<void> {
   const { store, services } = makeStore();
   const path = window.location.pathname;
   const id = /^\/t\/([^/]+)/.exec(path)?.[1];
+  // Planted once for all that ask: two at a time would stand in each other's way.
+  const planting = isDemo ? plantDemo().catch(() => false) : Promise.resolve(false);
   const ticket = async (): Promise<void> => {
-    const planting = isDemo ? plantDemo().catch(() => false) : Promise.resolve(false);
     if (id) await store.dispatch(openTicket(id));
     // On the demo's first day its tickets come only now.
     if ((await planting) && id) await store.dispatch(openTicket(id));
   };
   // The ticket is read while its page is fetched. On the Bench what was seen last stays until all is known.
   const bench = async (): Promise<void> => {
-    if (isDemo) await plantDemo().catch(() => false);
+    await planting;
     const loaded = store.dispatch(loadBench());
     await (showsFront() ? loaded : Promise.race([loaded, new Promise((done) => setTimeout(done, BENCH_WAIT_MS))]));
   };
   // A page of the bench book is drawn with it in one go.
   const bookOf = async (): Promise<void> => {
-    if (isDemo) await plantDemo().catch(() => false);
+    await planting;
     await store.dispatch(loadBook());
   };
   const book = ofBook(path) || CHOOSES.test(path) ? bookOf() : null;

@@ -33,6 +33,7 @@ const Lasting = lazy(async () => ({ default: (await import('./Lasting')).Lasting
 const Stock = lazy(async () => ({ default: (await import('./Stock')).Stock }));
 const KeepingBook = lazy(async () => ({ default: (await import('../../parts/book/KeepingBook')).KeepingBook }));
 const NOBODY: ReadonlySet<string> = new Set();
+const COUNTING = 'Counting the tickets…';
 const FOLD = 'border-t border-ink';
 
 /** Every ticket ever, found by typing; and the archive's way in and out. */
@@ -106,13 +107,13 @@ export function LogPage() {
           <Narrow filter={filter} onFilter={setFilter} />
         </Fold>
         <p aria-live="polite" className="my-3 text-soft">
-          {loading ? 'Counting the tickets…' : `${found.length} of ${summaries.length} tickets`}
+          {loading ? COUNTING : `${found.length} of ${summaries.length} tickets`}
         </p>
         <Fold title="Totals" className={FOLD}>
-          <Totals shown={found} all={summaries} />
+          {loading ? COUNTING : <Totals shown={found} all={summaries} />}
         </Fold>
         <Fold title="How long remedies last" className={FOLD}>
-          <Lasting all={summaries} />
+          {loading ? COUNTING : <Lasting all={summaries} />}
         </Fold>
         <Fold title="What to stock" className={FOLD}>
           <Stock all={summaries} />
@@ -133,7 +134,9 @@ export function LogPage() {
             One file: every ticket with its history and pictures, the bench book, the settings and the bench’s own
             tables. Keep it away from this machine; another computer takes it in below.
           </p>
-          <Button onClick={() => void exportAll()}>Save a copy of everything</Button>
+          <Button disabled={loading} onClick={() => void exportAll()}>
+            Save a copy of everything
+          </Button>
           <p className="mt-2 text-soft">{copyWords(copiedAt, summaries)}</p>
           <p aria-live="polite" className="mt-2">
             {packing}

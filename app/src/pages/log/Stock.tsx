@@ -17,6 +17,8 @@ export function Stock({ all }: { readonly all: readonly TicketSummary[] }) {
   const unit = useUnit();
   const items = useAppSelector(selectItems);
   const orders = useAppSelector(selectOrders);
+  // Counted over a part of the bench it would be the answer to another question.
+  const read = useAppSelector(({ bench, book }) => bench.status !== 'loading' && book.status !== 'loading');
   const [budget, setBudget] = useState<number | null>(20);
   const [asked, setAsked] = useState<RestockQuestion | null>(null);
   const [found, setFound] = useState<Cover | null>(null);
@@ -73,13 +75,13 @@ export function Stock({ all }: { readonly all: readonly TicketSummary[] }) {
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <NumberLine label="To spend" unit="own money" max={100_000} value={budget} onNumber={setBudget} />
-        <Button look="strong" disabled={budget === null} onClick={begin}>
+        <Button look="strong" disabled={budget === null || !read} onClick={begin}>
           What to stock
         </Button>
         {said === 'Working it out…' && <Button onClick={cancel}>Stop</Button>}
       </div>
       <p role="status" className="empty:hidden">
-        {said}
+        {read ? said : 'Reading the bench…'}
       </p>
       {asked && found && (
         <>
