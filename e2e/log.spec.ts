@@ -48,7 +48,9 @@ test('what to stock for a sum, with what one more would add, goes on the order',
   const stock = page.getByRole('button', { name: 'What to stock', exact: true }).last();
   const askedFor = async (sum: string): Promise<void> => {
     await moveTo(page, '/log');
-    await page.getByText('What to stock').click();
+    // Once opened by hand it is open again.
+    const fold = page.getByRole('button', { name: 'What to stock', exact: true }).first();
+    if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
     await page.getByLabel('To spend, own money').fill(sum);
     await stock.click();
   };

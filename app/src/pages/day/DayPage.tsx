@@ -96,10 +96,14 @@ export function DayPage() {
           keys, and it stays there; press it for its ticket.
         </p>
         <SetByHand plan={plan} jobs={jobs} nowMs={nowMs} />
-        <Fold title="How long things take" className="mt-6 border-t border-ink">
+        <Fold name="day: how long things take" title="How long things take" className="mt-6 border-t border-ink">
           <HowLong jobs={jobs} durations={durations} minutes={state.minutes} />
         </Fold>
-        <Fold title="Opening hours, benches and drying places" className="border-t border-ink">
+        <Fold
+          name="day: opening hours, benches and drying places"
+          title="Opening hours, benches and drying places"
+          className="border-t border-ink"
+        >
           <Bench state={state} />
         </Fold>
       </div>

@@ -47,7 +47,7 @@ export function HangingThere({ items, name, pickedId, onPick }: Props & { readon
 /** The drawer as a list. */
 export function AsList({ items, name, onPick }: Props) {
   return (
-    <Fold title="As a list" className="mt-3 border-t border-ink">
+    <Fold name="drawer: as a list" title="As a list" className="mt-3 border-t border-ink">
       <LongList as="ul" items={items} keyOf={({ id }) => id} usualPx={45} label="Sizes in the drawer">
         {(one) => (
           <button

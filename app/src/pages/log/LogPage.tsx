@@ -103,22 +103,22 @@ export function LogPage() {
             className="text-lg text-ink"
           />
         </label>
-        <Fold title="Filter" className="mt-2">
+        <Fold name="log: filter" title="Filter" className="mt-2">
           <Narrow filter={filter} onFilter={setFilter} />
         </Fold>
         <p aria-live="polite" className="my-3 text-soft">
           {loading ? COUNTING : `${found.length} of ${summaries.length} tickets`}
         </p>
-        <Fold title="Totals" className={FOLD}>
+        <Fold name="log: totals" title="Totals" className={FOLD}>
           {loading ? COUNTING : <Totals shown={found} all={summaries} />}
         </Fold>
-        <Fold title="How long remedies last" className={FOLD}>
+        <Fold name="log: how long remedies last" title="How long remedies last" className={FOLD}>
           {loading ? COUNTING : <Lasting all={summaries} />}
         </Fold>
-        <Fold title="What to stock" className={FOLD}>
+        <Fold name="log: what to stock" title="What to stock" className={FOLD}>
           <Stock all={summaries} />
         </Fold>
-        <Fold title="Table and CSV" className={FOLD}>
+        <Fold name="log: table and csv" title="Table and CSV" className={FOLD}>
           <Columns shown={found} columns={columns} onColumns={setColumns} />
         </Fold>
         <LongList as="ul" items={found} keyOf={({ id }) => id} usualPx={62} className="border-t border-ink">
@@ -142,7 +142,7 @@ export function LogPage() {
             {packing}
           </p>
         </section>
-        <Fold title="Bench book: drawer, orders, day">
+        <Fold name="log: bench book: drawer, orders, day" title="Bench book: drawer, orders, day">
           <KeepingBook />
         </Fold>
         <ImportFiles />

@@ -4,7 +4,7 @@ import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { handBackSentences, type Sentence } from '@loose-pulley/core/views/handBack';
 import { useRef } from 'react';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { findMethod, figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
+import { figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
 import {
   chanceOf,
   judgedFitted,
@@ -42,7 +42,7 @@ import {
 import {
   COMPLAINT_STATE_NAMES,
   FITTED_BECAUSE_NAMES,
-  MEASURAND_NAMES,
+  readingName,
   OLD_STATE_NAMES,
   SOUND_NAMES,
   STATION_NAMES,
@@ -270,8 +270,7 @@ function DriveOnPaper({
           {facts.results.map(({ reading, read, problem, odd }) => (
             <tr key={reading.id} className="border-b border-hair align-top">
               <td className="py-0.5 pr-3">
-                {MEASURAND_NAMES[reading.measurand]}
-                <span className="text-soft">, {findMethod(reading.method)?.label}</span>
+                {readingName(reading)}
               </td>
               <td className="py-0.5 pr-3 text-right whitespace-nowrap">
                 {figure(reading.measurand, reading.amount, unit)} {figureUnit(reading.measurand, unit)}

@@ -83,11 +83,15 @@ export function TrainPage() {
         )}
         {figures && <Figures />}
         {has.tray && <Square />}
-        <Fold title="Mode gear: where the mechanism believes it is" open={train.mode.states.length > 0}>
+        <Fold
+          name="train: mode gear: where the mechanism believes it is"
+          title="Mode gear: where the mechanism believes it is"
+          open={train.mode.states.length > 0}
+        >
           <ModePanel />
         </Fold>
         {!has.rollers && (
-          <Fold title="Rollers and link" open={train.rollers.list.length > 0}>
+          <Fold name="train: rollers and link" title="Rollers and link" open={train.rollers.list.length > 0}>
             <RollersPanel />
           </Fold>
         )}

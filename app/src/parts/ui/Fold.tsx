@@ -1,9 +1,11 @@
 import { Suspense, useState, type ReactNode } from 'react';
 import * as Radix from '@radix-ui/react-collapsible';
+import { isUnfoldedByHand, keepUnfolded } from '../../state/persistence/unfolded';
 import { cx } from './cx';
 
 /** Something folded away, made only once it is opened: what is never looked at is never fetched. */
 export function Fold({
+  name,
   title,
   open = false,
   className = '',
@@ -11,6 +13,8 @@ export function Fold({
   onOpen,
   children,
 }: {
+  /** Which fold it is: one that has a name stays open once a hand has opened it. */
+  readonly name?: string;
   readonly title: ReactNode;
   /** Unfolded from the outset, and again where that becomes so. */
   readonly open?: boolean;
@@ -19,7 +23,7 @@ export function Fold({
   readonly onOpen?: (open: boolean) => void;
   readonly children: ReactNode;
 }) {
-  const [state, setState] = useState({ shown: open, asked: open });
+  const [state, setState] = useState({ shown: open || (name !== undefined && isUnfoldedByHand(name)), asked: open });
   // What is asked for anew counts; what the hand did since counts until then.
   if (state.asked !== open) setState({ shown: open, asked: open });
   const { shown } = state;
@@ -29,6 +33,7 @@ export function Fold({
       className={className}
       onOpenChange={(next) => {
         setState({ shown: next, asked: open });
+        if (name !== undefined) keepUnfolded(name, next);
         onOpen?.(next);
       }}
     >

@@ -20,6 +20,8 @@ function write(names: readonly string[]): void {
   }
 }
 
+/** Whether a hand has opened just this one: heavy ones do not open with all. */
+export const isUnfoldedByHand = (name: string): boolean => read().includes(name);
 export const isUnfolded = (name: string): boolean => read().some((one) => one === ALL || one === name);
 
 /** Keeps what a hand did with one fold. Where all were open, folding one says no longer so of all. */

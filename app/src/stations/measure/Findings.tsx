@@ -1,6 +1,6 @@
 import { seatedRadiusMm } from '@loose-pulley/core/physics/drive';
 import { oldBeltFinding } from '@loose-pulley/core/belts/sizing';
-import { findMethod, type PathConflict } from '@loose-pulley/core/belts/measuring';
+import { type PathConflict } from '@loose-pulley/core/belts/measuring';
 import {
   formatInchFraction,
   formatLength,
@@ -11,7 +11,7 @@ import {
 import { lazy, Suspense } from 'react';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useUnit } from '../../state/store/hooks';
-import { MEASURAND_NAMES } from '@loose-pulley/core/record/stations';
+import { readingName } from '@loose-pulley/core/record/stations';
 
 const Conflicts = lazy(() => import('../../parts/measuring/Conflicts'));
 
@@ -100,7 +100,7 @@ export function Findings() {
             {lengths.map(({ reading, read, odd }) => (
               <tr key={reading.id} className="border-b border-hair align-top">
                 <td className="py-1.5 pr-3">
-                  {MEASURAND_NAMES[reading.measurand]}, {findMethod(reading.method)?.label}
+                  {readingName(reading)}
                   {odd && <span className="text-live"> · odd one out</span>}
                 </td>
                 <td className="py-1.5 pr-3">

@@ -160,14 +160,19 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
       <div className="grid grid-cols-1 content-start gap-8 bg-sheet px-5 pt-2 pb-8 lg:col-start-1">
         <Tries drive={drive} facts={facts} unit={unit} canWrite={canWrite} situation={situation} />
         {picked && (
-          <Fold title="What if: drag and see" className={HEAD}>
+          <Fold name="size: what if: drag and see" title="What if: drag and see" className={HEAD}>
             <WhatIf key={picked.catalogueBelt.id} situation={situation} picked={picked} unit={unit} />
           </Fold>
         )}
         <RulesOfThumb rulesOfThumb={sizing.rulesOfThumb} belts={answer?.belts} unit={unit} onPick={onPick} />
         <Remedies recommendation={recommendation} view={view} canWrite={canWrite} />
         <Ranked recommendation={recommendation} unit={unit} pickedId={picked?.catalogueBelt.id} onPick={onPick} />
-        <Fold title="Where speed matters" className={HEAD} open={drive.speed !== null || isTurned(situation.driven)}>
+        <Fold
+          name="size: where speed matters"
+          title="Where speed matters"
+          className={HEAD}
+          open={drive.speed !== null || isTurned(situation.driven)}
+        >
           <SpeedPanel
             drive={drive}
             situation={situation}

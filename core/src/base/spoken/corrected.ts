@@ -1,6 +1,6 @@
 /** Where a bench takes back what it has just said, and says it anew. */
 const CORRECTS =
-  /[,.]? ?\b(?:scratch that|correction|make that|i mean|sorry(?=,| \w+ (?:pulley|screw|clip|gear|belt|plug))|no(?=,)|wait(?=,)|actually(?=,? \d)|no(?= \d+ \w))[,:]? /i;
+  /[,.]? ?\b(?:scratch that|correction|make that|i mean|sorry(?=,| \w+ (?:pulley|screw|clip|gear|belt|plug))|no(?=,)|wait(?=,)|actually(?=,? \d)|no(?= \d+ \w)|(?<=(?<![\w.,])\d+(?:[.,]\d+)?(?: (?:mm|cm|in))?[,.]? )no(?= \d[\d.,]*(?: (?:mm|cm|in))?$))[,:]? /i;
 /** A number in words or figures. */
 const COUNTED = /\b(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b/i;
 

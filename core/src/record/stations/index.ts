@@ -27,7 +27,7 @@ export * from './train/schema';
 export * from './drives/schema';
 export { newDrive } from './drives/newDrive';
 export * from './measure/schema';
-export { MEASURAND_NAMES, OLD_STATE_NAMES } from './measure/words';
+export { MEASURAND_NAMES, OLD_STATE_NAMES, readingName } from './measure/words';
 export * from './size/schema';
 export { FITTED_BECAUSE_NAMES, VERDICT_NAMES } from './size/words';
 export * from './rebuild/schema';

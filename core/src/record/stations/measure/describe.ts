@@ -1,8 +1,8 @@
-import { findMethod, isForce } from '../../../belts/measuring';
+import { isForce } from '../../../belts/measuring';
 import { formatEntered, formatNewton } from '../../../base/units';
 import { namedFields, type Descriptions, type EventPlace } from '../module';
 import type { measureEvents } from './schema';
-import { MEASURAND_NAMES } from './words';
+import { readingName } from './words';
 
 const place = ({ driveId }: { readonly driveId: string }): EventPlace => ({ station: 'measure', driveId });
 const SETTINGS = {
@@ -31,10 +31,10 @@ export const measureDescriptions: Descriptions<typeof measureEvents> = {
   },
   driveRemoved: { says: () => 'a drive removed', place },
   readingTaken: {
-    says: ({ reading: { measurand, method, amount } }, { unit }) => {
+    says: ({ reading }, { unit }) => {
+      const { measurand, amount } = reading;
       const figure = isForce(measurand) ? formatNewton(amount) : `${formatEntered(amount, unit)} ${unit}`;
-      const how = findMethod(method)?.label ?? method;
-      return how === 'section' ? `belt section ${figure}` : `${MEASURAND_NAMES[measurand]}, ${how} ${figure}`;
+      return `${readingName(reading)} ${figure}`;
     },
     place,
   },

@@ -1,5 +1,5 @@
 import type { OldState } from '../../../physics/drive';
-import type { Measurand } from '../../../belts/measuring';
+import { findMethod, type Measurand, type Reading } from '../../../belts/measuring';
 
 export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   section: 'belt section',
@@ -15,6 +15,17 @@ export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
   trayPull: 'tray pull',
   stallPull: 'tray held back',
 };
+
+/**
+ * What was measured and how, nothing said twice.
+ *
+ * @example readingName(reading) // 'belt section, as usual'; 'belt width'; 'old belt, doubled flat'
+ */
+export function readingName({ measurand, method }: Pick<Reading, 'measurand' | 'method'>): string {
+  const name = MEASURAND_NAMES[measurand];
+  const ways = (findMethod(method)?.label ?? method).split(', ').filter((way) => way !== '' && !name.endsWith(way));
+  return [name, ...ways].join(', ');
+}
 
 /** How the old belt was found. */
 export const OLD_STATE_NAMES: Readonly<Record<OldState, string>> = {
