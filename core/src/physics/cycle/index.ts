@@ -1,0 +1,20 @@
+export { cycle, SLIPS_FROM_MM, STEP_S, type RunOptions } from './cycle';
+export { checkCycle } from './check';
+export { greaseAt } from './resistance';
+export {
+  CYCLE_OUTCOMES,
+  type Cycle,
+  type CycleBelt,
+  type CycleConditions,
+  type CycleController,
+  type CycleEvent,
+  type CycleMachine,
+  type CycleMotor,
+  type CycleOutcome,
+  type CycleSpin,
+  type CycleSwitch,
+  type CycleTrace,
+  type CycleTravel,
+  type EnergyBalance,
+  type Place,
+} from './types';
