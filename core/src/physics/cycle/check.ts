@@ -13,7 +13,7 @@ const TINY = 1e-6;
  * Why a machine cannot be run, by the name of the figure that cannot be.
  *
  * @returns '' where it can
- * @example checkCycle({ ...machine, motor: { ...machine.motor, rotorGcm2: 0 } }, conditions) // 'Read 0 for the motor’s inertia, g·cm². Allowed: …'
+ * For instance checkCycle({ ...machine, motor: { ...machine.motor, rotorGcm2: 0 } }, conditions): Read 0 for the motor’s inertia
  */
 export function checkCycle({ motor, belts, load, controller, endSwitch }: CycleMachine, on: CycleConditions): string {
   const all = [

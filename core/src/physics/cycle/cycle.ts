@@ -88,7 +88,7 @@ interface Sliding {
  * Sources: MODEL.md §6. What is drawn from memory there is said where it stands.
  *
  * @returns the trace, its events, what it came to and where the power went; refused by the name of a figure that cannot be
- * @example cycle(machine, conditions).value.outcome // 'opens'
+ * For instance cycle(machine, conditions).value.outcome: opens
  */
 export function cycle(machine: CycleMachine, on: CycleConditions, options: RunOptions = {}): Result<Cycle> {
   const problem = checkCycle(machine, on);

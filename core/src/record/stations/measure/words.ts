@@ -19,7 +19,7 @@ export const MEASURAND_NAMES: Readonly<Record<Measurand, string>> = {
 /**
  * What was measured and how, nothing said twice.
  *
- * @example readingName(reading) // 'belt section, as usual'; 'belt width'; 'old belt, doubled flat'
+ * @example readingName({ measurand: 'section', method: 'sectionAsUsual' }) // 'belt section, as usual'
  */
 export function readingName({ measurand, method }: Pick<Reading, 'measurand' | 'method'>): string {
   const name = MEASURAND_NAMES[measurand];
