@@ -26,6 +26,7 @@ module.exports = [
       rubber: { holds: 'modulus from hardness, pull of a strand' },
       drive: { holds: 'pulleys, seat, stretch, grip, loads, torque', uses: ['geometry', 'rubber'] },
       evaluation: { holds: 'whether a belt works: the one criterion', uses: ['drive', 'rubber'] },
+      cycle: { holds: 'a loading cycle in time: what moves, slips, stands' },
       speed: { holds: 'rpm with creep, strobe bars, pulses', uses: ['drive', 'rubber'] },
       gears: { holds: 'spur gears, what gear it is, outlines' },
       train: { holds: 'from motor to disc: ratios, travel, timing, rollers' },
@@ -40,6 +41,7 @@ module.exports = [
       readingLine: { holds: 'one typed reading, as it is said', uses: ['measuring'] },
       sizing: { holds: 'priors, requirements, thresholds, a belt judged', uses: ['catalogue', 'measuring'] },
       probability: { holds: 'samples, chances, verdicts, value of a reading', uses: ['catalogue', 'sizing'] },
+      cycling: { holds: 'machines that fit what is known, run through a cycle', uses: ['probability', 'sizing'] },
     },
   },
   {
@@ -77,6 +79,7 @@ module.exports = [
       clean: { holds: 'places, what holds back belt and power' },
       said: { holds: 'a typed line at whatever station: read once, done where it belongs', uses: ['clean', 'strip'] },
       evidence: { holds: 'what a ticket tells the adviser', uses: ['machine'] },
+      cycle: { holds: 'what a ticket knows of its cycle, and a cycle in words', uses: ['drive', 'evidence'] },
       handBack: { holds: 'what is open; the letter', uses: ['drive'] },
       knownBefore: { holds: 'what an earlier ticket knows' },
       remoteIntake: { holds: 'questions for an owner far away' },

@@ -1,0 +1,146 @@
+import { isTurned, type Driven } from '../../base/loaders';
+import { refuse, type Result, ok } from '../../base/units';
+import { bushShare } from '../../physics/drive';
+import type { CycleMachine, CycleTravel, Place } from '../../physics/cycle';
+import { evaluateBelt, wrapsOfPath, type DriveValues, type EvaluatedBelt } from '../../physics/evaluation';
+import { sectionAreaMm2 } from '../../physics/rubber';
+import type { Situation } from '../sizing';
+import type { CycleBeliefs } from './beliefs';
+
+/** What a ticket knows of a cycle beside its drive. */
+export interface CycleKnown {
+  /** How far what is moved goes; and the motor's speed under way, where it was told. */
+  readonly travelMm?: number | undefined;
+  readonly motorRpm?: number | undefined;
+  /** Where it was found to bind, to lift or to clamp. */
+  readonly places?: readonly Place[] | undefined;
+  /** The pull and the travel a turn that one machine was drawn with. */
+  readonly trayPullN?: number | undefined;
+  readonly travelPerTurnMm?: number | undefined;
+}
+
+/** How far each is moved until it is said. From memory of the trade, no source; a lift and a table shorter than a tray. */
+export const USUAL_TRAVEL_MM: Readonly<Record<Exclude<Driven, 'spindle'>, number>> = {
+  tray: 120,
+  drawer: 120,
+  lift: 30,
+  disc: 90,
+};
+/** Past its switch a tray has some more to go before it stands against its end. From memory, no source. */
+const BEYOND_MM = 2;
+const STOP = { stopNPerMm: 20, stopNsPerMm: 0.03 } as const;
+/** Of a large pulley of plastic, by the fourth power of its radius: 12 mm weigh some 1.2 g. From memory, no source. */
+const PULLEY_GCM2_AT_12MM = 0.8;
+/** A disc of 120 mm and what carries it. A disc's mass and size: ISO/IEC 10149; the hub from memory. */
+const DISC_GCM2 = 290;
+
+const RPM = (2 * Math.PI) / 60;
+
+/**
+ * A machine as its cycle sees it: what was measured, what was worked out, and the rest from beliefs.
+ *
+ * The belt's limit from rest is `evaluateBelt`'s own figure, and what moves the load at the motor is the drive's own need:
+ * where the cycle says otherwise than the sums at rest, it is the movement that makes the difference.
+ *
+ * @param belt that is on; undefined where the motor turns the train itself, or none is on
+ * @param beliefs and which of them is meant
+ * For instance machineOf(situation, bestValues(situation, 'square'), belt, bestBeliefs(), 0, {}).value.belts[0].limitN: as evaluateBelt’s
+ */
+export function machineOf(
+  situation: Pick<
+    Situation,
+    'drive' | 'driven' | 'priors' | 'demands' | 'oldSection' | 'travelPerTurnMm' | 'trayPullN'
+  >,
+  values: DriveValues,
+  belt: EvaluatedBelt,
+  beliefs: CycleBeliefs,
+  at: number,
+  known: CycleKnown,
+): Result<CycleMachine> {
+  const { drive, driven, demands, oldSection, priors } = situation;
+  const evaluated = evaluateBelt(drive, belt, values, demands, oldSection);
+  if (!evaluated) return refuse('No belt can run in a drive like that.');
+  const figure = (list: ArrayLike<number>): number => list[at] as number;
+  const { motorRadiusMm, drivenRadiusMm, strain, freshPullN, relaxedPullN, grip } = evaluated;
+  const stretch = 1 + strain;
+  const wraps = wrapsOfPath(values);
+  const centreMm = stretch * (belt.innerLengthMm + Math.PI * belt.thicknessMm);
+  const spanMm = Math.max(4, (centreMm - wraps[0] * motorRadiusMm - wraps[1] * drivenRadiusMm) / 2 / stretch);
+  const bush = (loadN: number): number => (freshPullN > 0 ? (loadN * relaxedPullN) / freshPullN : 0) * values.bushMm;
+  const drags = values.bushMm * bushShare([motorRadiusMm, drivenRadiusMm], wraps);
+  // What was read of the motor was read through a belt, whose bushes took their part.
+  const stallNmm = values.stallNmm + drags * values.heldThroughN;
+  const ratio = drivenRadiusMm / motorRadiusMm;
+  const { needNmm } = values;
+  // Where it runs, so much of its torque is taken.
+  const taken = Math.min(0.8, (needNmm + drags * freshPullN) / Math.max(stallNmm, 1e-6));
+  const freeRpm = (known.motorRpm ?? figure(beliefs.runningRpm)) / (1 - taken);
+  const pulleyGcm2 = PULLEY_GCM2_AT_12MM * (drivenRadiusMm / 12) ** 4;
+  const timeOutS = figure(beliefs.timeOutS);
+  const off = beliefs.shorted[at] === 1 ? 'shorted' : 'open';
+  const base = {
+    motor: { stallNmm, freeRpm, rotorGcm2: figure(beliefs.rotorGcm2), frictionNmm: 0 },
+    belts: [
+      {
+        name: 'belt',
+        stretch,
+        stiffnessN: (values.modulusMpa / 3) * sectionAreaMm2(belt) * (1 + 2 * stretch ** -3),
+        spansMm: [spanMm, spanMm] as const,
+        limitN: grip.beltPullN,
+        slidingShare: figure(beliefs.slidingShare),
+        driverRadiusMm: motorRadiusMm,
+        drivenRadiusMm,
+        driverBushNmm: bush(evaluated.motorLoadN),
+        drivenBushNmm: bush(evaluated.drivenLoadN),
+        drivenGcm2: pulleyGcm2,
+        eccentricMm: 0,
+      },
+    ],
+    controller: {
+      timeOutS,
+      then: driven === 'disc' || driven === 'tray' ? ('reverse' as const) : ('stop' as const),
+      off,
+    },
+  } satisfies Partial<CycleMachine>;
+  if (isTurned(driven)) {
+    const wantedRpm = demands.speed?.targetRpm ?? (freeRpm * (1 - taken)) / ratio;
+    return ok({
+      ...base,
+      load: {
+        kind: 'spin',
+        inertiaGcm2: DISC_GCM2,
+        dragNmm: needNmm * ratio,
+        wantedRpm,
+        tolerance: demands.speed?.tolerance ?? 0.05,
+      },
+      endSwitch: { atMm: 0, state: 'clean', dirtyWorks: 0.5 },
+    });
+  }
+  const travelPerTurnMm = known.travelPerTurnMm ?? situation.travelPerTurnMm?.value ?? priors.travelPerTurnMm.best;
+  const guideN =
+    known.trayPullN ?? situation.trayPullN?.value ?? pullAt(needNmm, travelPerTurnMm, priors.efficiency.best);
+  // The share of the work that arrives is what makes pull and need agree.
+  const efficiency = Math.min(1, (guideN * travelPerTurnMm) / (2 * Math.PI * needNmm));
+  const travelMm = known.travelMm ?? USUAL_TRAVEL_MM[driven];
+  const runningMmPerS = ((freeRpm * (1 - taken) * RPM) / (2 * Math.PI)) * travelPerTurnMm;
+  const travel: CycleTravel = {
+    kind: 'travel',
+    travelPerTurnMm: travelPerTurnMm * ratio,
+    efficiency,
+    massG: driven === 'disc' ? 40 : figure(beliefs.massG),
+    guideN,
+    restShare: figure(beliefs.restShare),
+    stribeckMmPerS: 8,
+    viscousNsPerMm: (figure(beliefs.greaseShare) * guideN) / Math.max(runningMmPerS, 1),
+    places: known.places ?? [],
+    travelMm,
+    stopAtMm: travelMm + BEYOND_MM,
+    ...STOP,
+    rollers: null,
+  };
+  return ok({ ...base, load: travel, endSwitch: { atMm: travelMm, state: 'clean', dirtyWorks: 0.5 } });
+}
+
+/** Pull at the tray that a torque at the motor is for. */
+const pullAt = (needNmm: number, travelPerTurnMm: number, efficiency: number): number =>
+  (2 * Math.PI * efficiency * needNmm) / travelPerTurnMm;
