@@ -269,9 +269,7 @@ function DriveOnPaper({
         <tbody>
           {facts.results.map(({ reading, read, problem, odd }) => (
             <tr key={reading.id} className="border-b border-hair align-top">
-              <td className="py-0.5 pr-3">
-                {readingName(reading)}
-              </td>
+              <td className="py-0.5 pr-3">{readingName(reading)}</td>
               <td className="py-0.5 pr-3 text-right whitespace-nowrap">
                 {figure(reading.measurand, reading.amount, unit)} {figureUnit(reading.measurand, unit)}
               </td>
