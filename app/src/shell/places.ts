@@ -96,6 +96,13 @@ export const PLACES: readonly Place[] = [
     name: 'The train',
     note: 'this ticket: gears, rollers, mode gear',
   },
+  {
+    path: 'cycle',
+    of: 'ticket',
+    source: 'pages/cycle/CyclePage',
+    name: 'A cycle, as it would run',
+    note: 'this ticket: why it slips, and what would help',
+  },
   { path: 'sheet', of: 'ticket', source: 'pages/print/SheetPage', name: 'Bench sheet', note: 'this ticket, to print' },
   {
     path: 'letter',

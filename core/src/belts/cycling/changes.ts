@@ -1,5 +1,6 @@
 import { nextInSeries, sameSection, type CatalogueBelt } from '../catalogue';
 import type { CycleConditions } from '../../physics/cycle';
+import type { EvaluatedBelt } from '../../physics/evaluation';
 import { beltLabel } from '../../base/shapes';
 import type { LengthUnit } from '../../base/units';
 import type { Played } from './play';
@@ -28,7 +29,7 @@ const COLD_C = 16;
  * For instance changesFor(belt, ROOM, CATALOGUE, { clean: false, rollers: false }, 'mm').map(({ id }) => id): clean, oil, shorter…
  */
 export function changesFor(
-  belt: CatalogueBelt,
+  belt: EvaluatedBelt,
   on: CycleConditions,
   belts: readonly CatalogueBelt[],
   of: { readonly clean: boolean; readonly rollers: boolean; readonly turned: boolean },

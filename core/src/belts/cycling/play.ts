@@ -1,5 +1,5 @@
 import { cycle, CYCLE_OUTCOMES, type CycleConditions, type CycleMachine, type CycleOutcome } from '../../physics/cycle';
-import type { EvaluatedBelt } from '../../physics/evaluation';
+import { evaluateBelt, type EvaluatedBelt } from '../../physics/evaluation';
 import { valuesOf, type Believed, type Samples } from '../probability';
 import { ok, type Result } from '../../base/units';
 import { bestValues, type Situation } from '../sizing';
@@ -14,6 +14,8 @@ export interface CycleShares {
   readonly count: number;
   /** Of all of them, by what it comes to; adds up to 1. */
   readonly shares: Readonly<Record<CycleOutcome, number>>;
+  /** Share of them whose belt works by the sums at rest: where that is more, the movement makes the difference. */
+  readonly atRest: number;
   /** Times of those that arrive: one in twenty is quicker, half are, and nineteen in twenty. Null where none arrives. */
   readonly timeS: readonly [number, number, number] | null;
   /** Where those that slip or stand do so: half are before it. Null where none does. */
@@ -92,6 +94,7 @@ export class CyclePlay {
   readonly #beliefs: CycleBeliefs;
   readonly #taken: readonly number[];
   readonly #tally = Object.fromEntries(CYCLE_OUTCOMES.map((one) => [one, 0])) as Record<CycleOutcome, number>;
+  #atRest = 0;
   readonly #times: number[] = [];
   readonly #places: number[] = [];
   readonly #slides: number[] = [];
@@ -133,12 +136,14 @@ export class CyclePlay {
     const [pull, turn] = [samples.trayPullN[i] as number, samples.travelPerTurnMm[i] as number];
     const drawn = Number.isFinite(pull) ? { trayPullN: pull, travelPerTurnMm: turn } : {};
     const values = valuesOf(samples, i, belt.shape);
+    const atRest = evaluateBelt(situation.drive, belt, values, situation.demands, situation.oldSection);
     const made = machineOf(situation, values, belt, this.#beliefs, k, { ...known, ...drawn });
     if (!made.ok) return;
     const run = cycle(changed(made.value, played), on, { stepS: QUICK_STEP_S, traced: false, seed: seed + k });
     if (!run.ok) return;
     const { outcome, timeS, whereMm, slipS } = run.value;
     this.#tally[outcome] += 1;
+    if (atRest?.fails === 0) this.#atRest += 1;
     if (timeS !== null) this.#times.push(timeS);
     if (whereMm !== null) this.#places.push(whereMm);
     if (outcome === 'slips') this.#slides.push(slipS);
@@ -153,6 +158,7 @@ export class CyclePlay {
     return {
       count: ran,
       shares: Object.fromEntries(CYCLE_OUTCOMES.map((one) => [one, share(one)])) as CycleShares['shares'],
+      atRest: ran === 0 ? 0 : this.#atRest / ran,
       timeS: times.length > 0 ? [at(times, 0.05), at(times, 0.5), at(times, 0.95)] : null,
       whereMm: places.length > 0 ? at(places, 0.5) : null,
       slipS: slides.length > 0 ? at(slides, 0.5) : null,

@@ -129,8 +129,10 @@ export function cycle(machine: CycleMachine, on: CycleConditions, options: RunOp
     const one = sliding[k];
     if (!one) return;
     const slidMm = (stepper.slid[k] as number) - one.before;
+    const chirp = one.atMm <= STARTS_MM && one.untilS - one.atS <= CHIRP_S;
     slips.push({
       kind: 'slips',
+      chirp: chirp && !spin,
       atS: one.atS,
       untilS: one.untilS,
       atMm: one.atMm,
@@ -257,13 +259,11 @@ export function cycle(machine: CycleMachine, on: CycleConditions, options: RunOp
   }
   belts.forEach((_, k) => closeSlide(k));
   if (stepper.rests) say('rests');
-  const heard = slips.filter(({ slidMm: mm }) => mm >= SLIPS_FROM_MM / 4);
+  const heard = slips.filter(({ slidMm: mm }) => mm >= SLIPS_FROM_MM / 2);
   const all = [...events, ...heard].sort((a, b) => a.atS - b.atS);
   // A spindle’s disc is run up sliding as often as not; it slips where it does so at speed.
-  const faults = slips.filter(({ atS, untilS, atMm }) =>
-    spin
-      ? arrivedS !== null && untilS > arrivedS
-      : (arrivedS === null || atS < arrivedS) && (atMm > STARTS_MM || untilS - atS > CHIRP_S),
+  const faults = slips.filter(({ atS, untilS, chirp }) =>
+    spin ? arrivedS !== null && untilS > arrivedS : (arrivedS === null || atS < arrivedS) && !chirp,
   );
   const slidMm = faults.reduce((sum, one) => sum + one.slidMm, 0);
   const slipS = faults.reduce((sum, { atS, untilS }) => sum + untilS - atS, 0);

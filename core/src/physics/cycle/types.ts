@@ -157,6 +157,8 @@ export type CycleEvent =
   | { readonly kind: 'starts'; readonly atS: number; readonly atMm: number }
   | {
       readonly kind: 'slips';
+      /** It slides as the motor runs up, for a moment, before anything moves: no fault. */
+      readonly chirp: boolean;
       readonly atS: number;
       readonly untilS: number;
       readonly atMm: number;

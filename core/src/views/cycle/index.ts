@@ -9,5 +9,5 @@ export {
   type Basis,
   type CycleFigure,
 } from './known';
-export { againstWatch, eventWords, headlineOf, inHundredOf, OUTCOME_NAMES } from './words';
+export { againstWatch, eventWords, headlineOf, inHundredOf, isTrouble, OUTCOME_NAMES, whyApart } from './words';
 export { toCsv } from './csv';

@@ -3,7 +3,7 @@ import type { CycleConditions } from '../../physics/cycle';
 import { USUAL_TRAVEL_MM, type CycleKnown } from '../../belts/cycling';
 import type { Ticket } from '../../record/ticket';
 import type { DriveView } from '../drive';
-import { takenFrom } from '../evidence';
+import { answersOf } from '../evidence';
 
 /** Where a figure of a cycle comes from. */
 export type Basis = 'measured' | 'calculated' | 'assumed';
@@ -32,7 +32,7 @@ export const USUAL_CONDITIONS: CycleConditions = {
 
 /** Whether it fails, or fails more often, in the cold: as its owner, a test or the counted cycles have it. */
 export const failsInTheCold = (ticket: Ticket): boolean =>
-  takenFrom(ticket).some(({ testId, outcome }) => testId === 'warm' && outcome === 'betterWarm');
+  answersOf(ticket).some(({ testId, outcome }) => testId === 'warm' && outcome === 'betterWarm');
 
 /** The conditions of what is wrong with it: a cold room where it fails in the cold. @example complaintConditions(ticket).roomC // 20 */
 export function complaintConditions(ticket: Ticket): CycleConditions {

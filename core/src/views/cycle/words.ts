@@ -40,6 +40,7 @@ export function eventWords(event: CycleEvent, driven: Driven): string {
     case 'starts':
       return `The ${word} starts`;
     case 'slips': {
+      if (event.chirp) return `The ${event.belt} chirps as the motor runs up, by ${event.slidMm.toFixed(1)} mm`;
       const where = turned
         ? ''
         : event.untilMm - event.atMm < 1
@@ -70,6 +71,31 @@ export function eventWords(event: CycleEvent, driven: Driven): string {
     case 'rests':
       return 'All rests';
   }
+}
+
+/** Whether an event is what has to be put right. */
+export const isTrouble = (event: CycleEvent): boolean =>
+  (event.kind === 'slips' && !event.chirp) ||
+  event.kind === 'stands' ||
+  event.kind === 'jams' ||
+  event.kind === 'missed' ||
+  event.kind === 'timeOut';
+
+/** Beyond this the sums at rest and the movement are told apart. */
+const APART = 0.03;
+
+/**
+ * Why the movement says otherwise than the sums at rest, where it does.
+ *
+ * @returns '' where they agree
+ */
+export function whyApart({ atRest, shares }: Pick<CycleShares, 'atRest' | 'shares'>): string {
+  const goes = shares.opens + shares.overruns + shares.slips;
+  if (atRest - goes > APART)
+    return `At rest the belt would hold in ${inHundredOf(atRest)}. Moving it costs some: the motor runs up before the belt is tight, and a belt that slides passes about a fifth less than one that holds.`;
+  if (goes - atRest > APART)
+    return `At rest ${inHundredOf(atRest)} meet what the bench demands of a belt; more of them get there, with less to spare.`;
+  return '';
 }
 
 /** A chance of so many machines, never surer than what it rests on. @example inHundredOf(0.61) // '61 in 100' */

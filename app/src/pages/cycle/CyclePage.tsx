@@ -1,0 +1,297 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { DRIVEN, isTurned, loaderOf } from '@loose-pulley/core/base/loaders';
+import { beltLabel } from '@loose-pulley/core/base/shapes';
+import { formatLength, formatNewton } from '@loose-pulley/core/base/units';
+import { changesFor, type Played } from '@loose-pulley/core/belts/cycling';
+import type { CycleConditions } from '@loose-pulley/core/physics/cycle';
+import {
+  againstWatch,
+  complaintConditions,
+  cycleFigures,
+  cycleKnown,
+  failsInTheCold,
+  headlineOf,
+  toCsv,
+  USUAL_CONDITIONS,
+  watchedTimes,
+  whyApart,
+} from '@loose-pulley/core/views/cycle';
+import { questionOf, triedBelt } from '@loose-pulley/core/views/drive';
+import { useDriveView } from '../../parts/ticket/useDriveView';
+import { useRecommendation } from '../../parts/ticket/useRecommendation';
+import { useTicket } from '../../parts/ticket/useTicket';
+import { Button } from '../../parts/ui/Button';
+import { Check } from '../../parts/ui/Check';
+import { download, fileName } from '../../parts/ui/download';
+import { Folded } from '../../parts/ui/Folded';
+import { Slider } from '../../parts/ui/Slider';
+import { useUnit } from '../../state/store/hooks';
+import type { CycleQuestion } from '../../workers/cycle';
+import { Moving } from './Moving';
+import { Shares } from './Shares';
+import { svgFile } from './svgFile';
+import { useCycle } from '../../parts/cycles/useCycle';
+import { WouldDo } from './WouldDo';
+
+const SVG_ID = 'cycle-drawing';
+/** How far a belt's length is dragged to each side, and by what steps. */
+const DRAGGED = 0.08;
+const LENGTH_STEP_MM = 0.5;
+
+/** What is changed about the machine for a look; nothing of it is kept on the ticket. */
+interface Tweaks {
+  readonly lengthMm?: number;
+  readonly pullTimes?: number;
+  readonly cleaned?: boolean;
+  readonly on?: Partial<CycleConditions>;
+}
+
+/** A cycle, as it would run: this machine through time, what machines like it do, and what would help. */
+export function CyclePage() {
+  const { ticket } = useTicket();
+  const view = useDriveView();
+  const unit = useUnit();
+  const recommendation = useRecommendation(view);
+  const [tweaks, setTweaks] = useState<Tweaks>({});
+  const { driven, situation } = view;
+  const turned = isTurned(driven);
+  const asked = questionOf(view);
+  const best = recommendation.best ?? recommendation.first;
+  const belt = useMemo(
+    () => (view.fitted ? triedBelt(view.fitted) : best?.catalogueBelt),
+    [view.fitted, best?.catalogueBelt],
+  );
+  const cold = failsInTheCold(ticket);
+  const base = useMemo(() => complaintConditions(ticket), [ticket]);
+  const known = useMemo(() => cycleKnown(ticket), [ticket]);
+  const watched = watchedTimes(ticket);
+  const { rollers } = loaderOf(ticket.loader).has;
+  const question = useMemo((): CycleQuestion | null => {
+    if (!asked || !belt) return null;
+    const before: Played = { belt, on: base };
+    const { lengthMm, pullTimes, cleaned, on } = tweaks;
+    const played: Played = {
+      belt: lengthMm === undefined ? belt : { ...belt, innerLengthMm: lengthMm },
+      on: { ...base, ...on },
+      ...(pullTimes !== undefined && { pullTimes }),
+      ...(cleaned !== undefined && { cleaned }),
+    };
+    const changed = lengthMm !== undefined || pullTimes !== undefined || cleaned !== undefined || on !== undefined;
+    const { motorSurface, drivenSurface } = asked.situation;
+    const clean = motorSurface === 'clean' && drivenSurface === 'clean';
+    const changes = changesFor(belt, base, asked.belts, { clean, rollers, turned }, unit);
+    return {
+      situation: asked.situation,
+      tries: asked.tries,
+      known,
+      played,
+      before: changed ? before : null,
+      // While something is dragged only that is answered.
+      changes: changed ? [] : changes,
+    };
+  }, [asked, belt, base, known, tweaks, rollers, turned, unit]);
+  const answer = useCycle(question);
+  const { cycle, machine, shares } = answer;
+  const word = DRIVEN[driven].word;
+  const name = `${fileName(`${ticket.number} ${ticket.machine}`)}-cycle`;
+  const tweak = (more: Tweaks): void => setTweaks((now) => ({ ...now, ...more }));
+  const on = { ...base, ...tweaks.on };
+  const pullN = situation.ok ? (situation.value.trayPullN?.value ?? situation.value.priors.trayPullN.best) : 0;
+
+  if (!situation.ok || !belt) {
+    return (
+      <div className="grid content-start gap-4 bg-sheet px-5 py-5 lg:px-7">
+        <h2 className="text-2xl">A cycle, as it would run</h2>
+        <p>{situation.ok ? 'No belt can be chosen yet.' : situation.problem}</p>
+        <p>
+          <Link to={`/t/${ticket.id}/measure`} className="underline underline-offset-4">
+            To Measure
+          </Link>
+        </p>
+      </div>
+    );
+  }
+  const label = beltLabel({ ...belt, innerLengthMm: tweaks.lengthMm ?? belt.innerLengthMm }, unit);
+  const shownBefore = question?.before ? answer.before : null;
+  const against = shares && !question?.before ? againstWatch(watched, shares) : '';
+  return (
+    <div className="grid grow grid-cols-1 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-1 content-start gap-4 bg-sheet px-5 py-5 lg:px-7">
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <h2 className="text-2xl">A cycle, as it would run</h2>
+          <p className="text-soft">
+            {view.fitted ? 'with the belt that is on' : 'with the belt to fit'}: {label.sign} {label.size}
+          </p>
+        </div>
+        {answer.problem && (
+          <p role="alert" className="border-l-4 border-live pl-3">
+            {answer.problem}
+          </p>
+        )}
+        {cycle && machine ? (
+          <Moving
+            cycle={cycle}
+            machine={machine}
+            driven={driven}
+            watchedS={watched.length > 0 ? (watched[watched.length - 1] ?? null) : null}
+            svgId={SVG_ID}
+          />
+        ) : (
+          <p className="min-h-[560px] text-soft">{answer.problem ? '' : 'Running it…'}</p>
+        )}
+        {cycle && (
+          <p className="flex flex-wrap gap-3 print:hidden">
+            <Button onClick={() => download(`${name}.csv`, toCsv(cycle.trace, turned), 'text/csv')}>
+              Save the trace as CSV
+            </Button>
+            <Button onClick={() => download(`${name}.svg`, svgFile(SVG_ID), 'image/svg+xml')}>
+              Save the drawing as SVG
+            </Button>
+          </p>
+        )}
+      </div>
+      <aside className="grid grid-cols-1 content-start gap-5 border-hair px-5 py-5 max-lg:border-t lg:border-l">
+        <section aria-label="What it comes to" className="grid gap-1">
+          <h3 className="text-[26px] leading-tight font-bold" aria-live="polite">
+            {cycle ? headlineOf(cycle, driven) : ' '}
+          </h3>
+          {cycle && (
+            <p className="text-soft">
+              {cycle.timeS === null ? 'It never gets there' : `${cycle.timeS.toFixed(1)} s`}, by the best figures
+              {cold && !tweaks.on ? ', in the cold, as it was said to fail' : ''}.
+            </p>
+          )}
+          {against && <p>{against}</p>}
+        </section>
+        <section aria-labelledby="fitting" className="grid gap-3 border-t border-ink pt-3">
+          <h3 id="fitting" className="text-soft">
+            Machines that fit all that is known
+          </h3>
+          {shares ? <Shares now={shares} before={shownBefore} /> : <p className="text-soft">Running them…</p>}
+          {shares && (
+            <p role="status" className="text-sm text-soft">
+              {shares.count === answer.of && `${whyApart(shares)} `}
+              {shares.count < answer.of ? `${shares.count} of ${answer.of} so far.` : `${answer.of} machines.`}
+            </p>
+          )}
+        </section>
+        {shares && !question?.before && question && (
+          <WouldDo
+            changes={question.changes}
+            found={answer.changes}
+            now={shares}
+            done={answer.done}
+            ticketId={ticket.id}
+          />
+        )}
+        <section aria-labelledby="change-one" className="grid gap-2 border-t border-ink pt-3 print:hidden">
+          <h3 id="change-one" className="text-lg">
+            Change one thing
+          </h3>
+          <Dragged
+            label="Belt, inner length"
+            value={tweaks.lengthMm ?? belt.innerLengthMm}
+            min={Math.floor(belt.innerLengthMm * (1 - DRAGGED))}
+            max={Math.ceil(belt.innerLengthMm * (1 + DRAGGED))}
+            step={LENGTH_STEP_MM}
+            text={(mm) => `${formatLength(mm, unit)} ${unit}`}
+            onValue={(lengthMm) => tweak({ lengthMm })}
+          />
+          <Dragged
+            label="Room"
+            value={on.roomC}
+            min={-5}
+            max={40}
+            step={1}
+            text={(c) => `${c.toFixed(0)} °C`}
+            onValue={(roomC) => tweak({ on: { ...tweaks.on, roomC } })}
+          />
+          <Dragged
+            label={turned ? 'Drag of the spindle' : `Pull of the ${word}`}
+            value={tweaks.pullTimes ?? 1}
+            min={0.4}
+            max={2.5}
+            step={0.05}
+            text={(times) => (turned ? `${times.toFixed(2)} times` : formatNewton(pullN * times))}
+            onValue={(pullTimes) => tweak({ pullTimes })}
+          />
+          <Dragged
+            label="Supply"
+            value={on.supply}
+            min={0.5}
+            max={1.3}
+            step={0.05}
+            text={(share) => `${Math.round(100 * share)} %`}
+            onValue={(supply) => tweak({ on: { ...tweaks.on, supply } })}
+          />
+          <Check checked={tweaks.cleaned ?? false} onCheck={(cleaned) => tweak({ cleaned })}>
+            Both pulleys wiped
+          </Check>
+          {!turned && (
+            <>
+              <Check checked={on.onItsSide} onCheck={(onItsSide) => tweak({ on: { ...tweaks.on, onItsSide } })}>
+                On its side, the way upwards
+              </Check>
+              <Check checked={on.tapped} onCheck={(tapped) => tweak({ on: { ...tweaks.on, tapped } })}>
+                Tapped as it starts
+              </Check>
+            </>
+          )}
+          {cold && (
+            <Button look="quiet" onClick={() => tweak({ on: USUAL_CONDITIONS })}>
+              In the bench’s own warmth
+            </Button>
+          )}
+          <Button disabled={Object.keys(tweaks).length === 0} onClick={() => setTweaks({})}>
+            As it is again
+          </Button>
+        </section>
+        <Folded name="cycle figures" title="What it is run with">
+          <ul>
+            {cycleFigures(ticket, view).map((one) => (
+              <li key={one.name} className="flex justify-between gap-3 border-b border-hair py-1">
+                <span>{one.name}</span>
+                <span className="text-right">
+                  {one.value} <span className="text-soft">{one.basis}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+          <p className="text-sm text-soft">
+            A calculated cycle says what would happen if all this is so. What the bench sees counts more.
+          </p>
+        </Folded>
+      </aside>
+    </div>
+  );
+}
+
+/** A figure that is dragged, with what it is beside its name. */
+function Dragged({
+  label,
+  value,
+  min,
+  max,
+  step,
+  text,
+  onValue,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly text: (value: number) => string;
+  readonly onValue: (value: number) => void;
+}) {
+  return (
+    <div>
+      <p className="flex justify-between gap-3">
+        <span>{label}</span>
+        <strong>{text(value)}</strong>
+      </p>
+      <Slider {...{ label, value, min, max, step, onValue }} valueText={text(value)} />
+    </div>
+  );
+}
