@@ -7,7 +7,7 @@ import {
   type Played,
   type SingleChange,
 } from '@loose-pulley/core/belts/cycling';
-import { believe, type TriedBelt } from '@loose-pulley/core/belts/probability';
+import { believe, samplesOf, type Believed, type Samples, type TriedBelt } from '@loose-pulley/core/belts/probability';
 import type { Situation } from '@loose-pulley/core/belts/sizing';
 import { cycle, type Cycle, type CycleMachine } from '@loose-pulley/core/physics/cycle';
 
@@ -20,6 +20,7 @@ export interface CycleQuestion {
   /** As it is, where something is changed for a look. */
   readonly before: Played | null;
   readonly changes: readonly SingleChange[];
+  readonly seed: number;
 }
 export type CycleNews =
   | { readonly type: 'cycle'; readonly machine: CycleMachine; readonly cycle: Cycle }
@@ -36,14 +37,19 @@ export interface NumberedNews {
   readonly news: CycleNews;
 }
 
-const SEED = 20261202;
-const SAMPLES = 2000;
-/** So many machines stand for all; so many for each single change; and so many are run before anybody may ask anew. */
+/** As many as a chance rests on. */
+const SAMPLES = 6000;
+/** So many machines stand for all; and so many are run before anybody may ask anew. */
 const MACHINES = 300;
-const CHANGED = 150;
 const AT_ONCE = 10;
 
 let newest = 0;
+/** What is believed of the drive last asked about, and which machines agree with the bench. */
+let kept: { readonly key: string; readonly believed: Believed<Samples>; readonly agreed: Map<number, boolean> } = {
+  key: '',
+  believed: { value: samplesOf([], []), weights: new Float64Array(), effective: 0, rounds: 0 },
+  agreed: new Map(),
+};
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
 /** Runs a play to its end, unless something newer is asked. */
@@ -63,7 +69,7 @@ async function played(
 }
 
 async function answer({ id, question }: CycleAsked): Promise<void> {
-  const { situation, tries, known, played: now, before, changes } = question;
+  const { situation, tries, known, played: now, before, changes, seed } = question;
   const say = (news: CycleNews): void => postMessage({ id, news } satisfies NumberedNews);
   const machine = bestMachine(situation, now, known);
   const one = machine.ok ? cycle(machine.value, now.on) : machine;
@@ -74,14 +80,18 @@ async function answer({ id, question }: CycleAsked): Promise<void> {
   say({ type: 'cycle', machine: machine.value, cycle: one.value });
   await breathe();
   if (id !== newest) return;
-  const believed = believe(situation, tries, SAMPLES, SEED);
-  const play = (what: Played, count: number): CyclePlay => new CyclePlay(situation, believed, count, known, what, SEED);
+  const key = JSON.stringify([situation, tries, known]);
+  if (key !== kept.key) kept = { key, believed: believe(situation, tries, SAMPLES, seed), agreed: new Map() };
+  const { believed, agreed } = kept;
+  // The same machines for each, so that two plays differ by what was changed alone.
+  const play = (what: Played): CyclePlay =>
+    new CyclePlay(situation, believed, MACHINES, known, what, seed, tries, agreed);
   const shares = (type: 'shares' | 'before') => (found: CycleShares) => say({ type, shares: found, of: MACHINES });
-  if (!(await played(id, play(now, MACHINES), shares('shares'), 50))) return;
-  if (before && !(await played(id, play(before, MACHINES), shares('before'), MACHINES))) return;
+  if (!(await played(id, play(now), shares('shares'), 50))) return;
+  if (before && !(await played(id, play(before), shares('before'), MACHINES))) return;
   for (const change of changes) {
     const take = (found: CycleShares): void => say({ type: 'change', id: change.id, shares: found });
-    if (!(await played(id, play(change.played, CHANGED), take, CHANGED))) return;
+    if (!(await played(id, play(change.played), take, MACHINES))) return;
   }
   say({ type: 'done' });
 }

@@ -1,15 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { DRIVEN, isTurned, loaderOf } from '@loose-pulley/core/base/loaders';
+import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
-import { formatLength, formatNewton } from '@loose-pulley/core/base/units';
-import { changesFor, type Played } from '@loose-pulley/core/belts/cycling';
-import type { CycleConditions } from '@loose-pulley/core/physics/cycle';
+import { counted, formatLength, formatNewton } from '@loose-pulley/core/base/units';
 import {
   againstWatch,
-  complaintConditions,
   cycleFigures,
-  cycleKnown,
   failsInTheCold,
   headlineOf,
   toCsv,
@@ -17,7 +13,6 @@ import {
   watchedTimes,
   whyApart,
 } from '@loose-pulley/core/views/cycle';
-import { questionOf, triedBelt } from '@loose-pulley/core/views/drive';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -27,11 +22,11 @@ import { download, fileName } from '../../parts/ui/download';
 import { Folded } from '../../parts/ui/Folded';
 import { Slider } from '../../parts/ui/Slider';
 import { useUnit } from '../../state/store/hooks';
-import type { CycleQuestion } from '../../workers/cycle';
 import { Moving } from './Moving';
 import { Shares } from './Shares';
 import { svgFile } from './svgFile';
 import { useCycle } from '../../parts/cycles/useCycle';
+import { NO_TWEAKS, useCycleQuestion, type Tweaks } from '../../parts/cycles/useCycleQuestion';
 import { WouldDo } from './WouldDo';
 
 const SVG_ID = 'cycle-drawing';
@@ -39,58 +34,18 @@ const SVG_ID = 'cycle-drawing';
 const DRAGGED = 0.08;
 const LENGTH_STEP_MM = 0.5;
 
-/** What is changed about the machine for a look; nothing of it is kept on the ticket. */
-interface Tweaks {
-  readonly lengthMm?: number;
-  readonly pullTimes?: number;
-  readonly cleaned?: boolean;
-  readonly on?: Partial<CycleConditions>;
-}
-
 /** A cycle, as it would run: this machine through time, what machines like it do, and what would help. */
 export function CyclePage() {
   const { ticket } = useTicket();
   const view = useDriveView();
   const unit = useUnit();
   const recommendation = useRecommendation(view);
-  const [tweaks, setTweaks] = useState<Tweaks>({});
+  const [tweaks, setTweaks] = useState<Tweaks>(NO_TWEAKS);
   const { driven, situation } = view;
   const turned = isTurned(driven);
-  const asked = questionOf(view);
-  const best = recommendation.best ?? recommendation.first;
-  const belt = useMemo(
-    () => (view.fitted ? triedBelt(view.fitted) : best?.catalogueBelt),
-    [view.fitted, best?.catalogueBelt],
-  );
+  const { question, belt, base } = useCycleQuestion(recommendation, tweaks, true);
   const cold = failsInTheCold(ticket);
-  const base = useMemo(() => complaintConditions(ticket), [ticket]);
-  const known = useMemo(() => cycleKnown(ticket), [ticket]);
   const watched = watchedTimes(ticket);
-  const { rollers } = loaderOf(ticket.loader).has;
-  const question = useMemo((): CycleQuestion | null => {
-    if (!asked || !belt) return null;
-    const before: Played = { belt, on: base };
-    const { lengthMm, pullTimes, cleaned, on } = tweaks;
-    const played: Played = {
-      belt: lengthMm === undefined ? belt : { ...belt, innerLengthMm: lengthMm },
-      on: { ...base, ...on },
-      ...(pullTimes !== undefined && { pullTimes }),
-      ...(cleaned !== undefined && { cleaned }),
-    };
-    const changed = lengthMm !== undefined || pullTimes !== undefined || cleaned !== undefined || on !== undefined;
-    const { motorSurface, drivenSurface } = asked.situation;
-    const clean = motorSurface === 'clean' && drivenSurface === 'clean';
-    const changes = changesFor(belt, base, asked.belts, { clean, rollers, turned }, unit);
-    return {
-      situation: asked.situation,
-      tries: asked.tries,
-      known,
-      played,
-      before: changed ? before : null,
-      // While something is dragged only that is answered.
-      changes: changed ? [] : changes,
-    };
-  }, [asked, belt, base, known, tweaks, rollers, turned, unit]);
   const answer = useCycle(question);
   const { cycle, machine, shares } = answer;
   const word = DRIVEN[driven].word;
@@ -171,8 +126,9 @@ export function CyclePage() {
           {shares ? <Shares now={shares} before={shownBefore} /> : <p className="text-soft">Running them…</p>}
           {shares && (
             <p role="status" className="text-sm text-soft">
-              {shares.count === answer.of && `${whyApart(shares)} `}
-              {shares.count < answer.of ? `${shares.count} of ${answer.of} so far.` : `${answer.of} machines.`}
+              {shares.tried < answer.of
+                ? `${shares.tried} of ${answer.of} so far.`
+                : `${whyApart(shares)} ${counted(shares.count, 'machine')}${shares.count < answer.of ? ` that run with what ran on the bench, of ${answer.of}` : ''}.`}
             </p>
           )}
         </section>
@@ -243,7 +199,7 @@ export function CyclePage() {
               In the bench’s own warmth
             </Button>
           )}
-          <Button disabled={Object.keys(tweaks).length === 0} onClick={() => setTweaks({})}>
+          <Button disabled={Object.keys(tweaks).length === 0} onClick={() => setTweaks(NO_TWEAKS)}>
             As it is again
           </Button>
         </section>

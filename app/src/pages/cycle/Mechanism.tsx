@@ -3,7 +3,7 @@ import type { Cycle, CycleMachine } from '@loose-pulley/core/physics/cycle';
 import { beltOutline } from '../../parts/draw/beltOutline';
 
 export const MECHANISM_PX = 176;
-const SHAFT = { x: 46, y: 92 } as const;
+const SHAFT = { x: 46, y: 84 } as const;
 const SPOKES = 3;
 const RPM = (2 * Math.PI) / 60;
 
@@ -78,7 +78,7 @@ export function Mechanism({
     beltOutline(pulleys.list, belt.stretch <= 1 ? (1 - belt.stretch) * pulleys.longMm * 2 + 2 : 0, SHAFT, scale);
   const pace = (angles.driven[at] ?? 0) * (belt?.drivenRadiusMm ?? 0) * scale;
   const wayFrom = widthPx < 560 ? 30 : 290;
-  const wayY = widthPx < 560 ? 172 : 96;
+  const wayY = widthPx < 560 ? 206 : 96;
   const wayPx = Math.max(60, widthPx - wayFrom - 60);
   const farMm = load.kind === 'travel' ? (load.stopAtMm ?? load.travelMm) : 1;
   const wayX = (mm: number): number => wayFrom + (Math.max(0, mm) / farMm) * (wayPx * 0.55);

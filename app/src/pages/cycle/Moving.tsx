@@ -18,7 +18,7 @@ const PACES = [
 type Pace = (typeof PACES)[number][0];
 const STEP_S = 0.01;
 const NARROW_PX = 560;
-const NARROW_WAY_PX = 60;
+const NARROW_WAY_PX = 92;
 
 /** A cycle that moves: drawn from its own figures, played, scrubbed, or stood still at what happens in it. */
 export function Moving({

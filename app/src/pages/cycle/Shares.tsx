@@ -8,7 +8,7 @@ export function Shares({ now, before }: { readonly now: CycleShares; readonly be
   return (
     <dl className="grid gap-2">
       {shown.map((one) => (
-        <div key={one} className="grid grid-cols-[minmax(0,1fr)_72px_auto] items-center gap-3">
+        <div key={one} className="grid grid-cols-[minmax(0,1fr)_64px_84px] items-center gap-3">
           <dt>{OUTCOME_NAMES[one]}</dt>
           <span aria-hidden className="h-3 bg-hair">
             <span className="block h-full bg-ink" style={{ width: `${100 * now.shares[one]}%` }} />

@@ -2,6 +2,7 @@ import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 
 import { trainView } from '@loose-pulley/core/views/train';
+import { CycleLink } from '../../parts/cycles/CycleLink';
 import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { useWidth } from '../../parts/draw/useWidth';
 import { beltSizes } from '../../parts/train/beltSizes';
@@ -43,6 +44,9 @@ export function TrainPage() {
           )}
         </div>
         <PluggedCaution ticket={ticket} />
+        <p>
+          <CycleLink />
+        </p>
         {has.rollers && <RollersPanel />}
         <TrainLine />
         {problem && (

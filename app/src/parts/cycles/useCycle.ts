@@ -29,7 +29,7 @@ const NOTHING: CycleAnswer = {
 function withNews(now: CycleAnswer, news: CycleNews): CycleAnswer {
   switch (news.type) {
     case 'cycle':
-      return { ...now, machine: news.machine, cycle: news.cycle, problem: '' };
+      return { ...now, machine: news.machine, cycle: news.cycle, problem: '', done: false };
     case 'refused':
       return { ...NOTHING, problem: news.problem };
     case 'shares':
@@ -45,12 +45,20 @@ function withNews(now: CycleAnswer, news: CycleNews): CycleAnswer {
 
 /** A cycle and what machines that fit come to, worked out beside the page; what was known stays until newer comes. */
 export function useCycle(question: CycleQuestion | null): CycleAnswer {
-  const [answer, setAnswer] = useState(NOTHING);
+  const [{ answer, of }, setHeard] = useState<{ readonly answer: CycleAnswer; readonly of: CycleQuestion | null }>({
+    answer: NOTHING,
+    of: null,
+  });
   const beside = useRef<ReturnType<typeof cyclesBeside> | null>(null);
+  const asked = useRef<CycleQuestion | null>(null);
   useEffect(() => {
     const begun = cyclesBeside({
-      news: (news) => setAnswer((now) => withNews(now, news)),
-      stopped: () => setAnswer((now) => ({ ...now, problem: 'The calculation stopped. Open the page anew.' })),
+      news: (news) => setHeard((now) => ({ answer: withNews(now.answer, news), of: asked.current })),
+      stopped: () =>
+        setHeard((now) => ({
+          ...now,
+          answer: { ...now.answer, problem: 'The calculation stopped. Open the page anew.' },
+        })),
     });
     beside.current = begun;
     return () => {
@@ -59,9 +67,9 @@ export function useCycle(question: CycleQuestion | null): CycleAnswer {
     };
   }, []);
   useEffect(() => {
-    if (!question) return;
-    setAnswer((now) => ({ ...now, done: false, before: question.before ? now.before : null }));
-    beside.current?.ask(question);
+    asked.current = question;
+    if (question) beside.current?.ask(question);
   }, [question]);
-  return answer;
+  // What another question came to is no answer to this one.
+  return of === question ? answer : { ...answer, before: null, changes: {}, done: false };
 }

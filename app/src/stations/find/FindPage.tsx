@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { CycleLink } from '../../parts/cycles/CycleLink';
 import { sameTestElsewhere } from '@loose-pulley/core/views/evidence';
 import { PluggedCaution } from '../../parts/clock/PluggedCaution';
 import { StationFoot } from '../../parts/ticket/StationFoot';
@@ -89,7 +90,7 @@ export function FindPage() {
           <Link className="underline" to="/knowledge">
             See and change every number
           </Link>
-          .
+          . <CycleLink />
         </p>
       </div>
       <aside aria-label="Why" className="grid content-start gap-6 border-hair px-5 py-5 max-lg:border-t lg:border-l">

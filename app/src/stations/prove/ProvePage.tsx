@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import {
   countedBefore,
   failedKinds,
@@ -10,6 +10,7 @@ import {
   tallyWords,
   unprovableWords,
 } from '@loose-pulley/core/work/proving';
+import { CycleLink } from '../../parts/cycles/CycleLink';
 import { CycleLog } from '../../parts/cycles/CycleLog';
 import { TimedTests } from '../../parts/cycles/TimedTests';
 import { recordEvent } from '../../state/persistence/recording';
@@ -24,6 +25,11 @@ import { FailedUnder } from './FailedUnder';
 import { Rechecks } from './Rechecks';
 import { Input } from '../../parts/ui/Input';
 import { useUnsaved } from '../../parts/ui/useUnsaved';
+
+// What a watch says beside a calculated cycle is fetched once something was timed.
+const AgainstWatch = lazy(async () => ({
+  default: (await import('../../parts/cycles/CycleSaid')).AgainstWatch,
+}));
 
 /** Proving: clean cycles in a row, by three readings of how many it takes; a failure ends it. */
 export function ProvePage() {
@@ -86,6 +92,12 @@ export function ProvePage() {
         )}
         <ComplaintAnswers />
         <Rechecks />
+        <Suspense fallback={null}>
+          <AgainstWatch />
+        </Suspense>
+        <p>
+          <CycleLink />
+        </p>
         <TimedTests side="after" />
         <Checks />
       </div>

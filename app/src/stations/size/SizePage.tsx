@@ -5,6 +5,7 @@ import { beltLabel } from '@loose-pulley/core/base/shapes';
 import type { DriveView } from '@loose-pulley/core/views/drive';
 import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, ZONE_NAMES, type Situation } from '@loose-pulley/core/belts/sizing';
 import { formatPercent } from '@loose-pulley/core/base/units';
+import { CycleLink } from '../../parts/cycles/CycleLink';
 import { DriveDrawing } from '../../parts/draw/DriveDrawing';
 import { StretchRuler } from '../../parts/draw/StretchRuler';
 import { drawingFields } from '../../parts/measuring/DrawingFields';
@@ -30,6 +31,8 @@ import { useSizing } from './useSizing';
 const AssumptionsTable = lazy(async () => ({ default: (await import('./AssumptionsTable')).AssumptionsTable }));
 const SpeedPanel = lazy(async () => ({ default: (await import('./SpeedPanel')).SpeedPanel }));
 const RulerPreview = lazy(async () => ({ default: (await import('./RulerPreview')).RulerPreview }));
+// What a machine does in the cold is worked out for those that fail there.
+const InTheCold = lazy(async () => ({ default: (await import('../../parts/cycles/CycleSaid')).InTheCold }));
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf')).WhatIf }));
 
 const HEAD = 'border-b border-ink text-lg';
@@ -123,6 +126,12 @@ function Sized({ view, situation }: { readonly view: DriveView; readonly situati
       )}
       <Answer sizing={sizing} view={view} unit={unit} canWrite={canWrite} onPick={onPick} />
       {!narrow && details}
+      <Suspense fallback={null}>
+        <InTheCold />
+      </Suspense>
+      <p>
+        <CycleLink />
+      </p>
       {!narrow && <StationFoot station="size" />}
     </aside>
   );

@@ -1,4 +1,4 @@
-import { isTurned, type Driven } from '../../base/loaders';
+import { isTurned, type Drawn, type Driven } from '../../base/loaders';
 import { refuse, type Result, ok } from '../../base/units';
 import { bushShare } from '../../physics/drive';
 import type { CycleMachine, CycleTravel, Place } from '../../physics/cycle';
@@ -19,13 +19,19 @@ export interface CycleKnown {
   readonly travelPerTurnMm?: number | undefined;
 }
 
-/** How far each is moved until it is said. From memory of the trade, no source; a lift and a table shorter than a tray. */
-export const USUAL_TRAVEL_MM: Readonly<Record<Exclude<Driven, 'spindle'>, number>> = {
-  tray: 120,
-  drawer: 120,
-  lift: 30,
-  disc: 90,
+/** What is usual of each that is moved, until it is said. From memory of the trade, no source. */
+const USUAL: Readonly<Record<Drawn, { readonly travelMm: number; readonly massTimes: number; readonly then: Then }>> = {
+  tray: { travelMm: 120, massTimes: 1, then: 'reverse' },
+  drawer: { travelMm: 120, massTimes: 1.6, then: 'stop' },
+  lift: { travelMm: 30, massTimes: 1.2, then: 'stop' },
+  // The disc and the rollers that carry it.
+  disc: { travelMm: 90, massTimes: 0.2, then: 'reverse' },
 };
+type Then = CycleMachine['controller']['then'];
+/** How far it is moved until that is said; undefined of what only turns. @example usualTravelMm('tray') // 120 */
+export const usualTravelMm = (driven: Driven): number | undefined =>
+  isTurned(driven) ? undefined : USUAL[driven].travelMm;
+
 /** Past its switch a tray has some more to go before it stands against its end. From memory, no source. */
 const BEYOND_MM = 2;
 const STOP = { stopNPerMm: 20, stopNsPerMm: 0.03 } as const;
@@ -96,11 +102,7 @@ export function machineOf(
         eccentricMm: 0,
       },
     ],
-    controller: {
-      timeOutS,
-      then: driven === 'disc' || driven === 'tray' ? ('reverse' as const) : ('stop' as const),
-      off,
-    },
+    controller: { timeOutS, then: isTurned(driven) ? ('stop' as const) : USUAL[driven].then, off },
   } satisfies Partial<CycleMachine>;
   if (isTurned(driven)) {
     const wantedRpm = demands.speed?.targetRpm ?? (freeRpm * (1 - taken)) / ratio;
@@ -116,18 +118,19 @@ export function machineOf(
       endSwitch: { atMm: 0, state: 'clean', dirtyWorks: 0.5 },
     });
   }
+  const usual = USUAL[driven];
   const travelPerTurnMm = known.travelPerTurnMm ?? situation.travelPerTurnMm?.value ?? priors.travelPerTurnMm.best;
   const guideN =
     known.trayPullN ?? situation.trayPullN?.value ?? pullAt(needNmm, travelPerTurnMm, priors.efficiency.best);
   // The share of the work that arrives is what makes pull and need agree.
   const efficiency = Math.min(1, (guideN * travelPerTurnMm) / (2 * Math.PI * needNmm));
-  const travelMm = known.travelMm ?? USUAL_TRAVEL_MM[driven];
+  const travelMm = known.travelMm ?? usual.travelMm;
   const runningMmPerS = ((freeRpm * (1 - taken) * RPM) / (2 * Math.PI)) * travelPerTurnMm;
   const travel: CycleTravel = {
     kind: 'travel',
     travelPerTurnMm: travelPerTurnMm * ratio,
     efficiency,
-    massG: driven === 'disc' ? 40 : figure(beliefs.massG),
+    massG: figure(beliefs.massG) * usual.massTimes,
     guideN,
     restShare: figure(beliefs.restShare),
     stribeckMmPerS: 8,

@@ -1,9 +1,10 @@
 import { cycle, CYCLE_OUTCOMES, type CycleConditions, type CycleMachine, type CycleOutcome } from '../../physics/cycle';
 import { evaluateBelt, type EvaluatedBelt } from '../../physics/evaluation';
-import { valuesOf, type Believed, type Samples } from '../probability';
+import { valuesOf, type Believed, type Samples, type TriedBelt } from '../probability';
 import { ok, type Result } from '../../base/units';
 import { bestValues, type Situation } from '../sizing';
 import { bestBeliefs, drawBeliefs, type CycleBeliefs } from './beliefs';
+import { agrees, ranWell, type RanWell } from './fits';
 import { machineOf, type CycleKnown } from './machine';
 
 /** Without a trace a longer step will do: its times differ by less than one of them. */
@@ -12,6 +13,8 @@ const QUICK_STEP_S = 4e-4;
 /** What so many machines that fit all that is known do. */
 export interface CycleShares {
   readonly count: number;
+  /** So many were looked at; the others would not run with what ran on the bench. */
+  readonly tried: number;
   /** Of all of them, by what it comes to; adds up to 1. */
   readonly shares: Readonly<Record<CycleOutcome, number>>;
   /** Share of them whose belt works by the sums at rest: where that is more, the movement makes the difference. */
@@ -62,6 +65,12 @@ export function bestMachine(situation: Situation, played: Played, known: CycleKn
 const at = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] as number;
 
+/** What one machine was drawn with; a spindle has neither. */
+function drawnOf(samples: Samples, i: number): Pick<CycleKnown, 'trayPullN' | 'travelPerTurnMm'> {
+  const [trayPullN, travelPerTurnMm] = [samples.trayPullN[i] as number, samples.travelPerTurnMm[i] as number];
+  return Number.isFinite(trayPullN) ? { trayPullN, travelPerTurnMm } : {};
+}
+
 /** Which samples stand for all: evenly along the weights (Kitagawa 1996). */
 function takenOf(weights: Float64Array, count: number): readonly number[] {
   const taken: number[] = [];
@@ -87,10 +96,14 @@ export class CyclePlay {
   readonly #of: {
     readonly situation: Situation;
     readonly samples: Samples;
+    /** As they are, cleaned or not. */
+    readonly bench: Samples;
     readonly known: CycleKnown;
     readonly played: Played;
     readonly seed: number;
   };
+  readonly #ranWell: readonly RanWell[];
+  readonly #agreed: Map<number, boolean>;
   readonly #beliefs: CycleBeliefs;
   readonly #taken: readonly number[];
   readonly #tally = Object.fromEntries(CYCLE_OUTCOMES.map((one) => [one, 0])) as Record<CycleOutcome, number>;
@@ -102,6 +115,8 @@ export class CyclePlay {
   /**
    * @param believed samples of the drive, with their weights
    * @param count of machines
+   * @param tries what was tried here: a machine in which what ran would not run is none that fits
+   * @param agreed which machines fit, kept from one play of the same drive to the next
    */
   constructor(
     situation: Situation,
@@ -110,9 +125,20 @@ export class CyclePlay {
     known: CycleKnown,
     played: Played,
     seed: number,
+    tries: readonly TriedBelt[] = [],
+    agreed: Map<number, boolean> = new Map(),
   ) {
     const clean = { motorFriction: value.motorFrictionClean, drivenFriction: value.drivenFrictionClean };
-    this.#of = { situation, samples: played.cleaned ? { ...value, ...clean } : value, known, played, seed };
+    this.#of = {
+      situation,
+      samples: played.cleaned ? { ...value, ...clean } : value,
+      bench: value,
+      known,
+      played,
+      seed,
+    };
+    this.#ranWell = ranWell(situation, tries);
+    this.#agreed = agreed;
     this.#beliefs = drawBeliefs(count, seed);
     this.#taken = takenOf(weights, count);
   }
@@ -133,10 +159,10 @@ export class CyclePlay {
     const { situation, samples, known, played, seed } = this.#of;
     const { belt, on } = played;
     const i = this.#taken[k] as number;
-    const [pull, turn] = [samples.trayPullN[i] as number, samples.travelPerTurnMm[i] as number];
-    const drawn = Number.isFinite(pull) ? { trayPullN: pull, travelPerTurnMm: turn } : {};
+    const drawn = drawnOf(samples, i);
     const values = valuesOf(samples, i, belt.shape);
     const atRest = evaluateBelt(situation.drive, belt, values, situation.demands, situation.oldSection);
+    if (!this.#fits(k)) return;
     const made = machineOf(situation, values, belt, this.#beliefs, k, { ...known, ...drawn });
     if (!made.ok) return;
     const run = cycle(changed(made.value, played), on, { stepS: QUICK_STEP_S, traced: false, seed: seed + k });
@@ -149,6 +175,26 @@ export class CyclePlay {
     if (outcome === 'slips') this.#slides.push(slipS);
   }
 
+  /** Whether a machine agrees with what ran on the bench. */
+  #fits(k: number): boolean {
+    if (this.#ranWell.length === 0) return true;
+    const known = this.#agreed.get(k);
+    if (known !== undefined) return known;
+    const { situation, bench, known: of, seed } = this.#of;
+    const i = this.#taken[k] as number;
+    const fits = agrees(
+      this.#ranWell,
+      (belt) => {
+        const values = valuesOf(bench, i, belt.shape);
+        const made = machineOf(situation, values, belt, this.#beliefs, k, { ...of, ...drawnOf(bench, i) });
+        return made.ok ? made.value : undefined;
+      },
+      seed + k,
+    );
+    this.#agreed.set(k, fits);
+    return fits;
+  }
+
   /** What those that were run came to. */
   get shares(): CycleShares {
     const ran = CYCLE_OUTCOMES.reduce((sum, one) => sum + this.#tally[one], 0);
@@ -157,6 +203,7 @@ export class CyclePlay {
     const share = (one: CycleOutcome): number => (ran === 0 ? 0 : this.#tally[one] / ran);
     return {
       count: ran,
+      tried: this.done,
       shares: Object.fromEntries(CYCLE_OUTCOMES.map((one) => [one, share(one)])) as CycleShares['shares'],
       atRest: ran === 0 ? 0 : this.#atRest / ran,
       timeS: times.length > 0 ? [at(times, 0.05), at(times, 0.5), at(times, 0.95)] : null,

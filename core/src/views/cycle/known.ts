@@ -1,9 +1,10 @@
 import { isTurned, loaderOf } from '../../base/loaders';
 import type { CycleConditions } from '../../physics/cycle';
-import { USUAL_TRAVEL_MM, type CycleKnown } from '../../belts/cycling';
+import { usualTravelMm, type CycleKnown } from '../../belts/cycling';
 import type { Ticket } from '../../record/ticket';
 import type { DriveView } from '../drive';
 import { answersOf } from '../evidence';
+import { readOwner } from '../../work/ownerLine';
 
 /** Where a figure of a cycle comes from. */
 export type Basis = 'measured' | 'calculated' | 'assumed';
@@ -30,9 +31,22 @@ export const USUAL_CONDITIONS: CycleConditions = {
   idleHours: 0,
 };
 
-/** Whether it fails, or fails more often, in the cold: as its owner, a test or the counted cycles have it. */
-export const failsInTheCold = (ticket: Ticket): boolean =>
-  answersOf(ticket).some(({ testId, outcome }) => testId === 'warm' && outcome === 'betterWarm');
+/**
+ * Whether it fails, or fails more often, in the cold: as a test, the counted cycles, or its owner’s words have it. An
+ * owner’s word is enough to look at it there, and an answer at Find stands above it.
+ */
+export function failsInTheCold(ticket: Ticket): boolean {
+  const answer = answersOf(ticket).findLast(({ testId }) => testId === 'warm');
+  if (answer) return answer.outcome === 'betterWarm';
+  return ticket.complaints.some(
+    ({ words, drivetrain, state }) =>
+      drivetrain &&
+      state !== 'anotherTrade' &&
+      readOwner(words, ticket.loader).answers.some(
+        ({ testId, outcome }) => testId === 'warm' && outcome === 'betterWarm',
+      ),
+  );
+}
 
 /** The conditions of what is wrong with it: a cold room where it fails in the cold. @example complaintConditions(ticket).roomC // 20 */
 export function complaintConditions(ticket: Ticket): CycleConditions {
@@ -49,7 +63,7 @@ export function cycleFigures(ticket: Ticket, { facts, situation, driven }: Drive
   const { train } = ticket;
   const mm = (value: number): string => `${value.toFixed(1)} mm`;
   const turned = isTurned(driven);
-  const usual = turned ? undefined : USUAL_TRAVEL_MM[driven];
+  const usual = usualTravelMm(driven);
   const { trayPull, stallPull, trayTravel, path } = facts;
   const priors = situation.ok ? situation.value.priors : undefined;
   const counted = facts.results.some(({ reading }) => reading.measurand === 'trayTravel');

@@ -1,0 +1,49 @@
+import {
+  againstWatch,
+  COLD_ROOM_C,
+  failsInTheCold,
+  inHundredOf,
+  USUAL_CONDITIONS,
+  watchedTimes,
+} from '@loose-pulley/core/views/cycle';
+import type { CycleShares } from '@loose-pulley/core/belts/cycling';
+import { useRecommendation } from '../ticket/useRecommendation';
+import { useDriveView } from '../ticket/useDriveView';
+import { useTicket } from '../ticket/useTicket';
+import { useCycle } from './useCycle';
+import { NO_TWEAKS, useCycleQuestion, type Tweaks } from './useCycleQuestion';
+
+const arrives = ({ shares: { opens, overruns } }: CycleShares): string => inHundredOf(opens + overruns);
+const WARM: Tweaks = { on: USUAL_CONDITIONS };
+
+/** Of a machine that fails in the cold: how many like it go well there, and on the bench. */
+export function InTheCold() {
+  const { ticket } = useTicket();
+  return failsInTheCold(ticket) ? <Cold /> : null;
+}
+function Cold() {
+  const recommendation = useRecommendation(useDriveView());
+  const { question } = useCycleQuestion(recommendation, WARM, false);
+  const { shares, before, of } = useCycle(question);
+  if (!shares || !before || shares.tried < of) return <p className="min-h-12 text-soft">Running it in the cold…</p>;
+  return (
+    <p className="min-h-12">
+      It fails in the cold: moving, {arrives(before)} go well at {COLD_ROOM_C} °C, and {arrives(shares)} in the bench’s
+      own warmth.
+    </p>
+  );
+}
+
+/** Times that were taken of a cycle, beside what machines like this take. */
+export function AgainstWatch() {
+  const { ticket } = useTicket();
+  return watchedTimes(ticket).length > 0 ? <Watched /> : null;
+}
+function Watched() {
+  const { ticket } = useTicket();
+  const recommendation = useRecommendation(useDriveView());
+  const { question } = useCycleQuestion(recommendation, NO_TWEAKS, false);
+  const { shares, of } = useCycle(question);
+  const said = shares && shares.tried === of ? againstWatch(watchedTimes(ticket), shares) : '';
+  return said === '' ? null : <p>By the watch: {said}</p>;
+}

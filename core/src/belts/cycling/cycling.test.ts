@@ -1,0 +1,68 @@
+import { describe, expect, test } from 'vitest';
+import { BOOTH } from '../../../fixtures/booth';
+import { ROOM } from '../../../fixtures/cycleMachine';
+import { cycle, CYCLE_OUTCOMES } from '../../physics/cycle';
+import { evaluateBelt } from '../../physics/evaluation';
+import { bestValues } from '../sizing';
+import { CATALOGUE } from '../catalogue';
+import { believe } from '../probability';
+import { bestBeliefs, bestMachine, changesFor, CyclePlay, machineOf, type Played } from '.';
+
+const belt = (innerLengthMm: number) => ({ shape: 'square' as const, thicknessMm: 1.2, innerLengthMm });
+const believed = believe(BOOTH, [], 1000, 1);
+const play = (played: Played, tries: ConstructorParameters<typeof CyclePlay>[6] = []) =>
+  new CyclePlay(BOOTH, believed, 60, {}, played, 1, tries).all();
+
+describe('a machine from what is known', () => {
+  test('its belt slips at evaluation’s own limit, to 1e-9, and it is moved by the drive’s own need', () => {
+    const values = bestValues(BOOTH, 'square');
+    const made = machineOf(BOOTH, values, belt(116), bestBeliefs(), 0, {});
+    const evaluated = evaluateBelt(BOOTH.drive, belt(116), values, BOOTH.demands, BOOTH.oldSection);
+    if (!made.ok || made.value.load.kind !== 'travel') throw new Error('the booth deck has a tray');
+    const [one] = made.value.belts;
+    expect(one?.limitN).toBeCloseTo(evaluated?.grip.beltPullN ?? 0, 9);
+    const { guideN, efficiency, travelPerTurnMm } = made.value.load;
+    const driver = (one?.driverRadiusMm ?? 0) / (one?.drivenRadiusMm ?? 1);
+    expect((guideN * travelPerTurnMm * driver) / (2 * Math.PI * efficiency)).toBeCloseTo(values.needNmm, 9);
+  });
+  test('a belt that the sums at rest call good runs; one that hangs does not', () => {
+    const outcome = (mm: number): string | undefined => {
+      const made = bestMachine(BOOTH, { belt: belt(mm), on: ROOM }, {});
+      const run = made.ok ? cycle(made.value, ROOM) : made;
+      return run.ok ? run.value.outcome : run.problem;
+    };
+    expect(outcome(116)).toBe('opens');
+    expect(outcome(132)).toBe('givesBack');
+  });
+});
+
+describe('machines that fit what is known', () => {
+  test('shares add up, and the same question has the same answer', () => {
+    const once = play({ belt: belt(116), on: ROOM });
+    expect(CYCLE_OUTCOMES.reduce((sum, one) => sum + once.shares[one], 0)).toBeCloseTo(1, 12);
+    expect(play({ belt: belt(116), on: ROOM })).toEqual(once);
+  });
+  test('a slacker belt, a stiffer tray and a colder room let fewer arrive', () => {
+    const arrives = (played: Played): number => 1 - play(played).shares.givesBack;
+    const as = arrives({ belt: belt(116), on: ROOM });
+    expect(arrives({ belt: belt(121), on: ROOM })).toBeLessThan(as);
+    expect(arrives({ belt: belt(116), on: ROOM, pullTimes: 1.5 })).toBeLessThan(as);
+    expect(arrives({ belt: belt(116), on: { ...ROOM, roomC: -5 } })).toBeLessThanOrEqual(as);
+  });
+  test('hardly any that fail at rest arrive, and what ran on the bench runs in every machine', () => {
+    const { atRest, shares } = play({ belt: belt(116), on: ROOM });
+    expect(1 - shares.givesBack).toBeLessThan(atRest + 0.05);
+    const right = { belt: { ...belt(116), innerLengthToleranceMm: 1 }, verdict: 'right' as const };
+    const told = play({ belt: belt(116), on: ROOM }, [right]);
+    expect(told.shares.givesBack + told.shares.slips).toBe(0);
+    expect(told.count).toBeLessThan(told.tried);
+  });
+});
+
+test('single changes: pulleys only where they are not clean, a warm room only in the cold, next sizes from what can be had', () => {
+  const as = { clean: true, rollers: false, turned: false };
+  const ids = (roomC: number, of: Partial<typeof as> = {}): readonly string[] =>
+    changesFor(belt(116), { ...ROOM, roomC }, CATALOGUE, { ...as, ...of }, 'mm').map(({ id }) => id);
+  expect(ids(20)).toEqual(['oil', 'shorter', 'longer', 'thicker']);
+  expect(ids(5, { clean: false })).toEqual(['clean', 'oil', 'shorter', 'longer', 'thicker', 'warm']);
+});
