@@ -50,6 +50,7 @@ const RPM = (2 * Math.PI) / 60;
  *
  * @param belt that is on; undefined where the motor turns the train itself, or none is on
  * @param beliefs and which of them is meant
+ * @returns refused where no belt can run in the drive
  * For instance machineOf(situation, bestValues(situation, 'square'), belt, bestBeliefs(), 0, {}).value.belts[0].limitN: as evaluateBelt’s
  */
 export function machineOf(

@@ -120,7 +120,7 @@ export class CyclePlay {
    */
   constructor(
     situation: Situation,
-    { value, weights }: Believed<Samples>,
+    believed: Believed<Samples>,
     readonly count: number,
     known: CycleKnown,
     played: Played,
@@ -128,6 +128,7 @@ export class CyclePlay {
     tries: readonly TriedBelt[] = [],
     agreed: Map<number, boolean> = new Map(),
   ) {
+    const { value, weights } = believed;
     const clean = { motorFriction: value.motorFrictionClean, drivenFriction: value.drivenFrictionClean };
     this.#of = {
       situation,

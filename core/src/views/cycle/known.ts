@@ -48,12 +48,12 @@ export function failsInTheCold(ticket: Ticket): boolean {
   );
 }
 
-/** The conditions of what is wrong with it: a cold room where it fails in the cold. @example complaintConditions(ticket).roomC // 20 */
+/** The conditions of what is wrong with it: a cold room where it fails in the cold. @example complaintConditions(ticket).roomC // 8 */
 export function complaintConditions(ticket: Ticket): CycleConditions {
   return failsInTheCold(ticket) ? { ...USUAL_CONDITIONS, roomC: COLD_ROOM_C, idleHours: 12 } : USUAL_CONDITIONS;
 }
 
-/** What a ticket knows of a cycle beside its drive. @example cycleKnown(ticket).travelMm // 118 */
+/** What a ticket knows of a cycle beside its drive. @example cycleKnown(ticket).travelMm // 158 */
 export function cycleKnown({ train }: Pick<Ticket, 'train'>): CycleKnown {
   return { travelMm: train.travelMm ?? undefined, motorRpm: train.motorRpm ?? undefined };
 }

@@ -17,7 +17,7 @@ export const OUTCOME_NAMES: Readonly<Record<CycleOutcome, string>> = {
   overruns: 'runs against its end',
 };
 
-/** What a cycle comes to, in a line. @example headlineOf(cycle, 'tray') // 'Opens, slipping for 0.4 s' */
+/** What a cycle comes to, in a line. For instance headlineOf(cycle, 'tray'): Arrives, slipping for 0.4 s */
 export function headlineOf({ outcome, slipS, whereMm }: Cycle, driven: Driven): string {
   if (isTurned(driven)) {
     if (outcome === 'slips') return 'Turns, and slips at speed';
@@ -110,7 +110,7 @@ const SLOWER = 1.1;
  *
  * @param watchedS times that were taken
  * @returns '' where nothing was taken, or none of the machines arrives
- * @example againstWatch([2.4], shares) // '2.4 s; machines like this take 1.5 to 1.9 s: something still binds, or the belt slips for about 0.4 s.'
+ * For instance againstWatch([2.4], shares): '2.4 s; machines like this take 1.5 to 1.9 s: something still binds, or the belt slips for about 0.4 s.'
  */
 export function againstWatch(watchedS: readonly number[], { timeS }: Pick<CycleShares, 'timeS'>): string {
   if (watchedS.length === 0 || !timeS) return '';
