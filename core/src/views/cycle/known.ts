@@ -1,4 +1,4 @@
-import { isTurned, loaderOf } from '../../base/loaders';
+import { isTurned } from '../../base/loaders';
 import type { CycleConditions } from '../../physics/cycle';
 import { usualTravelMm, type CycleKnown } from '../../belts/cycling';
 import type { Ticket } from '../../record/ticket';
@@ -114,6 +114,3 @@ export const watchedTimes = ({ cycles }: Pick<Ticket, 'cycles'>): readonly numbe
       ? [seconds]
       : [],
   );
-
-/** Whether a ticket’s loader goes out or in: what a cycle that goes well is said to do. */
-export const opensWord = ({ loader }: Pick<Ticket, 'loader'>): string => loaderOf(loader).words.open;
