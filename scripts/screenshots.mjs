@@ -13,7 +13,7 @@ const SHOTS = [
   { file: 'bench', path: '/', line: '66.4 square 1.2', wait: 3000 },
   { file: 'measure', path: '/t/demo-0147/measure' },
   { file: 'size', path: '/t/demo-0147/size' },
-  { file: 'size-dark', path: '/t/demo-0147/size', dark: true },
+  { file: 'cycle-dark', path: '/t/demo-0147/cycle', dark: true, height: 1000, wait: 15_000 },
   { file: 'swap', path: '/t/demo-0147/swap' },
   { file: 'why', path: '/why', height: 1000, wait: 8000 },
   { file: 'takein', path: '/t/demo-0147/takeIn' },

@@ -1,6 +1,7 @@
 import { playAdviser } from '../adviser.mjs';
 import { benchCalculating } from './calculating';
 import { benchCleaning } from './cleaning';
+import { benchCycles } from './cycles';
 import { benchDemo } from './demo';
 import { benchFull } from './full';
 import { benchJobs } from './jobs';
@@ -20,6 +21,7 @@ const PARTS = {
   train: benchTrain,
   planning: benchPlanning,
   calculating: benchCalculating,
+  cycles: benchCycles,
   demo: benchDemo,
   lines: benchLines,
   full: benchFull,

@@ -9,7 +9,7 @@ import {
 } from '@loose-pulley/core/belts/cycling';
 import { believe, samplesOf, type Believed, type Samples, type TriedBelt } from '@loose-pulley/core/belts/probability';
 import type { Situation } from '@loose-pulley/core/belts/sizing';
-import { cycle, type Cycle, type CycleMachine } from '@loose-pulley/core/physics/cycle';
+import { cycle, onKnifeEdge, type Cycle, type CycleMachine } from '@loose-pulley/core/physics/cycle';
 
 /** What is asked of one drive: the cycle that is drawn, what machines that fit come to, and what one change would do. */
 export interface CycleQuestion {
@@ -24,6 +24,7 @@ export interface CycleQuestion {
 }
 export type CycleNews =
   | { readonly type: 'cycle'; readonly machine: CycleMachine; readonly cycle: Cycle }
+  | { readonly type: 'edge'; readonly edge: boolean }
   | { readonly type: 'refused'; readonly problem: string }
   | { readonly type: 'shares' | 'before'; readonly shares: CycleShares; readonly of: number }
   | { readonly type: 'change'; readonly id: SingleChange['id']; readonly shares: CycleShares }
@@ -42,6 +43,8 @@ const SAMPLES = 6000;
 /** So many machines stand for all; and so many are run before anybody may ask anew. */
 const MACHINES = 300;
 const AT_ONCE = 10;
+
+const EDGE_STEP_S = 4e-4;
 
 let newest = 0;
 /** What is believed of the drive last asked about, and which machines agree with the bench. */
@@ -78,6 +81,9 @@ async function answer({ id, question }: CycleAsked): Promise<void> {
     return;
   }
   say({ type: 'cycle', machine: machine.value, cycle: one.value });
+  await breathe();
+  if (id !== newest) return;
+  say({ type: 'edge', edge: onKnifeEdge(machine.value, now.on, one.value.outcome, { stepS: EDGE_STEP_S }) });
   await breathe();
   if (id !== newest) return;
   const key = JSON.stringify([situation, tries, known]);

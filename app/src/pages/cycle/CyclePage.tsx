@@ -117,6 +117,11 @@ export function CyclePage() {
               {cold && !tweaks.on ? ', in the cold, as it was said to fail' : ''}.
             </p>
           )}
+          {answer.edge && (
+            <p className="border-l-4 border-live pl-3">
+              On a knife edge: one in a hundred of grip, motor or pull would make it another.
+            </p>
+          )}
           {against && <p>{against}</p>}
         </section>
         <section aria-labelledby="fitting" className="grid gap-3 border-t border-ink pt-3">

@@ -7,6 +7,8 @@ import { cyclesBeside, type CycleNews, type CycleQuestion } from '../../workers/
 export interface CycleAnswer {
   readonly machine: CycleMachine | null;
   readonly cycle: Cycle | null;
+  /** One in a hundred of grip, motor or pull would make it come to something else. */
+  readonly edge: boolean;
   readonly problem: string;
   readonly shares: CycleShares | null;
   readonly before: CycleShares | null;
@@ -18,6 +20,7 @@ export interface CycleAnswer {
 const NOTHING: CycleAnswer = {
   machine: null,
   cycle: null,
+  edge: false,
   problem: '',
   shares: null,
   before: null,
@@ -29,7 +32,9 @@ const NOTHING: CycleAnswer = {
 function withNews(now: CycleAnswer, news: CycleNews): CycleAnswer {
   switch (news.type) {
     case 'cycle':
-      return { ...now, machine: news.machine, cycle: news.cycle, problem: '', done: false };
+      return { ...now, machine: news.machine, cycle: news.cycle, edge: false, problem: '', done: false };
+    case 'edge':
+      return { ...now, edge: news.edge };
     case 'refused':
       return { ...NOTHING, problem: news.problem };
     case 'shares':

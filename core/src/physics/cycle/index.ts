@@ -1,4 +1,5 @@
 export { cycle, SLIPS_FROM_MM, STEP_S, type RunOptions } from './cycle';
+export { onKnifeEdge } from './knifeEdge';
 export { checkCycle } from './check';
 export { greaseAt } from './resistance';
 export {
