@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 import { openCore } from './core.mjs';
 import { ensurePackages, root } from './setup.mjs';
 
-/* npm run adviser: plays the adviser on drawn machines and prints how it does; with --write, into docs/ADVISER.md. */
+/* npm run adviser: plays the adviser on drawn machines and prints how it does; with --write, into docs/ADVISER.md; with --cycles, only where its table and cycles differ. */
 
 const SEED = 20261125;
 /** A band of fewer statements tells nothing. */
@@ -125,6 +125,31 @@ export async function playAdviser(machines) {
   return { asking, trust, bands, wrong };
 }
 
+/** Answers that cycles give to tests where physics decides them, beside the adviser's table; apart by more is marked. */
+const APART = 0.25;
+async function heldAgainstCycles(machines) {
+  const core = await openCore();
+  const { KNOWLEDGE } = await core.room('work/diagnosis');
+  const { tableAgainstCycles } = await core.file('/lab/src/cycles/index.ts');
+  const all = tableAgainstCycles(KNOWLEDGE, machines, SEED);
+  await core.close();
+  const far = all.filter(({ table, simulated }) => Math.abs(table - simulated) > APART);
+  const shown = far.sort((a, b) => Math.abs(b.simulated - b.table) - Math.abs(a.simulated - a.table));
+  return {
+    words: `${all.length} answers that physics decides were held against cycles of ${machines} machines a cause; ${far.length} lie more than 25 points apart:`,
+    lines: [
+      ['cause', 'test', 'answer', 'table', 'cycles'],
+      ...shown.map(({ cause, test, outcome, table, simulated }) => [
+        cause,
+        test,
+        outcome,
+        percent(table),
+        percent(simulated),
+      ]),
+    ],
+  };
+}
+
 const table = (lines) =>
   lines
     .flatMap((cells, index) => [
@@ -136,8 +161,14 @@ const table = (lines) =>
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   ensurePackages();
   const machines = Number(process.argv.find((one) => /^\d+$/.test(one)) ?? 400);
+  const cycles = await heldAgainstCycles(Math.min(machines, 200));
+  const physics = `${cycles.words}\n\n${table(cycles.lines)}`;
+  if (process.argv.includes('--cycles')) {
+    console.log(physics);
+    process.exit();
+  }
   const { asking, trust, bands, wrong } = await playAdviser(machines);
-  const text = `${machines} machines a loader, seed ${SEED}, \`npm run adviser -- --write\`.\n\n${table(trust)}\n\n${table(bands)}\n\n${table(wrong)}\n\n${table(asking)}`;
+  const text = `${machines} machines a loader, seed ${SEED}, \`npm run adviser -- --write\`.\n\n${table(trust)}\n\n${table(bands)}\n\n${table(wrong)}\n\n${table(asking)}\n\n${physics}`;
   console.log(text);
   if (process.argv.includes('--write')) {
     const file = join(root, 'docs/ADVISER.md');

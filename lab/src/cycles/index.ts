@@ -1,0 +1,1 @@
+export { tableAgainstCycles, type Against } from './againstTable';
