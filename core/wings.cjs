@@ -41,7 +41,10 @@ module.exports = [
       readingLine: { holds: 'one typed reading, as it is said', uses: ['measuring'] },
       sizing: { holds: 'priors, requirements, thresholds, a belt judged', uses: ['catalogue', 'measuring'] },
       probability: { holds: 'samples, chances, verdicts, value of a reading', uses: ['catalogue', 'sizing'] },
-      cycling: { holds: 'machines that fit what is known, run through a cycle', uses: ['catalogue', 'probability', 'sizing'] },
+      cycling: {
+        holds: 'machines that fit what is known, run through a cycle',
+        uses: ['catalogue', 'probability', 'sizing'],
+      },
     },
   },
   {
