@@ -214,6 +214,16 @@ describe('laws', () => {
     ));
 });
 
+test('a cycle that is not drawn comes to the same as one that is', () =>
+  fc.assert(
+    fc.property(machines, (one) => {
+      const drawn = run(made(one));
+      const quick = cycle(made(one), ROOM, { traced: false });
+      expect(quick.ok && [quick.value.outcome, quick.value.timeS]).toEqual([drawn.outcome, drawn.timeS]);
+    }),
+    { numRuns: 60 },
+  ));
+
 describe('what happens on the way', () => {
   test('it starts, meets the place that binds, reaches its switch and rests', () => {
     const { events, outcome } = run(TRAY);

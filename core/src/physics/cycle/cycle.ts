@@ -20,6 +20,8 @@ const TOGETHER_S = 0.03;
 const STANDS_MM_S = 0.5;
 const STANDS_S = 0.15;
 const STARTS_MM = 0.2;
+/** A cycle that nobody looks at ends once it has stood so long. */
+const SETTLED_S = 0.6;
 /** A disc that has turned so far between unequal rollers is jammed: from memory of the trade, no source. */
 const JAMS_RAD = 0.06;
 /** Before the electronics try again: from memory, no source. */
@@ -212,6 +214,11 @@ export function cycle(machine: CycleMachine, on: CycleConditions, options: RunOp
       if (drives && arrivedS === null && Math.abs(stepper.speedMmPerS) < STANDS_MM_S) {
         if (standsFrom < 0) standsFrom = timeS;
         else if (timeS - standsFrom > STANDS_S) stoodMm ??= positionMm;
+        // What has stood so long, with nothing that changes by itself, stands until the electronics give up.
+        if (!traced && standsFrom >= 0 && timeS - standsFrom > SETTLED_S) {
+          reversed ||= controller.then === 'reverse';
+          break;
+        }
       } else if (standsFrom >= 0) {
         if (timeS - standsFrom > STANDS_S && arrivedS === null)
           events.push({ kind: 'stands', atS: standsFrom, untilS: timeS, atMm: positionMm });
