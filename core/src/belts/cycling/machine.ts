@@ -37,8 +37,10 @@ const BEYOND_MM = 2;
 const STOP = { stopNPerMm: 20, stopNsPerMm: 0.03 } as const;
 /** Of a large pulley of plastic, by the fourth power of its radius: 12 mm weigh some 1.2 g. From memory, no source. */
 const PULLEY_GCM2_AT_12MM = 0.8;
-/** A disc of 120 mm and what carries it. A disc's mass and size: ISO/IEC 10149; the hub from memory. */
-const DISC_GCM2 = 290;
+/** A magnetic disk with its hub, and how long a spindle may take: from memory of the trade, no source. */
+const DISC_GCM2 = 60;
+const SPIN_TIMES = 2;
+const SPEED_GUESSED = 0.1;
 
 const RPM = (2 * Math.PI) / 60;
 
@@ -103,7 +105,11 @@ export function machineOf(
         eccentricMm: 0,
       },
     ],
-    controller: { timeOutS, then: isTurned(driven) ? ('stop' as const) : USUAL[driven].then, off },
+    controller: {
+      timeOutS: isTurned(driven) ? timeOutS * SPIN_TIMES : timeOutS,
+      then: isTurned(driven) ? ('stop' as const) : USUAL[driven].then,
+      off,
+    },
   } satisfies Partial<CycleMachine>;
   if (isTurned(driven)) {
     const wantedRpm = demands.speed?.targetRpm ?? (freeRpm * (1 - taken)) / ratio;
@@ -114,7 +120,8 @@ export function machineOf(
         inertiaGcm2: DISC_GCM2,
         dragNmm: needNmm * ratio,
         wantedRpm,
-        tolerance: demands.speed?.tolerance ?? 0.05,
+        // A speed that is only worked out is none to be held to closely.
+        tolerance: demands.speed?.targetRpm ? demands.speed.tolerance : SPEED_GUESSED,
       },
       endSwitch: { atMm: 0, state: 'clean', dirtyWorks: 0.5 },
     });
