@@ -1,9 +1,9 @@
 import { BOOTH } from '../../core/fixtures/booth';
-import { ROOM, TRAY } from '../../core/fixtures/cycleMachine';
+import { TRAY } from '../../core/fixtures/cycleMachine';
 import { CyclePlay } from '../../core/src/belts/cycling';
 import { believe } from '../../core/src/belts/probability';
 import { seeded } from '../../core/src/base/statistics';
-import { cycle, onKnifeEdge, type Cycle, type CycleMachine } from '../../core/src/physics/cycle';
+import { ON_THE_BENCH, cycle, onKnifeEdge, type Cycle, type CycleMachine } from '../../core/src/physics/cycle';
 import { median, ms, times, type Row } from './report';
 
 const MACHINES = 1000;
@@ -28,19 +28,19 @@ function randomMachine(random: () => number): CycleMachine {
 }
 
 const run = (machine: CycleMachine, stepS: number): Cycle => {
-  const made = cycle(machine, ROOM, { stepS, traced: false });
+  const made = cycle(machine, ON_THE_BENCH, { stepS, traced: false });
   if (!made.ok) throw new Error(made.problem);
   return made.value;
 };
 
 /** One cycle, a thousand machines, and what half the step changes. */
 export async function benchCycles(row: Row): Promise<void> {
-  const traced = await times(40, () => cycle(TRAY, ROOM));
+  const traced = await times(40, () => cycle(TRAY, ON_THE_BENCH));
   row('one cycle, traced, 1.5 s of it', ms(median(traced)), 'goal 20 ms');
   const believed = believe(BOOTH, [], MACHINES, 1);
   const belt = { shape: 'square', thicknessMm: 1.2, innerLengthMm: 116 } as const;
   const began = performance.now();
-  new CyclePlay(BOOTH, believed, MACHINES, {}, { belt, on: ROOM }, 1).all();
+  new CyclePlay(BOOTH, believed, MACHINES, {}, { belt, on: ON_THE_BENCH }, 1).all();
   row(`${MACHINES} machines that fit`, `${((performance.now() - began) / 1000).toFixed(1)} s`, 'goal 3 s, in a worker');
 
   const random = seeded(20261202);
@@ -52,7 +52,7 @@ export async function benchCycles(row: Row): Promise<void> {
     const machine = randomMachine(random);
     const [whole, half] = [run(machine, 1e-4), run(machine, 5e-5)];
     if (whole.outcome !== half.outcome) {
-      if (onKnifeEdge(machine, ROOM, whole.outcome)) atAnEdge += 1;
+      if (onKnifeEdge(machine, ON_THE_BENCH, whole.outcome)) atAnEdge += 1;
       else others += 1;
     } else if (whole.timeS !== null && half.timeS !== null) {
       const apart = Math.abs(whole.timeS - half.timeS);

@@ -3,7 +3,13 @@ import { bestValues, situationOf, type Situation } from '@loose-pulley/core/belt
 import { drawBeliefs, machineOf } from '@loose-pulley/core/belts/cycling';
 import { believe, valuesOf } from '@loose-pulley/core/belts/probability';
 import { driveFacts, type Reading } from '@loose-pulley/core/belts/measuring';
-import { cycle, type Cycle, type CycleConditions, type CycleMachine } from '@loose-pulley/core/physics/cycle';
+import {
+  cycle,
+  ON_THE_BENCH,
+  type Cycle,
+  type CycleConditions,
+  type CycleMachine,
+} from '@loose-pulley/core/physics/cycle';
 import type { Knowledge } from '@loose-pulley/core/work/diagnosis';
 
 /** One answer to one test where physics decides it: what the adviser's table says, and what cycles come to. */
@@ -16,15 +22,7 @@ export interface Against {
   readonly simulated: number;
 }
 
-const ROOM: CycleConditions = {
-  roomC: 20,
-  disc: false,
-  onItsSide: false,
-  tapped: false,
-  helpN: 0,
-  supply: 1,
-  idleHours: 0,
-};
+const ROOM = ON_THE_BENCH;
 const COLD = { ...ROOM, roomC: 6, idleHours: 12 };
 const WARM = { ...ROOM, roomC: 26 };
 /** A light pull, and a light hold. */

@@ -3,13 +3,13 @@ import { Link } from 'react-router';
 import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { counted, formatLength, formatNewton } from '@loose-pulley/core/base/units';
+import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
 import {
   againstWatch,
   cycleFigures,
   failsInTheCold,
   headlineOf,
   toCsv,
-  USUAL_CONDITIONS,
   watchedTimes,
   whyApart,
 } from '@loose-pulley/core/views/cycle';
@@ -200,7 +200,7 @@ export function CyclePage() {
             </>
           )}
           {cold && (
-            <Button look="quiet" onClick={() => tweak({ on: USUAL_CONDITIONS })}>
+            <Button look="quiet" onClick={() => tweak({ on: ON_THE_BENCH })}>
               In the bench’s own warmth
             </Button>
           )}

@@ -1,11 +1,5 @@
-import {
-  againstWatch,
-  COLD_ROOM_C,
-  failsInTheCold,
-  inHundredOf,
-  USUAL_CONDITIONS,
-  watchedTimes,
-} from '@loose-pulley/core/views/cycle';
+import { againstWatch, COLD_ROOM_C, failsInTheCold, inHundredOf, watchedTimes } from '@loose-pulley/core/views/cycle';
+import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
 import type { CycleShares } from '@loose-pulley/core/belts/cycling';
 import { useRecommendation } from '../ticket/useRecommendation';
 import { useDriveView } from '../ticket/useDriveView';
@@ -14,7 +8,7 @@ import { useCycle } from './useCycle';
 import { NO_TWEAKS, useCycleQuestion, type Tweaks } from './useCycleQuestion';
 
 const arrives = ({ shares: { opens, overruns } }: CycleShares): string => inHundredOf(opens + overruns);
-const WARM: Tweaks = { on: USUAL_CONDITIONS };
+const WARM: Tweaks = { on: ON_THE_BENCH };
 
 /** Of a machine that fails in the cold: how many like it go well there, and on the bench. */
 export function InTheCold() {

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { BOOTH } from '../../../fixtures/booth';
-import { ROOM } from '../../../fixtures/cycleMachine';
-import { cycle, CYCLE_OUTCOMES } from '../../physics/cycle';
+import { ON_THE_BENCH, cycle, CYCLE_OUTCOMES } from '../../physics/cycle';
 import { evaluateBelt } from '../../physics/evaluation';
 import { bestValues } from '../sizing';
 import { CATALOGUE } from '../catalogue';
@@ -27,8 +26,8 @@ describe('a machine from what is known', () => {
   });
   test('a belt that the sums at rest call good runs; one that hangs does not', () => {
     const outcome = (mm: number): string | undefined => {
-      const made = bestMachine(BOOTH, { belt: belt(mm), on: ROOM }, {});
-      const run = made.ok ? cycle(made.value, ROOM) : made;
+      const made = bestMachine(BOOTH, { belt: belt(mm), on: ON_THE_BENCH }, {});
+      const run = made.ok ? cycle(made.value, ON_THE_BENCH) : made;
       return run.ok ? run.value.outcome : run.problem;
     };
     expect(outcome(116)).toBe('opens');
@@ -38,22 +37,22 @@ describe('a machine from what is known', () => {
 
 describe('machines that fit what is known', () => {
   test('shares add up, and the same question has the same answer', () => {
-    const once = play({ belt: belt(116), on: ROOM });
+    const once = play({ belt: belt(116), on: ON_THE_BENCH });
     expect(CYCLE_OUTCOMES.reduce((sum, one) => sum + once.shares[one], 0)).toBeCloseTo(1, 12);
-    expect(play({ belt: belt(116), on: ROOM })).toEqual(once);
+    expect(play({ belt: belt(116), on: ON_THE_BENCH })).toEqual(once);
   });
   test('a slacker belt, a stiffer tray and a colder room let fewer arrive', () => {
     const arrives = (played: Played): number => 1 - play(played).shares.givesBack;
-    const as = arrives({ belt: belt(116), on: ROOM });
-    expect(arrives({ belt: belt(121), on: ROOM })).toBeLessThan(as);
-    expect(arrives({ belt: belt(116), on: ROOM, pullTimes: 1.5 })).toBeLessThan(as);
-    expect(arrives({ belt: belt(116), on: { ...ROOM, roomC: -5 } })).toBeLessThanOrEqual(as);
+    const as = arrives({ belt: belt(116), on: ON_THE_BENCH });
+    expect(arrives({ belt: belt(121), on: ON_THE_BENCH })).toBeLessThan(as);
+    expect(arrives({ belt: belt(116), on: ON_THE_BENCH, pullTimes: 1.5 })).toBeLessThan(as);
+    expect(arrives({ belt: belt(116), on: { ...ON_THE_BENCH, roomC: -5 } })).toBeLessThanOrEqual(as);
   });
   test('hardly any that fail at rest arrive, and what ran on the bench runs in every machine', () => {
-    const { atRest, shares } = play({ belt: belt(116), on: ROOM });
+    const { atRest, shares } = play({ belt: belt(116), on: ON_THE_BENCH });
     expect(1 - shares.givesBack).toBeLessThan(atRest + 0.05);
     const right = { belt: { ...belt(116), innerLengthToleranceMm: 1 }, verdict: 'right' as const };
-    const told = play({ belt: belt(116), on: ROOM }, [right]);
+    const told = play({ belt: belt(116), on: ON_THE_BENCH }, [right]);
     expect(told.shares.givesBack + told.shares.slips).toBe(0);
     expect(told.count).toBeLessThan(told.tried);
   });
@@ -62,7 +61,7 @@ describe('machines that fit what is known', () => {
 test('single changes: pulleys only where they are not clean, a warm room only in the cold, next sizes from what can be had', () => {
   const as = { clean: true, rollers: false, turned: false };
   const ids = (roomC: number, of: Partial<typeof as> = {}): readonly string[] =>
-    changesFor(belt(116), { ...ROOM, roomC }, CATALOGUE, { ...as, ...of }, 'mm').map(({ id }) => id);
+    changesFor(belt(116), { ...ON_THE_BENCH, roomC }, CATALOGUE, { ...as, ...of }, 'mm').map(({ id }) => id);
   expect(ids(20)).toEqual(['oil', 'shorter', 'longer', 'thicker']);
   expect(ids(5, { clean: false })).toEqual(['clean', 'oil', 'shorter', 'longer', 'thicker', 'warm']);
 });

@@ -1,5 +1,5 @@
 import { seeded } from '../../base/statistics';
-import { cycle, type CycleConditions } from '../../physics/cycle';
+import { cycle, ON_THE_BENCH } from '../../physics/cycle';
 import type { EvaluatedBelt } from '../../physics/evaluation';
 import type { TriedBelt } from '../probability';
 import type { Situation } from '../sizing';
@@ -28,16 +28,6 @@ export function ranWell({ sisters = [] }: Situation, tries: readonly TriedBelt[]
   return all.filter((one, at) => at === all.findIndex(({ belt }) => alike(belt, one.belt))).slice(0, ASKED);
 }
 
-/** What a belt that was right was tried in. */
-const TRIED_IN: CycleConditions = {
-  roomC: 20,
-  disc: false,
-  onItsSide: false,
-  tapped: false,
-  helpN: 0,
-  supply: 1,
-  idleHours: 0,
-};
 const STEP_S = 4e-4;
 
 /**
@@ -54,7 +44,7 @@ export function agrees(
   const random = seeded(seed);
   return belts.every(({ belt, here }) => {
     const machine = machineWith(belt);
-    const run = machine && cycle(machine, TRIED_IN, { stepS: STEP_S, traced: false, seed });
+    const run = machine && cycle(machine, ON_THE_BENCH, { stepS: STEP_S, traced: false, seed });
     const ran = run?.ok === true && (run.value.outcome === 'opens' || run.value.outcome === 'overruns');
     return ran || (!here && random() < OTHERS_DIFFER);
   });

@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, test } from 'vitest';
 import { BOOTH_DRIVE } from '../../../fixtures/booth';
-import { ROOM, TRAY } from '../../../fixtures/cycleMachine';
+import { TRAY } from '../../../fixtures/cycleMachine';
 import { fitBelt, type Belt } from '../drive';
 import { sectionAreaMm2, youngModulusMpa } from '../rubber';
 import { drivenSpeed } from '../speed';
 import {
+  ON_THE_BENCH,
   cycle,
   onKnifeEdge,
   type Cycle,
@@ -22,7 +23,7 @@ const LOAD = TRAY.load as CycleTravel;
 const withBelt = (of: Partial<CycleBelt>): CycleMachine => ({ ...TRAY, belts: [{ ...BELT, ...of }] });
 const withLoad = (of: Partial<CycleTravel>): CycleMachine => ({ ...TRAY, load: { ...LOAD, ...of } });
 const run = (machine: CycleMachine, on: Partial<CycleConditions> = {}, stepS?: number): Cycle => {
-  const made = cycle(machine, { ...ROOM, ...on }, stepS === undefined ? {} : { stepS });
+  const made = cycle(machine, { ...ON_THE_BENCH, ...on }, stepS === undefined ? {} : { stepS });
   if (!made.ok) throw new Error(made.problem);
   return made.value;
 };
@@ -63,7 +64,7 @@ describe('what is known in closed form', () => {
         motor: { ...TRAY.motor, ...SILENT },
         load: { kind: 'spin', inertiaGcm2: 3, dragNmm: 0, wantedRpm: 100, tolerance: 0.1 },
       },
-      ROOM,
+      ON_THE_BENCH,
     );
     stepper.told = 'drives';
     const tau = (3.8 * G_CM2 * TRAY.motor.freeRpm * RPM) / TRAY.motor.stallNmm;
@@ -78,7 +79,7 @@ describe('what is known in closed form', () => {
       motor: { ...TRAY.motor, ...SILENT },
       load: spin,
     };
-    const stepper = new Stepper(machine, ROOM);
+    const stepper = new Stepper(machine, ON_THE_BENCH);
     stepper.told = 'drives';
     for (let i = 0; i < 3000; i++) stepper.step(1e-4);
 
@@ -123,7 +124,7 @@ describe('what is known in closed form', () => {
       ],
       load: { kind: 'spin', inertiaGcm2: 1, dragNmm: 2, wantedRpm: 1000, tolerance: 0.5 },
     };
-    const stepper = new Stepper(machine, ROOM);
+    const stepper = new Stepper(machine, ON_THE_BENCH);
     stepper.told = 'drives';
     for (let i = 0; i < 20_000; i++) stepper.step(1e-4);
     const known = drivenSpeed(BOOTH_DRIVE, BOOTH_BELT, stepper.motorRpm, {
@@ -206,7 +207,7 @@ describe('laws', () => {
     fc.assert(
       fc.property(machines, (one) => {
         const [whole, half] = [run(made(one)), run(made(one), {}, 5e-5)];
-        if (whole.outcome !== half.outcome) expect(onKnifeEdge(made(one), ROOM, whole.outcome)).toBe(true);
+        if (whole.outcome !== half.outcome) expect(onKnifeEdge(made(one), ON_THE_BENCH, whole.outcome)).toBe(true);
         if (whole.outcome === half.outcome && whole.timeS !== null && half.timeS !== null && whole.slidMm === 0)
           expect(Math.abs(whole.timeS - half.timeS)).toBeLessThanOrEqual(Math.max(1.01e-4, 1e-3 * half.timeS));
       }),
@@ -218,7 +219,7 @@ test('a cycle that is not drawn comes to the same as one that is', () =>
   fc.assert(
     fc.property(machines, (one) => {
       const drawn = run(made(one));
-      const quick = cycle(made(one), ROOM, { traced: false });
+      const quick = cycle(made(one), ON_THE_BENCH, { traced: false });
       expect(quick.ok && [quick.value.outcome, quick.value.timeS]).toEqual([drawn.outcome, drawn.timeS]);
     }),
     { numRuns: 60 },
@@ -299,7 +300,7 @@ describe('what happens on the way', () => {
     ['guides’ friction', withLoad({ guideN: -1 })],
     ['moving mass', withLoad({ massG: Number.NaN })],
   ])('%s that cannot be is refused by its name', (name, machine) => {
-    const refused = cycle(machine, ROOM);
+    const refused = cycle(machine, ON_THE_BENCH);
     expect(!refused.ok && refused.problem).toContain(name);
   });
 });

@@ -4,6 +4,7 @@ export { checkCycle } from './check';
 export { greaseAt } from './resistance';
 export {
   CYCLE_OUTCOMES,
+  ON_THE_BENCH,
   type Cycle,
   type CycleBelt,
   type CycleConditions,

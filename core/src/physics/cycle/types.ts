@@ -119,6 +119,17 @@ export interface CycleConditions {
   readonly idleHours: number;
 }
 
+/** The bench's own: a usual room, no disc, flat, untouched, just used. */
+export const ON_THE_BENCH: CycleConditions = {
+  roomC: 20,
+  disc: false,
+  onItsSide: false,
+  tapped: false,
+  helpN: 0,
+  supply: 1,
+  idleHours: 0,
+};
+
 /** Where the power went, N·mm. What went in is what came out and what is still stored. */
 export interface EnergyBalance {
   readonly motor: number;

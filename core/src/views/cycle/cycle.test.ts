@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { ROOM, TRAY } from '../../../fixtures/cycleMachine';
+import { TRAY } from '../../../fixtures/cycleMachine';
 import { opening, recordOf } from '../../../fixtures/sample';
-import { cycle } from '../../physics/cycle';
+import { ON_THE_BENCH, cycle } from '../../physics/cycle';
 import type { Ticket } from '../../record/ticket';
 import {
   againstWatch,
@@ -30,7 +30,7 @@ describe('in the cold', () => {
 });
 
 describe('a cycle in words', () => {
-  const made = cycle(TRAY, ROOM);
+  const made = cycle(TRAY, ON_THE_BENCH);
   if (!made.ok) throw new Error(made.problem);
   test('its headline, its events, its table', () => {
     expect(headlineOf(made.value, 'tray')).toBe('Goes cleanly');

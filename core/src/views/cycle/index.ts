@@ -4,7 +4,6 @@ export {
   cycleFigures,
   cycleKnown,
   failsInTheCold,
-  USUAL_CONDITIONS,
   watchedTimes,
   type Basis,
   type CycleFigure,

@@ -1,5 +1,5 @@
 import { isTurned } from '../../base/loaders';
-import type { CycleConditions } from '../../physics/cycle';
+import { ON_THE_BENCH, type CycleConditions } from '../../physics/cycle';
 import { usualTravelMm, type CycleKnown } from '../../belts/cycling';
 import type { Ticket } from '../../record/ticket';
 import type { DriveView } from '../drive';
@@ -18,18 +18,6 @@ export interface CycleFigure {
 
 /** A room in which machines that fail in the cold do so. From memory of the trade, no source. */
 export const COLD_ROOM_C = 8;
-export const USUAL_ROOM_C = 20;
-
-/** As the bench has it: nothing special. */
-export const USUAL_CONDITIONS: CycleConditions = {
-  roomC: USUAL_ROOM_C,
-  disc: false,
-  onItsSide: false,
-  tapped: false,
-  helpN: 0,
-  supply: 1,
-  idleHours: 0,
-};
 
 /**
  * Whether it fails, or fails more often, in the cold: as a test, the counted cycles, or its owner’s words have it. An
@@ -50,7 +38,7 @@ export function failsInTheCold(ticket: Ticket): boolean {
 
 /** The conditions of what is wrong with it: a cold room where it fails in the cold. @example complaintConditions(ticket).roomC // 8 */
 export function complaintConditions(ticket: Ticket): CycleConditions {
-  return failsInTheCold(ticket) ? { ...USUAL_CONDITIONS, roomC: COLD_ROOM_C, idleHours: 12 } : USUAL_CONDITIONS;
+  return failsInTheCold(ticket) ? { ...ON_THE_BENCH, roomC: COLD_ROOM_C, idleHours: 12 } : ON_THE_BENCH;
 }
 
 /** What a ticket knows of a cycle beside its drive. @example cycleKnown(ticket).travelMm // 158 */
