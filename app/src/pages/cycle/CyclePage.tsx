@@ -6,8 +6,9 @@ import { counted, formatLength, formatNewton } from '@loose-pulley/core/base/uni
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
 import {
   againstWatch,
+  coldOf,
+  IN_THE_COLD,
   cycleFigures,
-  failsInTheCold,
   headlineOf,
   toCsv,
   watchedTimes,
@@ -44,7 +45,7 @@ export function CyclePage() {
   const { driven, situation } = view;
   const turned = isTurned(driven);
   const { question, belt, base } = useCycleQuestion(recommendation, tweaks, true);
-  const cold = failsInTheCold(ticket);
+  const cold = coldOf(ticket);
   const watched = watchedTimes(ticket);
   const answer = useCycle(question);
   const { cycle, machine, shares } = answer;
@@ -114,7 +115,7 @@ export function CyclePage() {
           {cycle && (
             <p className="text-soft">
               {cycle.timeS === null ? 'It never gets there' : `${cycle.timeS.toFixed(1)} s`}, by the best figures
-              {cold && !tweaks.on ? ', in the cold, as it was said to fail' : ''}.
+              {on.roomC === IN_THE_COLD.roomC ? ', in the cold' : ''}.
             </p>
           )}
           {answer.edge && (
@@ -200,8 +201,8 @@ export function CyclePage() {
             </>
           )}
           {cold && (
-            <Button look="quiet" onClick={() => tweak({ on: ON_THE_BENCH })}>
-              In the bench’s own warmth
+            <Button look="quiet" onClick={() => tweak({ on: cold === 'found' ? ON_THE_BENCH : IN_THE_COLD })}>
+              {cold === 'found' ? 'In the bench’s own warmth' : 'In the cold, of which its owner speaks'}
             </Button>
           )}
           <Button disabled={Object.keys(tweaks).length === 0} onClick={() => setTweaks(NO_TWEAKS)}>

@@ -1,4 +1,11 @@
-import { againstWatch, COLD_ROOM_C, failsInTheCold, inHundredOf, watchedTimes } from '@loose-pulley/core/views/cycle';
+import {
+  againstWatch,
+  COLD_ROOM_C,
+  IN_THE_COLD,
+  coldOf,
+  inHundredOf,
+  watchedTimes,
+} from '@loose-pulley/core/views/cycle';
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
 import type { CycleShares } from '@loose-pulley/core/belts/cycling';
 import { useRecommendation } from '../ticket/useRecommendation';
@@ -9,21 +16,25 @@ import { NO_TWEAKS, useCycleQuestion, type Tweaks } from './useCycleQuestion';
 
 const arrives = ({ shares: { opens, overruns } }: CycleShares): string => inHundredOf(opens + overruns);
 const WARM: Tweaks = { on: ON_THE_BENCH };
+const COLD: Tweaks = { on: IN_THE_COLD };
 
-/** Of a machine that fails in the cold: how many like it go well there, and on the bench. */
+/** Of a machine that fails in the cold, or whose owner speaks of it: how many like it go well there, and on the bench. */
 export function InTheCold() {
   const { ticket } = useTicket();
-  return failsInTheCold(ticket) ? <Cold /> : null;
+  const cold = coldOf(ticket);
+  return cold ? <Cold found={cold === 'found'} /> : null;
 }
-function Cold() {
+function Cold({ found }: { readonly found: boolean }) {
   const recommendation = useRecommendation(useDriveView());
-  const { question } = useCycleQuestion(recommendation, WARM, false);
+  // As it is, is where it was found to fail: the other one is played beside it.
+  const { question } = useCycleQuestion(recommendation, found ? WARM : COLD, false);
   const { shares, before, of } = useCycle(question);
   if (!shares || !before || shares.tried < of) return <p className="min-h-12 text-soft">Running it in the cold…</p>;
+  const [cold, warm] = found ? [before, shares] : [shares, before];
   return (
     <p className="min-h-12">
-      It fails in the cold: moving, {arrives(before)} go well at {COLD_ROOM_C} °C, and {arrives(shares)} in the bench’s
-      own warmth.
+      {found ? 'It fails in the cold' : 'Its owner speaks of the cold'}: moving, {arrives(cold)} go well at{' '}
+      {COLD_ROOM_C} °C, and {arrives(warm)} in the bench’s own warmth.
     </p>
   );
 }

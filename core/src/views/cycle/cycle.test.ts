@@ -3,16 +3,7 @@ import { TRAY } from '../../../fixtures/cycleMachine';
 import { opening, recordOf } from '../../../fixtures/sample';
 import { ON_THE_BENCH, cycle } from '../../physics/cycle';
 import type { Ticket } from '../../record/ticket';
-import {
-  againstWatch,
-  complaintConditions,
-  eventWords,
-  failsInTheCold,
-  headlineOf,
-  inHundredOf,
-  toCsv,
-  whyApart,
-} from '.';
+import { againstWatch, complaintConditions, eventWords, coldOf, headlineOf, inHundredOf, toCsv, whyApart } from '.';
 
 const { ticket } = recordOf([opening]);
 const said = (words: string): Ticket => ({
@@ -21,11 +12,23 @@ const said = (words: string): Ticket => ({
 });
 
 describe('in the cold', () => {
-  test('an owner’s word is enough to look at it there; what was found at Find stands above it', () => {
-    expect(failsInTheCold(said('does not open on cold mornings'))).toBe(true);
-    expect(complaintConditions(said('does not open on cold mornings')).roomC).toBe(8);
-    expect(failsInTheCold(said('does not open'))).toBe(false);
-    expect(complaintConditions(said('does not open')).roomC).toBe(20);
+  test.each(['does not open on cold mornings', 'not only in the cold', 'it is not the cold'])(
+    '“%s” is an owner who speaks of it, and nothing that was found',
+    (words) => {
+      expect(coldOf(said(words))).toBe('told');
+      expect(complaintConditions(said(words)).roomC).toBe(20);
+    },
+  );
+  test.each(['does not open', 'works in the cold, stalls when warm'])('“%s” is none', (words) =>
+    expect(coldOf(said(words))).toBeNull(),
+  );
+  test('a test at Find finds it, and stands above the words', () => {
+    const answered = (outcome: string): Ticket => ({
+      ...said('does not open on cold mornings'),
+      observations: [{ id: 'o', at: '2026-01-01T10:00:00Z', testId: 'warm', outcome, driveId: null }],
+    });
+    expect(complaintConditions(answered('betterWarm')).roomC).toBe(8);
+    expect(coldOf(answered('alike'))).toBeNull();
   });
 });
 

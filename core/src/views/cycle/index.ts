@@ -1,9 +1,10 @@
 export {
   COLD_ROOM_C,
+  coldOf,
+  IN_THE_COLD,
   complaintConditions,
   cycleFigures,
   cycleKnown,
-  failsInTheCold,
   watchedTimes,
   type Basis,
   type CycleFigure,

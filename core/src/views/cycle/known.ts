@@ -19,14 +19,17 @@ export interface CycleFigure {
 /** A room in which machines that fail in the cold do so. From memory of the trade, no source. */
 export const COLD_ROOM_C = 8;
 
+/** A machine that stood the night in a cold room. */
+export const IN_THE_COLD: CycleConditions = { ...ON_THE_BENCH, roomC: COLD_ROOM_C, idleHours: 12 };
+
 /**
- * Whether it fails, or fails more often, in the cold: as a test, the counted cycles, or its owner’s words have it. An
- * owner’s word is enough to look at it there, and an answer at Find stands above it.
+ * What a ticket has of the cold: found to fail there, by a test or the counted cycles; told, where only its owner speaks of
+ * it, which owners do in many ways (“not only in the cold”): that is offered and never taken for granted.
  */
-export function failsInTheCold(ticket: Ticket): boolean {
+export function coldOf(ticket: Ticket): 'found' | 'told' | null {
   const answer = answersOf(ticket).findLast(({ testId }) => testId === 'warm');
-  if (answer) return answer.outcome === 'betterWarm';
-  return ticket.complaints.some(
+  if (answer) return answer.outcome === 'betterWarm' ? 'found' : null;
+  const told = ticket.complaints.some(
     ({ words, drivetrain, state }) =>
       drivetrain &&
       state !== 'anotherTrade' &&
@@ -34,12 +37,12 @@ export function failsInTheCold(ticket: Ticket): boolean {
         ({ testId, outcome }) => testId === 'warm' && outcome === 'betterWarm',
       ),
   );
+  return told ? 'told' : null;
 }
 
-/** The conditions of what is wrong with it: a cold room where it fails in the cold. @example complaintConditions(ticket).roomC // 8 */
-export function complaintConditions(ticket: Ticket): CycleConditions {
-  return failsInTheCold(ticket) ? { ...ON_THE_BENCH, roomC: COLD_ROOM_C, idleHours: 12 } : ON_THE_BENCH;
-}
+/** The conditions of what is wrong with it: a cold room where it was found to fail there. @example complaintConditions(ticket).roomC // 20 */
+export const complaintConditions = (ticket: Ticket): CycleConditions =>
+  coldOf(ticket) === 'found' ? IN_THE_COLD : ON_THE_BENCH;
 
 /** What a ticket knows of a cycle beside its drive. @example cycleKnown(ticket).travelMm // 158 */
 export function cycleKnown({ train }: Pick<Ticket, 'train'>): CycleKnown {
