@@ -7,7 +7,7 @@ import {
   type Played,
   type SingleChange,
 } from '@loose-pulley/core/belts/cycling';
-import { believe, samplesOf, type Believed, type Samples, type TriedBelt } from '@loose-pulley/core/belts/probability';
+import { believe, type Believed, type Samples, type TriedBelt } from '@loose-pulley/core/belts/probability';
 import type { Situation } from '@loose-pulley/core/belts/sizing';
 import { cycle, onKnifeEdge, type Cycle, type CycleMachine } from '@loose-pulley/core/physics/cycle';
 
@@ -48,11 +48,8 @@ const EDGE_STEP_S = 4e-4;
 
 let newest = 0;
 /** What is believed of the drive last asked about, and which machines agree with the bench. */
-let kept: { readonly key: string; readonly believed: Believed<Samples>; readonly agreed: Map<number, boolean> } = {
-  key: '',
-  believed: { value: samplesOf([], []), weights: new Float64Array(), effective: 0, rounds: 0 },
-  agreed: new Map(),
-};
+let kept: { readonly key: string; readonly believed: Believed<Samples>; readonly agreed: Map<number, boolean> } | null =
+  null;
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
 /** Runs a play to its end, unless something newer is asked. */
@@ -87,7 +84,7 @@ async function answer({ id, question }: CycleAsked): Promise<void> {
   await breathe();
   if (id !== newest) return;
   const key = JSON.stringify([situation, tries, known]);
-  if (key !== kept.key) kept = { key, believed: believe(situation, tries, SAMPLES, seed), agreed: new Map() };
+  if (key !== kept?.key) kept = { key, believed: believe(situation, tries, SAMPLES, seed), agreed: new Map() };
   const { believed, agreed } = kept;
   // The same machines for each, so that two plays differ by what was changed alone.
   const play = (what: Played): CyclePlay =>

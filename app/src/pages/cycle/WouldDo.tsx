@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { CycleShares, SingleChange } from '@loose-pulley/core/belts/cycling';
+import { goesWell, type CycleShares, type SingleChange } from '@loose-pulley/core/belts/cycling';
 import { inHundredOf } from '@loose-pulley/core/views/cycle';
 
 /** Where each is done. */
@@ -13,9 +13,6 @@ const DONE_AT: Readonly<Record<SingleChange['id'], string | null>> = {
   warm: null,
 };
 const GAINS = 0.02;
-
-/** Shares that are right: what arrives without slipping, its end met or not. */
-export const goesWell = ({ shares }: CycleShares): number => shares.opens + shares.overruns;
 
 /** What one change alone would do, the one that does most first, and what it takes. */
 export function WouldDo({

@@ -7,14 +7,14 @@ import {
   watchedTimes,
 } from '@loose-pulley/core/views/cycle';
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
-import type { CycleShares } from '@loose-pulley/core/belts/cycling';
+import { goesWell, type CycleShares } from '@loose-pulley/core/belts/cycling';
 import { useRecommendation } from '../ticket/useRecommendation';
 import { useDriveView } from '../ticket/useDriveView';
 import { useTicket } from '../ticket/useTicket';
 import { useCycle } from './useCycle';
 import { NO_TWEAKS, useCycleQuestion, type Tweaks } from './useCycleQuestion';
 
-const arrives = ({ shares: { opens, overruns } }: CycleShares): string => inHundredOf(opens + overruns);
+const well = (shares: CycleShares): string => inHundredOf(goesWell(shares));
 const WARM: Tweaks = { on: ON_THE_BENCH };
 const COLD: Tweaks = { on: IN_THE_COLD };
 
@@ -33,8 +33,8 @@ function Cold({ found }: { readonly found: boolean }) {
   const [cold, warm] = found ? [before, shares] : [shares, before];
   return (
     <p className="min-h-12">
-      {found ? 'It fails in the cold' : 'Its owner speaks of the cold'}: moving, {arrives(cold)} go well at{' '}
-      {COLD_ROOM_C} °C, and {arrives(warm)} in the bench’s own warmth.
+      {found ? 'It fails in the cold' : 'Its owner speaks of the cold'}: moving, {well(cold)} go well at {COLD_ROOM_C}{' '}
+      °C, and {well(warm)} in the bench’s own warmth.
     </p>
   );
 }

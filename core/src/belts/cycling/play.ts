@@ -27,6 +27,9 @@ export interface CycleShares {
   readonly slipS: number | null;
 }
 
+/** Share of machines that go well: they arrive without a slide, their end met or not. @example goesWell({ shares: { opens: 0.5, slips: 0.2, stalls: 0, givesBack: 0.2, overruns: 0.1 } }) // 0.6 */
+export const goesWell = ({ shares }: Pick<CycleShares, 'shares'>): number => shares.opens + shares.overruns;
+
 /** A play: the belt that is on, in which conditions, and what is changed about the machine. */
 export interface Played {
   readonly belt: EvaluatedBelt;

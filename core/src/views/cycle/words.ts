@@ -1,7 +1,7 @@
 import { DRIVEN, type Driven, isTurned } from '../../base/loaders';
 import { formatNewton } from '../../base/units';
 import type { Cycle, CycleEvent, CycleOutcome } from '../../physics/cycle';
-import type { CycleShares } from '../../belts/cycling';
+import { goesWell, type CycleShares } from '../../belts/cycling';
 
 const seconds = (s: number): string => `${s.toFixed(1)} s`;
 const mm = (one: number): string => `${Math.max(0, one).toFixed(0)} mm`;
@@ -90,7 +90,7 @@ const APART = 0.03;
  * @returns '' where they agree
  */
 export function whyApart({ atRest, shares }: Pick<CycleShares, 'atRest' | 'shares'>): string {
-  const goes = shares.opens + shares.overruns + shares.slips;
+  const goes = goesWell({ shares }) + shares.slips;
   if (atRest - goes > APART)
     return `At rest the belt would hold in ${inHundredOf(atRest)}. Moving it costs some: the motor runs up before the belt is tight, and a belt that slides passes about a fifth less than one that holds.`;
   if (goes - atRest > APART)
