@@ -5,6 +5,7 @@ import {
   believe,
   chosenAfter,
   evenly,
+  inRoom,
   playOutcomes,
   probabilitiesOf,
   rankByProbability,
@@ -23,7 +24,7 @@ import {
 } from '@loose-pulley/core/belts/sizing';
 import { seeded, type Random } from '@loose-pulley/core/base/statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
-import { failsIn, sampleDrive, sisterOf, worksIn, type DriveClass, type TrueDrive } from './drive';
+import { failsIn, inTheCold, sampleDrive, sisterOf, worksIn, type DriveClass, type TrueDrive } from './drive';
 import { drawPool, oracleSamples } from './knowing';
 import { calibrationOf, gapClosed, meanOf, Outcomes, type Calibration, type Closed } from './outcomes';
 import { oldSectionOf, Stretches, STRETCHED_FROM, stretchedFrom, type BestStretches } from './stretches';
@@ -48,10 +49,14 @@ export interface Population {
   readonly seconds: Pick<Calibration, 'count' | 'stated' | 'worked'>;
   /** Of the gap from the best fixed percentage to the oracle, the share that the ranking closes with ever more measured. */
   readonly closed: Readonly<Partial<Record<Effort, Closed>>>;
+  /** Of a complaint of the cold: stated → worked there, as it is chosen for the cold and as it is for the bench. */
+  readonly cold: Readonly<Record<'forCold' | 'forBench', Pick<Calibration, 'count' | 'stated' | 'worked'>>>;
   /** The percentages that were held against it. */
   readonly stretches: BestStretches;
 }
 
+/** The room of a complaint of the cold, and the night before it. */
+const COLD = { roomC: 8, idleHours: 12 };
 const DRAWS = 1000;
 const FLAT_SETTING = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
 /** What a bench cannot see it cannot choose a percentage by: there the best of the usual drives is played. */
@@ -92,7 +97,8 @@ function ours(
   seed: number,
   draws: number,
 ) {
-  const { value: samples, weights } = believe(situation, tries, draws, seed);
+  const { value: bench, weights } = believe(situation, tries, draws, seed);
+  const samples = inRoom(bench, situation, seed);
   const chances = probabilitiesOf(playOutcomes(samples, situation, belts), weights);
   const byId = Object.fromEntries(belts.map(({ id }, index) => [id, chances[index] as SuccessProbability]));
   const ranking = rankByProbability(rank(situation, belts), byId, {
@@ -173,15 +179,21 @@ export function playPopulation(
   const random = seeded(seed);
   // Apart from the drives' own, so that playing a knowing player changes nobody's drives.
   const knowing = seeded(seed + 2);
+  const cold = seeded(seed + 3);
   const pool = drawPool(seed + 1, kind);
   const outcomes = new Outcomes();
   const fixed = new Stretches();
   const stated: Array<readonly [number, boolean]> = [];
   const seconds: Array<readonly [number, boolean]> = [];
+  const coldStated = {
+    forCold: [] as Array<readonly [number, boolean]>,
+    forBench: [] as Array<readonly [number, boolean]>,
+  };
   for (let done = 0; done < drives; done++) {
     const one = sampleDrive(random, kind);
     const view = measured(one, random);
     const works = truth(one);
+    const worksCold = truth(inTheCold(one, cold));
     const real = near(one, one.pathMm);
     const onSale = real.some(works);
     const knowingSamples = oracleSamples(pool, one, knowing);
@@ -199,6 +211,13 @@ export function playPopulation(
       outcomes.add(`ours:${effort}`, works(first?.belt));
       if (first) stated.push([first.stated, works(first.belt)]);
       if (!SECOND_AT.includes(effort) || !situation) continue;
+      // The same complaint from a cold room: chosen as for the bench, and for where it fails.
+      const forCold = ours({ ...situation, room: COLD }, [], belts, seed + done, draws);
+      outcomes.add(`cold bench:${effort}`, worksCold(first?.belt));
+      outcomes.add(`cold:${effort}`, worksCold(forCold.belt));
+      outcomes.add(`cold oracle:${effort}`, near(one, one.pathMm).some(worksCold));
+      coldStated.forBench.push([first?.stated ?? 0, worksCold(first?.belt)]);
+      coldStated.forCold.push([forCold.stated, worksCold(forCold.belt)]);
       if (first?.belt && !works(first.belt) && onSale) {
         const tried = [{ belt: first.belt, verdict: verdictOn(one, first.belt) }];
         const second = ours(situation, tried, belts, seed + done, draws);
@@ -230,11 +249,8 @@ export function playPopulation(
       ...outcomes.players().map((player) => score(player, outcomes.of(player))),
     ],
     calibration: calibrationOf(stated),
-    seconds: {
-      count: seconds.length,
-      stated: meanOf(seconds.map(([chance]) => chance)),
-      worked: meanOf(seconds.map(([, worked]) => (worked ? 1 : 0))),
-    },
+    seconds: meansOf(seconds),
+    cold: { forCold: meansOf(coldStated.forCold), forBench: meansOf(coldStated.forBench) },
     closed: Object.fromEntries(
       EFFORTS.map((effort) => [
         effort,
@@ -244,6 +260,14 @@ export function playPopulation(
     stretches,
   };
 }
+
+const meansOf = (
+  list: ReadonlyArray<readonly [number, boolean]>,
+): Pick<Calibration, 'count' | 'stated' | 'worked'> => ({
+  count: list.length,
+  stated: meanOf(list.map(([chance]) => chance)),
+  worked: meanOf(list.map(([, worked]) => (worked ? 1 : 0))),
+});
 
 function score(player: string, list: readonly number[]): Score {
   const right = meanOf(list);

@@ -4,16 +4,8 @@ import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { counted, formatLength, formatNewton } from '@loose-pulley/core/base/units';
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
-import {
-  againstWatch,
-  coldOf,
-  IN_THE_COLD,
-  cycleFigures,
-  headlineOf,
-  toCsv,
-  watchedTimes,
-  whyApart,
-} from '@loose-pulley/core/views/cycle';
+import { againstWatch, cycleFigures, headlineOf, toCsv, watchedTimes, whyApart } from '@loose-pulley/core/views/cycle';
+import { coldOf, IN_THE_COLD } from '@loose-pulley/core/views/evidence';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';
 import { useTicket } from '../../parts/ticket/useTicket';

@@ -7,13 +7,14 @@ import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
 import {
   chanceOf,
+  chanceOnBench,
   judgedFitted,
   wantedWords,
   type DriveView,
   type Recommendation,
 } from '@loose-pulley/core/views/drive';
 import { inHundred } from '@loose-pulley/core/belts/probability';
-import { ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
+import { inRoomWords, ZONE_NAMES } from '@loose-pulley/core/belts/sizing';
 import { formatForce, formatLength, formatPercent, type LengthUnit, formatSpread } from '@loose-pulley/core/base/units';
 import { useUnit } from '../../state/store/hooks';
 import { useRecommendations } from '../../parts/ticket/useRecommendation';
@@ -254,6 +255,7 @@ function DriveOnPaper({
   const judgement = judgedFitted(view);
   const { best } = recommendation;
   const chance = chanceOf(recommendation, best?.catalogueBelt);
+  const onBench = chanceOnBench(recommendation, best?.catalogueBelt);
   const write = (mm: number) => formatLength(mm, unit);
   return (
     <section className="border-b border-hair py-2">
@@ -352,7 +354,9 @@ function DriveOnPaper({
                   <strong>
                     <BeltName shape={best.catalogueBelt.shape} size={beltLabel(best.catalogueBelt, unit).size} />
                   </strong>
-                  , chance it works {inHundred(chance.works)}.
+                  , chance it works {inHundred(chance.works)}
+                  {view.situation.ok && inRoomWords(view.situation.value)}
+                  {onBench !== undefined && `, where it was found to fail; in the warm ${inHundred(onBench)}`}.
                 </>
               )}
             </>

@@ -10,7 +10,7 @@ import {
   type Recommendation,
 } from '@loose-pulley/core/views/drive';
 import { inHundred, willDo } from '@loose-pulley/core/belts/probability';
-import { hardnessOf, type Situation } from '@loose-pulley/core/belts/sizing';
+import { hardnessOf, inRoomWords, type Situation } from '@loose-pulley/core/belts/sizing';
 import { formatLength, type LengthUnit } from '@loose-pulley/core/base/units';
 import { shapeOf, beltLabel } from '@loose-pulley/core/base/shapes';
 import { useUnit } from '../../state/store/hooks';
@@ -140,7 +140,9 @@ function Slip({ view, situation }: { readonly view: DriveView; readonly situatio
   const chance = (one: CatalogueBelt): string => {
     if (recommendation.decided && one.id === best?.catalogueBelt.id) return 'right on this machine';
     const known = answer?.belts[one.id];
-    return known ? inHundred(known.works) : 'tried here';
+    return known
+      ? `${inHundred(known.works)}${view.situation.ok ? inRoomWords(view.situation.value) : ''}`
+      : 'tried here';
   };
   // What the bench ruled out on this machine is not asked for.
   const stock = stockOf(view).filter((one) => recommendation.after.forbidden(one) === undefined);

@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid';
 import { Link } from 'react-router';
 import {
   chanceOf,
+  chanceOnBench,
   gripsNow,
   limitedWords,
   oldBeltTry,
@@ -96,7 +97,7 @@ export function Answer({ sizing, view, unit, canWrite, onPick }: Omit<AnswerProp
       // As high as the answer that comes: nothing below moves when it does.
       <div className="grid min-h-[440px] content-start max-lg:min-h-[560px] gap-3">
         <FirstEstimate recommendation={recommendation} unit={unit} />
-        <ChanceLine chance={undefined} recommendation={recommendation} />
+        <ChanceLine chance={undefined} onBench={undefined} recommendation={recommendation} />
       </div>
     );
   }
@@ -163,7 +164,11 @@ export function Answer({ sizing, view, unit, canWrite, onPick }: Omit<AnswerProp
           verdict on it says otherwise.
         </p>
       ) : (
-        <ChanceLine chance={chance} recommendation={recommendation} />
+        <ChanceLine
+          chance={chance}
+          onBench={chanceOnBench(recommendation, catalogueBelt)}
+          recommendation={recommendation}
+        />
       )}
       <FromDrawer recommendation={recommendation} owned={owned} unit={unit} canWrite={canWrite} onFit={fitOne} />
       {ruledOut && (

@@ -1,7 +1,7 @@
 import { THRESHOLDS } from '@loose-pulley/core/base/thresholds';
 import { Link } from 'react-router';
 import { inHundred, measurableName, type SuccessProbability } from '@loose-pulley/core/belts/probability';
-import { FAILURE_NAMES } from '@loose-pulley/core/belts/sizing';
+import { FAILURE_NAMES, inRoomWords } from '@loose-pulley/core/belts/sizing';
 import type { RecommendationView } from '../../parts/ticket/useRecommendation';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useTicket } from '../../parts/ticket/useTicket';
@@ -9,9 +9,12 @@ import { useTicket } from '../../parts/ticket/useTicket';
 /** The chance that the belt looked at works, what would go wrong first, and what one more measurement would add. */
 export function ChanceLine({
   chance,
+  onBench,
   recommendation,
 }: {
   readonly chance: SuccessProbability | undefined;
+  /** The chance in the bench’s own warmth, where the other one is told of a colder room. */
+  readonly onBench: number | undefined;
   readonly recommendation: RecommendationView;
 }) {
   const { ticket } = useTicket();
@@ -23,11 +26,14 @@ export function ChanceLine({
   return (
     <section aria-label="Chance" aria-busy={!settled} className="grid gap-1 border-y-2 border-ink py-2">
       <p className="flex flex-wrap items-baseline justify-between gap-2">
-        <span>Chance it works</span>
+        <span>Chance it works{situation.ok && inRoomWords(situation.value)}</span>
         <strong className="text-2xl">
           {chance ? inHundred(chance.works) : trouble === 'givenUp' ? 'not calculated' : 'being worked out'}
         </strong>
       </p>
+      {onBench !== undefined && (
+        <p>In the cold, since it was found to fail there. In the bench’s own warmth {inHundred(onBench)}.</p>
+      )}
       <p className="min-h-[1.4em] text-sm text-soft">
         {chance && chance.fails[chance.first] > 0.005 && (
           <>

@@ -1,5 +1,5 @@
 import { bellCurve, seeded } from '../../base/statistics';
-import { type Spread } from '../sizing';
+import { GUIDE_PRIORS, type Bounds } from '../sizing';
 
 /**
  * What a cycle needs that no bench measures, one figure a machine. All from memory of the trade, no source: rotors of
@@ -20,14 +20,11 @@ export interface CycleBeliefs {
   readonly shorted: Uint8Array;
 }
 
-/** Best figure, spread, and between what it may lie. */
-type Bounds = Spread & { readonly min: number; readonly max: number };
 export const CYCLE_PRIORS = {
   rotorGcm2: { best: 0.8, std: 0.3, min: 0.2, max: 3 },
   runningRpm: { best: 3000, std: 500, min: 800, max: 9000 },
   massG: { best: 220, std: 70, min: 60, max: 800 },
-  restShare: { best: 0.08, std: 0.04, min: 0, max: 0.4 },
-  greaseShare: { best: 0.12, std: 0.07, min: 0, max: 0.6 },
+  ...GUIDE_PRIORS,
   slidingShare: { best: 0.8, std: 0.05, min: 0.6, max: 0.95 },
   timeOutS: { best: 5, std: 1, min: 2.5, max: 9 },
 } as const satisfies Readonly<Record<string, Bounds>>;

@@ -1,4 +1,11 @@
-import { cycle, CYCLE_OUTCOMES, type CycleConditions, type CycleMachine, type CycleOutcome } from '../../physics/cycle';
+import {
+  cycle,
+  CYCLE_OUTCOMES,
+  needTimes,
+  type CycleConditions,
+  type CycleMachine,
+  type CycleOutcome,
+} from '../../physics/cycle';
 import { evaluateBelt, type EvaluatedBelt } from '../../physics/evaluation';
 import { valuesOf, type Believed, type Samples, type TriedBelt } from '../probability';
 import { ok, type Result } from '../../base/units';
@@ -165,7 +172,9 @@ export class CyclePlay {
     const i = this.#taken[k] as number;
     const drawn = drawnOf(samples, i);
     const values = valuesOf(samples, i, belt.shape);
-    const atRest = evaluateBelt(situation.drive, belt, values, situation.demands, situation.oldSection);
+    // By the sums at rest it works or not in the same room: what is left between the two is the movement.
+    const resting = { ...values, needNmm: values.needNmm * this.#needTimes(k) };
+    const atRest = evaluateBelt(situation.drive, belt, resting, situation.demands, situation.oldSection);
     if (!this.#fits(k)) return;
     const made = machineOf(situation, values, belt, this.#beliefs, k, { ...known, ...drawn });
     if (!made.ok) return;
@@ -177,6 +186,12 @@ export class CyclePlay {
     if (timeS !== null) this.#times.push(timeS);
     if (whereMm !== null) this.#places.push(whereMm);
     if (outcome === 'slips') this.#slides.push(slipS);
+  }
+
+  #needTimes(k: number): number {
+    const { greaseShare, restShare } = this.#beliefs;
+    const shares = { greaseShare: greaseShare[k] as number, restShare: restShare[k] as number };
+    return needTimes(this.#of.played.on, shares);
   }
 
   /** Whether a machine agrees with what ran on the bench. */

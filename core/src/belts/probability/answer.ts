@@ -7,6 +7,7 @@ import type { Combined } from '../../base/statistics';
 import type { AfterTries } from './afterTries';
 import type { Candidate, Ranking, Situation } from '../sizing';
 import { playOutcomes } from './kernel';
+import { inRoom } from './room';
 import { probabilitiesOf, type SuccessProbability } from './successProbability';
 import { explanations, momentsOf, type Explanation } from './explain';
 import { cleaned, remedyBelts, stretchedBelt, type RemedyId, type Stretched } from './remedies';
@@ -54,6 +55,8 @@ export interface ProbabilityAnswer {
   /** The belts' chances without what sister machines say, where there are any. */
   readonly alone: Readonly<Record<string, number>> | undefined;
   readonly surprises: readonly Surprise[];
+  /** The belts' chances in the bench's own warmth, where all the others are told of another room. */
+  readonly onBench: Readonly<Record<string, number>> | undefined;
   /** What would be asked for of the old section if any length could be had; undefined in a first look. */
   readonly wanted: Wanted | undefined;
   /** The path as it is believed after all this: for where it was not measured. */
@@ -87,7 +90,8 @@ const stated = (one: SuccessProbability): SuccessProbability => ({ ...one, works
  */
 export function answerProbability(question: ProbabilityQuestion, draws: number, quick = false): ProbabilityAnswer {
   const { situation, belts, tries, oldBelt, warmedBelt, seed } = question;
-  const { value: samples, weights, effective } = believe(situation, tries, draws, seed);
+  const { value: bench, weights, effective } = believe(situation, tries, draws, seed);
+  const samples = inRoom(bench, situation, seed);
   const outcomes = playOutcomes(samples, situation, belts);
   const chances = probabilitiesOf(outcomes, weights).map(stated);
   const order = chances.map((_, index) => index).sort((a, b) => (chances[b]?.works ?? 0) - (chances[a]?.works ?? 0));
@@ -118,7 +122,8 @@ export function answerProbability(question: ProbabilityQuestion, draws: number, 
     values: quick ? [] : valueOfMeasuring(samples, situation, kept, weights),
     alone: quick || sisters.length === 0 ? undefined : aloneOf(question, draws),
     wanted: quick ? undefined : wantedOf(samples, weights, situation),
-    surprises: quick ? [] : surprisesOf(question, { value: samples, weights }, draws),
+    surprises: quick ? [] : surprisesOf(question, { value: bench, weights }, draws),
+    onBench: situation.room && worksById(bench, weights, question),
     pathMm: momentsOf(samples.pathMm, weights),
   };
 }
@@ -149,6 +154,15 @@ function wantedOf(samples: Samples, weights: Float64Array, situation: Situation)
   return { section: oldSection, fromMm: good[0] ?? 0, toMm: good.at(-1) ?? 0, works: Math.min(STATED_MAX, most) };
 }
 
+function worksById(
+  samples: Samples,
+  weights: Float64Array,
+  { situation, belts }: ProbabilityQuestion,
+): Readonly<Record<string, number>> {
+  const chances = probabilitiesOf(playOutcomes(samples, situation, belts), weights).map(stated);
+  return Object.fromEntries(belts.map(({ id }, index) => [id, chances[index]?.works ?? 0]));
+}
+
 /** The chances that the same drive would have if no sister machine were known. */
 function aloneOf(
   { situation, belts, tries, seed }: ProbabilityQuestion,
@@ -156,8 +170,7 @@ function aloneOf(
 ): Readonly<Record<string, number>> {
   const alone = { ...situation, sisters: [] };
   const { value, weights } = believe(alone, tries, Math.min(draws, ALONE_DRAWS), seed);
-  const chances = probabilitiesOf(playOutcomes(value, alone, belts), weights).map(stated);
-  return Object.fromEntries(belts.map(({ id }, index) => [id, chances[index]?.works ?? 0]));
+  return worksById(inRoom(value, situation, seed), weights, { situation: alone, belts, tries, seed });
 }
 const ALONE_DRAWS = 1500;
 

@@ -20,3 +20,4 @@ export { willDo, type WillDo } from './willDo';
 export { REMEDIES, REMEDY_IDS, warmedRange, type RemedyId, type RemedyKnown, type WarmedRange } from './remedies';
 export { explainedWords, inHundred, measurableName, wouldTell } from './words';
 export { type Explained, type Explanation } from './explain';
+export { inRoom } from './room';

@@ -32,6 +32,7 @@ export { oldBeltFinding } from './oldBeltFinding';
 export { gearingOf, needNmm, pullPrior, torqueWords } from './need';
 export { bestOf, bestValues, GROOVE_LOG_RATIO, relativeOf } from './bestValues';
 export { judge, type Judgement, type Running, type Zone } from './judge';
+export { GUIDE_PRIORS, inRoomWords, roomTimes, type Bounds, type Room } from './room';
 export { rank, type Candidate, type Ranking } from './rank';
 export { zones, type RulerZone } from './zones';
 export { rulesOfThumb, type RuleOfThumb } from './rulesOfThumb';

@@ -4,6 +4,7 @@ import { evaluateBelt, FAILURE_BITS, type Evaluation, type Failure } from '../..
 import { rootSumSquares } from '../../base/statistics';
 import { bestValues, GROOVE_LOG_RATIO, relativeOf, stallNmm } from './bestValues';
 import { gearingOf, pullPrior } from './need';
+import { roomTimes } from './room';
 import { idlerSurface, type Situation } from './situation';
 
 /** The stretches of the ruler, from too long to too short. */
@@ -106,7 +107,9 @@ function marginsOf(situation: Situation, evaluation: Evaluation, strainStd: numb
  */
 export function judge(situation: Situation, belt: Belt, lengthStdMm = 0): Judgement | undefined {
   const { drive, path, demands, oldSection } = situation;
-  const evaluation = evaluateBelt(drive, belt, bestValues(situation, belt.shape), demands, oldSection);
+  const bench = bestValues(situation, belt.shape);
+  const values = { ...bench, needNmm: bench.needNmm * roomTimes(situation.room) };
+  const evaluation = evaluateBelt(drive, belt, values, demands, oldSection);
   if (!evaluation) return undefined;
   const { strain, thicknessMm } = evaluation;
   const relaxedMm = belt.innerLengthMm + Math.PI * belt.thicknessMm;

@@ -8,6 +8,7 @@ import { ok, refuse, type Result } from '../../base/units';
 import { type SectionShape, shapeOf } from '../../base/shapes';
 import { DEFAULT_PRIORS, type Priors } from './priors';
 import { DEFAULT_REQUIREMENTS } from './requirements';
+import type { Room } from './room';
 
 /** A machine with the same mechanism: what was seen and measured of it, and what was tried there. */
 export interface Sister {
@@ -66,6 +67,11 @@ export interface Situation {
   readonly driven: Driven;
   readonly priors: Priors;
   readonly demands: Demands;
+  /**
+   * The room in which it has to work: where it was found to fail, if that is not the bench. All else of a situation was
+   * read on the bench and is told of it.
+   */
+  readonly room?: Room | undefined;
 }
 
 /** The surface of an idler: its own, or as the driven pulley's. */
@@ -92,6 +98,7 @@ export interface SituationSetting {
   readonly mechanismSection?: BeltSection | undefined;
   readonly priors?: Priors;
   readonly requirements?: Requirements;
+  readonly room?: Room | undefined;
 }
 
 /** How far off a spindle may turn, in per cent, until it is said otherwise. Common practice for disk drives, no source. */
@@ -135,6 +142,7 @@ export function situationOf(facts: DriveFacts, setting: SituationSetting): Resul
     ...(pieces && { oldAtLeastMm: facts.oldBeltAtLeastMm }),
     oldState,
     stiff: setting.stiff,
+    ...(setting.room && { room: setting.room }),
     sisters: setting.sisters,
     drive: facts.drive,
     motorDiameter: facts.motorDiameter,

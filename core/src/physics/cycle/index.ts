@@ -1,7 +1,7 @@
 export { cycle, SLIPS_FROM_MM, STEP_S, type RunOptions } from './cycle';
 export { onKnifeEdge } from './knifeEdge';
 export { checkCycle } from './check';
-export { greaseAt } from './resistance';
+export { greaseAt, needTimes, type GuideShares } from './resistance';
 export {
   CYCLE_OUTCOMES,
   ON_THE_BENCH,

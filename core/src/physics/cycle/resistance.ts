@@ -9,6 +9,7 @@ const ROOM_C = 20;
 const THROUGH_DISC = 0.55;
 /** How much faster guides hold after so many hours of rest, a tenfold of time: from memory, no source. */
 const IDLE_A_DECADE = 0.05;
+const heldAfter = (idleHours: number): number => IDLE_A_DECADE * Math.log10(1 + idleHours);
 /** A tap lifts the friction of rest for a moment: so much of it is left. */
 const TAPPED_LEFT = 0.25;
 const GRAVITY_N_A_G = 9.81e-3;
@@ -17,6 +18,32 @@ const GRAVITY_N_A_G = 9.81e-3;
 const dryAt = (roomC: number): number => Math.max(0.5, 1 - DRY_A_DEGREE * (roomC - ROOM_C));
 /** Grease against its figure at 20 °C. @example greaseAt(9) // 2 */
 export const greaseAt = (roomC: number): number => 2 ** ((ROOM_C - roomC) / GREASE_HALVES_C);
+
+/** What of a pull is not plain dry friction, as shares of it: grease at the speed that it runs at, and the hold of rest. */
+export interface GuideShares {
+  readonly greaseShare: number;
+  readonly restShare: number;
+}
+
+/** Half of what turns a spindle is the oil in its bearing: from memory of the trade, no source. */
+export const SPINDLE_OIL: GuideShares = { greaseShare: 1, restShare: 0.08 };
+
+/**
+ * How many times of what it takes on the bench it takes to move the same in a room, after so many hours of rest: the larger
+ * of what it takes to keep it moving and to start it.
+ *
+ * Source: MODEL.md §6; the figures are from memory of the trade.
+ *
+ * @example needTimes({ roomC: 8, idleHours: 12 }, { greaseShare: 0.12, restShare: 0.08 }) // 1.164…
+ */
+export function needTimes(
+  { roomC, idleHours }: Pick<CycleConditions, 'roomC' | 'idleHours'>,
+  { greaseShare, restShare }: GuideShares,
+): number {
+  const dry = dryAt(roomC);
+  const held = restShare + heldAfter(idleHours);
+  return Math.max((dry + greaseShare * greaseAt(roomC)) / (1 + greaseShare), (dry * (1 + held)) / (1 + restShare));
+}
 
 /** What resists a travel, at the conditions of one cycle: forces at the tray. */
 export interface Resistance {
@@ -44,7 +71,7 @@ export function resistanceOf(load: CycleTravel, on: CycleConditions): Resistance
   const dry = dryAt(on.roomC);
   const binds = load.places.filter(({ kind }) => kind === 'binds');
   const lifts = load.places.filter(({ kind }) => kind !== 'binds');
-  const held = load.restShare + IDLE_A_DECADE * Math.log10(1 + on.idleHours);
+  const held = load.restShare + heldAfter(on.idleHours);
   const weightN = on.onItsSide ? load.massG * GRAVITY_N_A_G : 0;
   const share = ({ kind }: Place): number => (kind === 'clamps' && on.disc ? THROUGH_DISC : 1);
   return {

@@ -1,4 +1,4 @@
-import { resistanceOf, type Resistance } from './resistance';
+import { needTimes, resistanceOf, SPINDLE_OIL, type Resistance } from './resistance';
 import type { CycleConditions, CycleMachine, EnergyBalance } from './types';
 
 /* Inside the room: N, mm, s; so torques are N·mm, inertias N·mm·s² and masses N·s²/mm. */
@@ -131,9 +131,10 @@ export class Stepper {
       this.#dry[i] =
         (i === 0 ? motor.frictionNmm : (belts[i - 1]?.drivenBushNmm ?? 0)) + (belts[i]?.driverBushNmm ?? 0);
     if (load.kind === 'spin') {
-      this.#now.spinDrag = load.dragNmm;
-      this.#now.lastMoving = load.dragNmm;
-      this.#now.lastHolds = load.dragNmm;
+      const dragNmm = load.dragNmm * needTimes(on, SPINDLE_OIL);
+      this.#now.spinDrag = dragNmm;
+      this.#now.lastMoving = dragNmm;
+      this.#now.lastHolds = dragNmm;
     }
     this.#spring = Float64Array.from(belts, ({ stiffnessN, spansMm: [a, b] }) => (stiffnessN / a + stiffnessN / b) / 2);
     this.#inertia = Float64Array.from({ length: n }, (_, i) => {

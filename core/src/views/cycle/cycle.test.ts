@@ -3,7 +3,8 @@ import { TRAY } from '../../../fixtures/cycleMachine';
 import { opening, recordOf } from '../../../fixtures/sample';
 import { ON_THE_BENCH, cycle } from '../../physics/cycle';
 import type { Ticket } from '../../record/ticket';
-import { againstWatch, complaintConditions, eventWords, coldOf, headlineOf, inHundredOf, toCsv, whyApart } from '.';
+import { coldOf, complaintConditions } from '../evidence';
+import { againstWatch, eventWords, headlineOf, inHundredOf, toCsv, whyApart } from '.';
 
 const { ticket } = recordOf([opening]);
 const said = (words: string): Ticket => ({

@@ -1,13 +1,3 @@
-export {
-  COLD_ROOM_C,
-  coldOf,
-  IN_THE_COLD,
-  complaintConditions,
-  cycleFigures,
-  cycleKnown,
-  watchedTimes,
-  type Basis,
-  type CycleFigure,
-} from './known';
+export { cycleFigures, cycleKnown, watchedTimes, type Basis, type CycleFigure } from './known';
 export { againstWatch, eventWords, headlineOf, inHundredOf, isTrouble, OUTCOME_NAMES, whyApart } from './words';
 export { toCsv } from './csv';

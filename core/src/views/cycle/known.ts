@@ -1,10 +1,7 @@
 import { isTurned } from '../../base/loaders';
-import { ON_THE_BENCH, type CycleConditions } from '../../physics/cycle';
 import { usualTravelMm, type CycleKnown } from '../../belts/cycling';
 import type { Ticket } from '../../record/ticket';
 import type { DriveView } from '../drive';
-import { answersOf } from '../evidence';
-import { readOwner } from '../../work/ownerLine';
 
 /** Where a figure of a cycle comes from. */
 export type Basis = 'measured' | 'calculated' | 'assumed';
@@ -15,34 +12,6 @@ export interface CycleFigure {
   readonly value: string;
   readonly basis: Basis;
 }
-
-/** A room in which machines that fail in the cold do so. From memory of the trade, no source. */
-export const COLD_ROOM_C = 8;
-
-/** A machine that stood the night in a cold room. */
-export const IN_THE_COLD: CycleConditions = { ...ON_THE_BENCH, roomC: COLD_ROOM_C, idleHours: 12 };
-
-/**
- * What a ticket has of the cold: found to fail there, by a test or the counted cycles; told, where only its owner speaks of
- * it, which owners do in many ways (“not only in the cold”): that is offered and never taken for granted.
- */
-export function coldOf(ticket: Ticket): 'found' | 'told' | null {
-  const answer = answersOf(ticket).findLast(({ testId }) => testId === 'warm');
-  if (answer) return answer.outcome === 'betterWarm' ? 'found' : null;
-  const told = ticket.complaints.some(
-    ({ words, drivetrain, state }) =>
-      drivetrain &&
-      state !== 'anotherTrade' &&
-      readOwner(words, ticket.loader).answers.some(
-        ({ testId, outcome }) => testId === 'warm' && outcome === 'betterWarm',
-      ),
-  );
-  return told ? 'told' : null;
-}
-
-/** The conditions of what is wrong with it: a cold room where it was found to fail there. @example complaintConditions(ticket).roomC // 20 */
-export const complaintConditions = (ticket: Ticket): CycleConditions =>
-  coldOf(ticket) === 'found' ? IN_THE_COLD : ON_THE_BENCH;
 
 /** What a ticket knows of a cycle beside its drive. @example cycleKnown(ticket).travelMm // 158 */
 export function cycleKnown({ train }: Pick<Ticket, 'train'>): CycleKnown {

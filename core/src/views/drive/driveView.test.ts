@@ -195,7 +195,7 @@ describe('an answer from what there is', () => {
     const { ticket } = recordOf([opening, ...BOOTH]);
     const [drive] = ticket.drives;
     if (!drive) throw new Error('no drive');
-    const view = driveView({ loader: ticket.loader, observations: [observation as never] }, drive, BENCH);
+    const view = driveView({ ...ticket, observations: [observation as never] }, drive, BENCH);
     expect(view.situation).toMatchObject({ ok: true, value: { stiff: true } });
   });
   test('three machines with the mechanism tell its path, before anything of the next one is measured', () => {

@@ -1,8 +1,8 @@
 export { gripsNow } from './grips';
-export { driveView, type Bench, type DriveView, type OfTicket } from './view';
+export { driveView, type Bench, type DriveView } from './view';
 export { limitedWords, oldSectionOnSale, onSale, stockOf, type OnSaleFor } from './onSale';
 export { triedBelt, type MechanismKnown } from './sisters';
-export { candidateOf, chanceOf, questionOf, recommend, type Recommendation } from './recommendation';
+export { candidateOf, chanceOf, chanceOnBench, questionOf, recommend, type Recommendation } from './recommendation';
 export { wantedWords } from './wanted';
 export { figuresOf, USUAL_MOTOR_RPM, type Figure } from './figures';
 export { oldBeltTry, remedyBeltWords, remedyTry, soldTry, withProvisional, type NewTry } from './remedy';

@@ -178,3 +178,9 @@ export const chanceOf = (
   { answer }: Recommendation,
   belt: Pick<CatalogueBelt, 'id'> | undefined,
 ): SuccessProbability | undefined => belt && answer?.belts[belt.id];
+
+/** The same in the bench’s own warmth, where all chances are told of a colder room; undefined where they are not. */
+export const chanceOnBench = (
+  { answer }: Recommendation,
+  belt: Pick<CatalogueBelt, 'id'> | undefined,
+): number | undefined => belt && answer?.onBench?.[belt.id];

@@ -2,8 +2,9 @@ import type { BenchStock, ToBeHad } from '../../belts/catalogue';
 import { type Driven, type Loader, loaderOf } from '../../base/loaders';
 import type { Requirements } from '../../physics/evaluation';
 import type { DriveFacts } from '../../belts/measuring';
+import { coldOf, IN_THE_COLD } from '../evidence';
 import { trainTravel } from '../train';
-import { oldBeltFinding, situationOf, type Priors, type Sister, type Situation } from '../../belts/sizing';
+import { oldBeltFinding, situationOf, type Priors, type Room, type Sister, type Situation } from '../../belts/sizing';
 import type { DriveRecord, ObservationRecord, Try } from '../../record/stations';
 import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { Result } from '../../base/units';
@@ -43,25 +44,16 @@ export interface DriveView {
   readonly fitted: Try | undefined;
 }
 
-/** What of a ticket bears on its drives. */
-export interface OfTicket {
-  readonly loader: Loader;
-  readonly observations?: readonly ObservationRecord[];
-  /** The train, where its drives are members: it tells their travel until that is counted. */
-  readonly train?: Ticket['train'];
-  readonly drives?: Ticket['drives'];
-}
-
 function viewOf(
-  ticket: OfTicket,
+  ticket: Ticket,
   drive: DriveRecord,
   { priors, requirements, toBeHad = 'both', stock }: Bench,
   past: readonly Ticket[],
+  cold: boolean,
 ): DriveView {
   const driven = loaderOf(ticket.loader).driven;
   const read = driveFactsOf(drive);
-  const { train, drives } = ticket;
-  const travel = !read.trayTravel && train && drives ? trainTravel({ train, drives }, drive.id) : undefined;
+  const travel = read.trayTravel ? undefined : trainTravel(ticket, drive.id);
   // What the bench counted stands above what is worked out.
   const facts = travel ? { ...read, trayTravel: travel } : read;
   const sisters = sistersOf(past, drive);
@@ -72,6 +64,7 @@ function viewOf(
     driven,
     priors,
     requirements,
+    room: cold ? COLD_ROOM : undefined,
     sisters,
     mechanismPath: known.path,
     mechanismSection: known.belt,
@@ -90,13 +83,17 @@ function viewOf(
   };
 }
 
+/** What was found to fail in the cold has to work there. */
+const COLD_ROOM: Room = { roomC: IN_THE_COLD.roomC, idleHours: IN_THE_COLD.idleHours };
+
 /** What a view was made of. */
 interface Made {
   readonly loader: Loader;
-  readonly observations: OfTicket['observations'];
-  readonly train: OfTicket['train'];
+  readonly observations: Ticket['observations'];
+  readonly train: Ticket['train'];
   readonly bench: Bench;
   readonly past: readonly Ticket[];
+  readonly cold: boolean;
   readonly view: DriveView;
 }
 const kept = new WeakMap<DriveRecord, Made>();
@@ -109,13 +106,10 @@ const NONE: readonly Ticket[] = [];
  * @param past tickets of machines that may be alike
  * @example driveView(ticket, ticket.drives[0], bench).situation.ok // true
  */
-export function driveView(
-  ticket: OfTicket,
-  drive: DriveRecord,
-  bench: Bench,
-  past: readonly Ticket[] = NONE,
-): DriveView {
+export function driveView(ticket: Ticket, drive: DriveRecord, bench: Bench, past: readonly Ticket[] = NONE): DriveView {
   const known = kept.get(drive);
+  // What it is judged for: a machine that was found to fail in the cold has to work there.
+  const cold = coldOf(ticket) === 'found';
   if (
     known?.loader === ticket.loader &&
     known.observations === ticket.observations &&
@@ -124,11 +118,13 @@ export function driveView(
     known.bench.requirements === bench.requirements &&
     known.bench.toBeHad === bench.toBeHad &&
     known.bench.stock === bench.stock &&
-    known.past === past
+    known.past === past &&
+    known.cold === cold
   ) {
     return known.view;
   }
-  const view = viewOf(ticket, drive, bench, past);
-  kept.set(drive, { loader: ticket.loader, observations: ticket.observations, train: ticket.train, bench, past, view });
+  const view = viewOf(ticket, drive, bench, past, cold);
+  const { loader, observations, train } = ticket;
+  kept.set(drive, { loader, observations, train, bench, past, cold, view });
   return view;
 }
