@@ -82,7 +82,7 @@ module.exports = [
       said: { holds: 'a typed line at whatever station: read once, done where it belongs', uses: ['clean', 'strip'] },
       evidence: { holds: 'what a ticket tells the adviser', uses: ['machine'] },
       drive: { holds: 'facts, sisters, recommendation, what is fitted', uses: ['evidence', 'train'] },
-      cycle: { holds: 'what a ticket knows of its cycle, and a cycle in words', uses: ['drive'] },
+      cycle: { holds: 'what a ticket knows of its cycle, and a cycle in words', uses: ['drive', 'evidence', 'train'] },
       handBack: { holds: 'what is open; the letter', uses: ['drive'] },
       knownBefore: { holds: 'what an earlier ticket knows' },
       remoteIntake: { holds: 'questions for an owner far away' },

@@ -2,19 +2,31 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { DRIVEN, isTurned } from '@loose-pulley/core/base/loaders';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
+import type { CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
+import { priceOf } from '@loose-pulley/core/shop/orders';
 import { counted, formatLength, formatNewton } from '@loose-pulley/core/base/units';
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
-import { againstWatch, cycleFigures, headlineOf, toCsv, watchedTimes, whyApart } from '@loose-pulley/core/views/cycle';
+import {
+  againstWatch,
+  clicksHeard,
+  clicksIn,
+  cycleFigures,
+  headlineOf,
+  toCsv,
+  watchedTimes,
+  whyApart,
+} from '@loose-pulley/core/views/cycle';
 import { coldOf, IN_THE_COLD } from '@loose-pulley/core/views/evidence';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';
+import { useOwned } from '../../parts/ticket/useOwned';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
 import { Check } from '../../parts/ui/Check';
 import { download, fileName } from '../../parts/ui/download';
 import { Folded } from '../../parts/ui/Folded';
 import { Slider } from '../../parts/ui/Slider';
-import { useUnit } from '../../state/store/hooks';
+import { selectItems, selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { Moving } from './Moving';
 import { Shares } from './Shares';
 import { svgFile } from './svgFile';
@@ -33,10 +45,13 @@ export function CyclePage() {
   const view = useDriveView();
   const unit = useUnit();
   const recommendation = useRecommendation(view);
+  const owned = useOwned(view);
+  const items = useAppSelector(selectItems);
+  const orders = useAppSelector(selectOrders);
   const [tweaks, setTweaks] = useState<Tweaks>(NO_TWEAKS);
   const { driven, situation } = view;
   const turned = isTurned(driven);
-  const { question, belt, base } = useCycleQuestion(recommendation, tweaks, true);
+  const { question, belt, base, known } = useCycleQuestion(recommendation, tweaks, true);
   const cold = coldOf(ticket);
   const watched = watchedTimes(ticket);
   const answer = useCycle(question);
@@ -46,6 +61,12 @@ export function CyclePage() {
   const tweak = (more: Tweaks): void => setTweaks((now) => ({ ...now, ...more }));
   const on = { ...base, ...tweaks.on };
   const pullN = situation.ok ? (situation.value.trayPullN?.value ?? situation.value.priors.trayPullN.best) : 0;
+
+  const boughtWords = (one: CatalogueBelt): string => {
+    const price = priceOf({ ...one, widthMm: one.widthMm ?? null }, items, orders);
+    return `${owned.has(one.id) ? 'and the belt from the drawer' : 'and the belt, to be ordered'}${price === null ? '' : `, ${price.toFixed(2)}`}`;
+  };
+  const heard = clicksHeard(ticket);
 
   if (!situation.ok || !belt) {
     return (
@@ -84,6 +105,7 @@ export function CyclePage() {
             driven={driven}
             watchedS={watched.length > 0 ? (watched[watched.length - 1] ?? null) : null}
             svgId={SVG_ID}
+            clicks={clicksIn(cycle, heard)}
           />
         ) : (
           <p className="min-h-[560px] text-soft">{answer.problem ? '' : 'Running it…'}</p>
@@ -137,6 +159,7 @@ export function CyclePage() {
             now={shares}
             done={answer.done}
             ticketId={ticket.id}
+            boughtWords={boughtWords}
           />
         )}
         <section aria-labelledby="change-one" className="grid gap-2 border-t border-ink pt-3 print:hidden">
@@ -184,6 +207,9 @@ export function CyclePage() {
           </Check>
           {!turned && (
             <>
+              <Check checked={on.disc} onCheck={(disc) => tweak({ on: { ...tweaks.on, disc } })}>
+                With a disc: the clamp pulls less through it
+              </Check>
               <Check checked={on.onItsSide} onCheck={(onItsSide) => tweak({ on: { ...tweaks.on, onItsSide } })}>
                 On its side, the way upwards
               </Check>
@@ -203,7 +229,7 @@ export function CyclePage() {
         </section>
         <Folded name="cycle figures" title="What it is run with">
           <ul>
-            {cycleFigures(ticket, view).map((one) => (
+            {cycleFigures(ticket, view, known).map((one) => (
               <li key={one.name} className="flex justify-between gap-3 border-b border-hair py-1">
                 <span>{one.name}</span>
                 <span className="text-right">

@@ -5,6 +5,8 @@ import { beltOutline } from '../../parts/draw/beltOutline';
 export const MECHANISM_PX = 176;
 const SHAFT = { x: 46, y: 84 } as const;
 const SPOKES = 3;
+/** How far the strand that is not pulled hangs where the belt passes all that it can. */
+const HANGS_PX = 5;
 const RPM = (2 * Math.PI) / 60;
 
 /** Angles of the motor and the driven pulley at each sample, rad, summed up from their speeds. */
@@ -72,10 +74,19 @@ export function Mechanism({
   const { word } = DRIVEN[driven];
   const pulleys = belt && drawnPulleys(belt);
   const scale = pulleys ? Math.min(3.2, 170 / pulleys.longMm, 62 / pulleys.tallMm) : 1;
+  // The strand that the motor does not pull hangs by as much as it is relieved, drawn larger than it is.
+  const pulled = belt && belt.limitN > 0 ? (trace.pullN[0]?.[at] ?? 0) / belt.limitN : 0;
+  const hangsPx = (middleYMm: number): number => (middleYMm < 0 === pulled > 0 ? HANGS_PX * Math.abs(pulled) : 0);
   const outline =
     belt &&
     pulleys &&
-    beltOutline(pulleys.list, belt.stretch <= 1 ? (1 - belt.stretch) * pulleys.longMm * 2 + 2 : 0, SHAFT, scale);
+    beltOutline(
+      pulleys.list,
+      belt.stretch <= 1 ? (1 - belt.stretch) * pulleys.longMm * 2 + 2 : 0,
+      SHAFT,
+      scale,
+      hangsPx,
+    );
   const pace = (angles.driven[at] ?? 0) * (belt?.drivenRadiusMm ?? 0) * scale;
   const wayFrom = widthPx < 560 ? 30 : 290;
   const wayY = widthPx < 560 ? 206 : 96;

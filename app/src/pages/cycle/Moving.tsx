@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Driven } from '@loose-pulley/core/base/loaders';
 import type { Cycle, CycleMachine } from '@loose-pulley/core/physics/cycle';
-import { eventWords, isTrouble } from '@loose-pulley/core/views/cycle';
+import { eventWords, isTrouble, type Click } from '@loose-pulley/core/views/cycle';
 import { useWidth } from '../../parts/draw/useWidth';
 import { Button } from '../../parts/ui/Button';
 import { Segments } from '../../parts/ui/Segments';
@@ -27,12 +27,15 @@ export function Moving({
   driven,
   watchedS,
   svgId,
+  clicks,
 }: {
   readonly cycle: Cycle;
   readonly machine: CycleMachine;
   readonly driven: Driven;
   readonly watchedS: number | null;
   readonly svgId: string;
+  /** Where a click was heard, as this cycle passes it. */
+  readonly clicks: readonly Click[];
 }) {
   const [ref, widthPx] = useWidth<HTMLDivElement>(700);
   const still = useMedia('(prefers-reduced-motion: reduce)');
@@ -64,6 +67,10 @@ export function Moving({
   const narrow = widthPx < NARROW_PX;
   const abovePx = MECHANISM_PX + (narrow ? NARROW_WAY_PX : 0);
   const happened = cycle.events.filter(({ atS }) => atS <= shownS + 1e-9).at(-1);
+  const lines = [
+    ...cycle.events.map((event) => ({ atS: event.atS, words: eventWords(event, driven), trouble: isTrouble(event) })),
+    ...clicks.map(({ atS, atMm }) => ({ atS, words: `The click at ${atMm.toFixed(0)} mm`, trouble: true })),
+  ].sort((a, b) => a.atS - b.atS);
   const go = (): void => {
     if (!playing && shownS >= endS) setNow(0);
     setPlaying(!playing);
@@ -106,18 +113,18 @@ export function Moving({
         <span className="w-16 text-right">{shownS.toFixed(2)} s</span>
       </div>
       <ol aria-label="What happens" className="grid gap-0.5">
-        {cycle.events.map((event) => (
-          <li key={`${event.kind} ${event.atS}`}>
+        {lines.map(({ atS, words, trouble }) => (
+          <li key={`${words} ${atS}`}>
             <button
               type="button"
               className="flex min-h-11 w-full items-center gap-4 border-b border-hair text-left hover:bg-paper"
               onClick={() => {
                 setPlaying(false);
-                setNow(event.atS);
+                setNow(atS);
               }}
             >
-              <span className="w-16 shrink-0 text-soft">{event.atS.toFixed(2)} s</span>
-              <span className={isTrouble(event) ? 'text-live' : ''}>{eventWords(event, driven)}</span>
+              <span className="w-16 shrink-0 text-soft">{atS.toFixed(2)} s</span>
+              <span className={trouble ? 'text-live' : ''}>{words}</span>
             </button>
           </li>
         ))}

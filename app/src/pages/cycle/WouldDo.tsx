@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import type { CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { goesWell, type CycleShares, type SingleChange } from '@loose-pulley/core/belts/cycling';
 import { inHundredOf } from '@loose-pulley/core/views/cycle';
 
@@ -10,6 +11,7 @@ const DONE_AT: Readonly<Record<SingleChange['id'], string | null>> = {
   longer: 'size',
   thicker: 'size',
   rubber: 'train',
+  switch: 'clean',
   warm: null,
 };
 const GAINS = 0.02;
@@ -21,12 +23,15 @@ export function WouldDo({
   now,
   done,
   ticketId,
+  boughtWords,
 }: {
   readonly changes: readonly SingleChange[];
   readonly found: Readonly<Partial<Record<SingleChange['id'], CycleShares>>>;
   readonly now: CycleShares;
   readonly done: boolean;
   readonly ticketId: string;
+  /** Where a belt comes from, and what it costs. */
+  readonly boughtWords: (belt: CatalogueBelt) => string;
 }) {
   const ranked = changes
     .flatMap((change) => {
@@ -64,7 +69,7 @@ export function WouldDo({
                 )}
                 <span className="block text-sm text-soft">
                   {change.minutes > 0 ? `about ${change.minutes} minutes` : 'only waiting'}
-                  {change.buys ? ', and the belt' : ''}
+                  {change.buys ? `, ${boughtWords(change.buys)}` : ''}
                 </span>
               </span>
               <strong>{inHundredOf(well)}</strong>

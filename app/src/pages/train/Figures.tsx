@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { clicksFrom, memberWords, PLAY_MM, playAtEndMm } from '@loose-pulley/core/physics/train';
+import {
+  clickEveryMm,
+  clicksFrom,
+  clicksOnWay,
+  memberWords,
+  PLAY_MM,
+  playAtEndMm,
+  type TrainFigures,
+} from '@loose-pulley/core/physics/train';
+import { clicksHeard } from '@loose-pulley/core/views/cycle';
 import { trainView } from '@loose-pulley/core/views/train';
 import { parseNumber } from '@loose-pulley/core/base/units';
 import { recordEvent } from '../../state/persistence/recording';
@@ -100,6 +109,38 @@ export function Clicks() {
           {found.length > 0 && '. Look for its cracked or missing tooth.'}
         </p>
       )}
+      <Heard figures={figures} />
     </section>
+  );
+}
+
+/** Where clicks were heard, which member that is, and where each bad tooth would be. */
+function Heard({ figures }: { readonly figures: TrainFigures }) {
+  const { ticket } = useTicket();
+  const { travelMm, members } = ticket.train;
+  const heard = clicksHeard(ticket);
+  const bad = members.flatMap((one) => {
+    const everyMm = one.faults.length > 0 ? clickEveryMm(figures, one.id) : undefined;
+    return everyMm === undefined ? [] : [`${memberWords(one)} would be heard every ${everyMm.toFixed(1)} mm`];
+  });
+  const places = heard.map((at) => at.toFixed(0)).join(', ');
+  const fits = travelMm === null ? [] : clicksOnWay(figures, heard, travelMm);
+  const [likeliest] = fits;
+  return (
+    <>
+      {bad.length > 0 && <p>{bad.join('; ')}.</p>}
+      {heard.length > 0 && (
+        <p>
+          Heard at {places} mm.{' '}
+          {travelMm === null
+            ? 'Type the travel end to end, and it is told which member that is.'
+            : heard.length < 2
+              ? 'One more place tells which member that is.'
+              : likeliest
+                ? `${fits.map(({ member, everyMm }) => `${memberWords(member)}, ${everyMm.toFixed(1)} mm a turn`).join('; or ')}. It would be heard at ${likeliest.atMm.map((at) => at.toFixed(0)).join(', ')} mm.`
+                : 'No member of the train has a turn of that length.'}
+        </p>
+      )}
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
+import { DRIVEN, isTurned, loaderOf } from '@loose-pulley/core/base/loaders';
 import { useState } from 'react';
 
 import { trainView } from '@loose-pulley/core/views/train';
@@ -9,8 +9,10 @@ import { beltSizes } from '../../parts/train/beltSizes';
 import { RollersPanel } from '../../parts/train/RollersPanel';
 import { TrainDrawing } from '../../parts/train/TrainDrawing';
 import { useTicket } from '../../parts/ticket/useTicket';
+import { WayPanel } from '../../parts/train/WayPanel';
 import { Caution } from '../../parts/ui/Caution';
 import { Fold } from '../../parts/ui/Fold';
+import { Folded } from '../../parts/ui/Folded';
 import { Clicks, Figures } from './Figures';
 import { MemberPanel } from './MemberPanel';
 import { ModePanel } from './ModePanel';
@@ -86,6 +88,15 @@ export function TrainPage() {
           </p>
         )}
         {figures && <Figures />}
+        {!isTurned(loaderOf(loader).driven) && (
+          <Folded
+            name="train: where on its way"
+            title="Where on its way it binds, lifts or clicks"
+            open={(train.places ?? []).length > 0}
+          >
+            <WayPanel />
+          </Folded>
+        )}
         {has.tray && <Square />}
         <Fold
           name="train: mode gear: where the mechanism believes it is"

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { isTurned, loaderOf } from '@loose-pulley/core/base/loaders';
-import { changesFor, type Played } from '@loose-pulley/core/belts/cycling';
+import { changesFor, type CycleKnown, type Played } from '@loose-pulley/core/belts/cycling';
 import type { CycleConditions } from '@loose-pulley/core/physics/cycle';
 import { cycleKnown } from '@loose-pulley/core/views/cycle';
 import { complaintConditions } from '@loose-pulley/core/views/evidence';
 import { questionOf, triedBelt, type Recommendation } from '@loose-pulley/core/views/drive';
 import { useUnit } from '../../state/store/hooks';
 import type { CycleQuestion } from '../../workers/cycle';
-import { useDriveView } from '../ticket/useDriveView';
+import { useDriveView, useDriveViews } from '../ticket/useDriveView';
 import { useTicket } from '../ticket/useTicket';
 
 /** What is changed about the machine for a look; nothing of it is kept on the ticket. */
@@ -32,6 +32,7 @@ export function useCycleQuestion(
   readonly question: CycleQuestion | null;
   readonly belt: Played['belt'] | undefined;
   readonly base: CycleConditions;
+  readonly known: CycleKnown;
 } {
   const { ticket } = useTicket();
   const view = useDriveView();
@@ -40,7 +41,8 @@ export function useCycleQuestion(
   const best = (recommendation.best ?? recommendation.first)?.catalogueBelt;
   const belt = useMemo(() => (view.fitted ? triedBelt(view.fitted) : best), [view.fitted, best]);
   const base = useMemo(() => complaintConditions(ticket), [ticket]);
-  const known = useMemo(() => cycleKnown(ticket), [ticket]);
+  const views = useDriveViews();
+  const known = useMemo(() => cycleKnown(ticket, view, views), [ticket, view, views]);
   const { rollers } = loaderOf(ticket.loader).has;
   const turned = isTurned(view.driven);
   const question = useMemo((): CycleQuestion | null => {
@@ -54,9 +56,11 @@ export function useCycleQuestion(
       ...(cleaned !== undefined && { cleaned }),
     };
     const { situation, tries, belts, seed } = asked;
+    const switchBad = known.endSwitch !== undefined && known.endSwitch !== 'clean';
     const clean = situation.motorSurface === 'clean' && situation.drivenSurface === 'clean';
-    const changes = ranked && !changed ? changesFor(belt, base, belts, { clean, rollers, turned }, unit) : [];
+    const changes =
+      ranked && !changed ? changesFor(belt, base, belts, { clean, rollers, turned, switchBad }, unit) : [];
     return { situation, tries, known, played, before: changed ? { belt, on: base } : null, changes, seed };
   }, [asked, belt, base, known, tweaks, ranked, rollers, turned, unit]);
-  return { question, belt, base };
+  return { question, belt, base, known };
 }

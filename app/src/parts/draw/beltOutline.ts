@@ -8,6 +8,7 @@ const n = (value: number): string => value.toFixed(2);
  * @param pulleys in the order in which the belt meets them, with the radius of the line that is drawn
  * @param excessMm by how much the belt is too long
  * @param at where the motor's shaft lies on the sheet, px
+ * @param hangsPx by how much a run hangs although the belt is taut: the one that is not pulled; by its height, mm
  * @returns undefined where the pulleys cannot be joined
  */
 export function beltOutline(
@@ -15,6 +16,7 @@ export function beltOutline(
   excessMm: number,
   at: { x: number; y: number },
   pxPerMm: number,
+  hangsPx: (middleYMm: number) => number = () => 0,
 ): { d: string; path: BeltPath } | undefined {
   const found = beltPath(pulleys);
   if (!found.ok) return undefined;
@@ -26,7 +28,8 @@ export function beltOutline(
     const [x0, y0] = px(span.fromX, span.fromY);
     const [x1, y1] = px(span.toX, span.toY);
     if (index === 0) parts.push(`M${n(x0)} ${n(y0)}`);
-    const sagPx = sagMm(span.lengthMm, excessMm / spans.length) * pxPerMm;
+    const sagPx =
+      excessMm > 0 ? sagMm(span.lengthMm, excessMm / spans.length) * pxPerMm : hangsPx((span.fromY + span.toY) / 2);
     parts.push(
       sagPx > 0 ? `Q${n((x0 + x1) / 2)} ${n((y0 + y1) / 2 + 2 * sagPx)} ${n(x1)} ${n(y1)}` : `L${n(x1)} ${n(y1)}`,
     );

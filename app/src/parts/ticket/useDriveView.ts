@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { driveView, type DriveView } from '@loose-pulley/core/views/drive';
 import { useBench } from '../../state/store/assumptions';
 import { useDrive, useTicket } from './useTicket';
@@ -12,5 +13,5 @@ export function useDriveView(): DriveView {
 export function useDriveViews(): readonly DriveView[] {
   const { ticket, past } = useTicket();
   const bench = useBench();
-  return ticket.drives.map((drive) => driveView(ticket, drive, bench, past));
+  return useMemo(() => ticket.drives.map((drive) => driveView(ticket, drive, bench, past)), [ticket, bench, past]);
 }

@@ -7,7 +7,7 @@ import type { Played } from './play';
 
 /** One thing that may be done about a cycle, and what it takes. Minutes are from memory of the trade, no source. */
 export interface SingleChange {
-  readonly id: 'clean' | 'oil' | 'shorter' | 'longer' | 'thicker' | 'warm' | 'rubber';
+  readonly id: 'clean' | 'oil' | 'shorter' | 'longer' | 'thicker' | 'warm' | 'rubber' | 'switch';
   readonly name: string;
   readonly minutes: number;
   /** What has to be bought; its price is the bench’s own. */
@@ -26,13 +26,18 @@ const COLD_C = 16;
  *
  * @param belts that can be had
  * @param of what it is on now, and whether its pulleys are as clean as can be
- * For instance changesFor(belt, ROOM, CATALOGUE, { clean: false, rollers: false }, 'mm').map(({ id }) => id): clean, oil, shorter…
+ * For instance changesFor(belt, ROOM, CATALOGUE, { clean: false, rollers: false, turned: false, switchBad: false }, 'mm').map(({ id }) => id): clean, oil, shorter…
  */
 export function changesFor(
   belt: EvaluatedBelt,
   on: CycleConditions,
   belts: readonly CatalogueBelt[],
-  of: { readonly clean: boolean; readonly rollers: boolean; readonly turned: boolean },
+  of: {
+    readonly clean: boolean;
+    readonly rollers: boolean;
+    readonly turned: boolean;
+    readonly switchBad: boolean;
+  },
   unit: LengthUnit,
 ): readonly SingleChange[] {
   const siblings = belts.filter((one) => sameSection(one, belt));
@@ -82,6 +87,13 @@ export function changesFor(
       minutes: 25,
       buys: null,
       played: { belt, on, rubbered: true },
+    },
+    of.switchBad && {
+      id: 'switch',
+      name: 'The switch put right',
+      minutes: 8,
+      buys: null,
+      played: { belt, on, switchRight: true },
     },
     on.roomC < COLD_C && {
       id: 'warm',

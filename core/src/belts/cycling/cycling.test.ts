@@ -58,10 +58,51 @@ describe('machines that fit what is known', () => {
   });
 });
 
+describe('what was found beside the drive', () => {
+  const made = (known: Parameters<typeof bestMachine>[2], played: Partial<Played> = {}) => {
+    const machine = bestMachine(BOOTH, { belt: belt(116), on: ON_THE_BENCH, ...played }, known);
+    if (!machine.ok || machine.value.load.kind !== 'travel') throw new Error('the booth deck has a tray');
+    return { machine: machine.value, load: machine.value.load };
+  };
+  test('a place that nobody measured asks by its kind; a measured one as measured; a switch is put right', () => {
+    const at = { name: 'it binds', kind: 'binds', fromMm: 70, toMm: 78 } as const;
+    const { load } = made({
+      places: [
+        { ...at, forceN: null },
+        { ...at, forceN: 2 },
+      ],
+    });
+    expect(load.places.map(({ forceN }) => forceN)).toEqual([expect.closeTo(0.6 * load.guideN, 9), 2]);
+    expect(made({ endSwitch: 'stuck' }).machine.endSwitch.state).toBe('stuck');
+    expect(made({ endSwitch: 'stuck' }, { switchRight: true }).machine.endSwitch.state).toBe('clean');
+  });
+  test('belts in a row turn by the product of their ratios, and the load goes as far a turn of the motor as before', () => {
+    const drive = { situation: BOOTH, belt: belt(116) };
+    const alone = made({}).machine;
+    const series = [
+      { name: 'first', drive, driverTurns: 1 },
+      { name: 'second', drive: null, driverTurns: 0.3 },
+    ];
+    const { machine, load } = made({ series });
+    const [first, second] = machine.belts;
+    if (!first || !second || alone.load.kind !== 'travel') throw new Error('two belts');
+    const ratio = (of: typeof first): number => of.driverRadiusMm / of.drivenRadiusMm;
+    expect(ratio(first) * ratio(second)).toBeCloseTo(0.3 * ratio(alone.belts[0] ?? first), 9);
+    // A turn of the second small pulley moves the tray as far as it did alone.
+    expect((load.travelPerTurnMm * ratio(first) * ratio(second)) / 0.3).toBeCloseTo(
+      alone.load.travelPerTurnMm * ratio(alone.belts[0] ?? first),
+      9,
+    );
+    expect(machine.motor.stallNmm).toBeCloseTo(0.3 * alone.motor.stallNmm, 9);
+    expect(machine.belts.map(({ name }) => name)).toEqual(['first', 'second']);
+  });
+});
+
 test('single changes: pulleys only where they are not clean, a warm room only in the cold, next sizes from what can be had', () => {
-  const as = { clean: true, rollers: false, turned: false };
+  const as = { clean: true, rollers: false, turned: false, switchBad: false };
   const ids = (roomC: number, of: Partial<typeof as> = {}): readonly string[] =>
     changesFor(belt(116), { ...ON_THE_BENCH, roomC }, CATALOGUE, { ...as, ...of }, 'mm').map(({ id }) => id);
   expect(ids(20)).toEqual(['oil', 'shorter', 'longer', 'thicker']);
+  expect(ids(20, { switchBad: true })).toContain('switch');
   expect(ids(5, { clean: false })).toEqual(['clean', 'oil', 'shorter', 'longer', 'thicker', 'warm']);
 });

@@ -2,10 +2,13 @@ import { isTurned, type Drawn, type Driven } from '../../base/loaders';
 import { refuse, type Result, ok } from '../../base/units';
 import { bushShare } from '../../physics/drive';
 import type { CycleMachine, CycleTravel, Place } from '../../physics/cycle';
-import { evaluateBelt, wrapsOfPath, type DriveValues, type EvaluatedBelt } from '../../physics/evaluation';
-import { sectionAreaMm2 } from '../../physics/rubber';
+import { wrapsOfPath, type DriveValues, type EvaluatedBelt } from '../../physics/evaluation';
 import type { Situation } from '../sizing';
 import type { CycleBeliefs } from './beliefs';
+import { fittedBelt, inSeries, type SeriesBelt } from './beltsInRow';
+
+/** A place on the way, as it was found: how much more it asks is null where nobody measured. */
+export type KnownPlace = Omit<Place, 'forceN'> & { readonly forceN: number | null };
 
 /** What a ticket knows of a cycle beside its drive. */
 export interface CycleKnown {
@@ -13,7 +16,12 @@ export interface CycleKnown {
   readonly travelMm?: number | undefined;
   readonly motorRpm?: number | undefined;
   /** Where it was found to bind, to lift or to clamp. */
-  readonly places?: readonly Place[] | undefined;
+  readonly places?: readonly KnownPlace[] | undefined;
+  /** Rollers that take it, and the switch that ends it. */
+  readonly rollers?: CycleTravel['rollers'] | undefined;
+  readonly endSwitch?: CycleMachine['endSwitch']['state'] | undefined;
+  /** All belts from the motor on, where there are several in a row. */
+  readonly series?: readonly SeriesBelt[] | undefined;
   /** The pull and the travel a turn that one machine was drawn with. */
   readonly trayPullN?: number | undefined;
   readonly travelPerTurnMm?: number | undefined;
@@ -32,11 +40,11 @@ type Then = CycleMachine['controller']['then'];
 export const usualTravelMm = (driven: Driven): number | undefined =>
   isTurned(driven) ? undefined : USUAL[driven].travelMm;
 
+/** How many times its own pull more each asks, where nobody measured. From memory of the trade, no source. */
+const ASKS_TIMES: Readonly<Record<Place['kind'], number>> = { binds: 0.6, lifts: 0.8, clamps: 1 };
 /** Past its switch a tray has some more to go before it stands against its end. From memory, no source. */
 const BEYOND_MM = 2;
 const STOP = { stopNPerMm: 20, stopNsPerMm: 0.03 } as const;
-/** Of a large pulley of plastic, by the fourth power of its radius: 12 mm weigh some 1.2 g. From memory, no source. */
-const PULLEY_GCM2_AT_12MM = 0.8;
 /** A magnetic disk with its hub, and how long a spindle may take: from memory of the trade, no source. */
 const DISC_GCM2 = 60;
 const SPIN_TIMES = 2;
@@ -66,17 +74,15 @@ export function machineOf(
   at: number,
   known: CycleKnown,
 ): Result<CycleMachine> {
-  const { drive, driven, demands, oldSection, priors } = situation;
-  const evaluated = evaluateBelt(drive, belt, values, demands, oldSection);
-  if (!evaluated) return refuse('No belt can run in a drive like that.');
+  const { driven, demands, priors } = situation;
   const figure = (list: ArrayLike<number>): number => list[at] as number;
-  const { motorRadiusMm, drivenRadiusMm, strain, freshPullN, relaxedPullN, grip } = evaluated;
-  const stretch = 1 + strain;
-  const wraps = wrapsOfPath(values);
-  const centreMm = stretch * (belt.innerLengthMm + Math.PI * belt.thicknessMm);
-  const spanMm = Math.max(4, (centreMm - wraps[0] * motorRadiusMm - wraps[1] * drivenRadiusMm) / 2 / stretch);
-  const bush = (loadN: number): number => (freshPullN > 0 ? (loadN * relaxedPullN) / freshPullN : 0) * values.bushMm;
-  const drags = values.bushMm * bushShare([motorRadiusMm, drivenRadiusMm], wraps);
+  const slidingShare = figure(beliefs.slidingShare);
+  const fitted = fittedBelt(situation, values, belt, slidingShare);
+  if (!fitted) return refuse('No belt can run in a drive like that.');
+  const { own, freshPullN } = fitted;
+  const { driverRadiusMm: motorRadiusMm, drivenRadiusMm } = own;
+  const drags = values.bushMm * bushShare([motorRadiusMm, drivenRadiusMm], wrapsOfPath(values));
+  const row = inSeries(own, known.series ?? [], slidingShare);
   // What was read of the motor was read through a belt, whose bushes took their part.
   const stallNmm = values.stallNmm + drags * values.heldThroughN;
   const ratio = drivenRadiusMm / motorRadiusMm;
@@ -84,27 +90,12 @@ export function machineOf(
   // Where it runs, so much of its torque is taken.
   const taken = Math.min(0.8, (needNmm + drags * freshPullN) / Math.max(stallNmm, 1e-6));
   const freeRpm = (known.motorRpm ?? figure(beliefs.runningRpm)) / (1 - taken);
-  const pulleyGcm2 = PULLEY_GCM2_AT_12MM * (drivenRadiusMm / 12) ** 4;
   const timeOutS = figure(beliefs.timeOutS);
   const off = beliefs.shorted[at] === 1 ? 'shorted' : 'open';
   const base = {
-    motor: { stallNmm, freeRpm, rotorGcm2: figure(beliefs.rotorGcm2), frictionNmm: 0 },
-    belts: [
-      {
-        name: 'belt',
-        stretch,
-        stiffnessN: (values.modulusMpa / 3) * sectionAreaMm2(belt) * (1 + 2 * stretch ** -3),
-        spansMm: [spanMm, spanMm] as const,
-        limitN: grip.beltPullN,
-        slidingShare: figure(beliefs.slidingShare),
-        driverRadiusMm: motorRadiusMm,
-        drivenRadiusMm,
-        driverBushNmm: bush(evaluated.motorLoadN),
-        drivenBushNmm: bush(evaluated.drivenLoadN),
-        drivenGcm2: pulleyGcm2,
-        eccentricMm: 0,
-      },
-    ],
+    // Behind other members its small pulley turns otherwise than the motor, and so do its torques.
+    motor: { stallNmm: stallNmm * row.ownTurns, freeRpm, rotorGcm2: figure(beliefs.rotorGcm2), frictionNmm: 0 },
+    belts: row.belts,
     controller: {
       timeOutS: isTurned(driven) ? timeOutS * SPIN_TIMES : timeOutS,
       then: isTurned(driven) ? ('stop' as const) : USUAL[driven].then,
@@ -112,13 +103,13 @@ export function machineOf(
     },
   } satisfies Partial<CycleMachine>;
   if (isTurned(driven)) {
-    const wantedRpm = demands.speed?.targetRpm ?? (freeRpm * (1 - taken)) / ratio;
+    const wantedRpm = demands.speed?.targetRpm ?? (freeRpm * (1 - taken) * row.ownTurns) / ratio;
     return ok({
       ...base,
       load: {
         kind: 'spin',
         inertiaGcm2: DISC_GCM2,
-        dragNmm: needNmm * ratio,
+        dragNmm: (needNmm * ratio) / row.lastTurns,
         wantedRpm,
         // A speed that is only worked out is none to be held to closely.
         tolerance: demands.speed?.targetRpm ? demands.speed.tolerance : SPEED_GUESSED,
@@ -133,23 +124,24 @@ export function machineOf(
   // The share of the work that arrives is what makes pull and need agree.
   const efficiency = Math.min(1, (guideN * travelPerTurnMm) / (2 * Math.PI * needNmm));
   const travelMm = known.travelMm ?? usual.travelMm;
-  const runningMmPerS = ((freeRpm * (1 - taken) * RPM) / (2 * Math.PI)) * travelPerTurnMm;
+  const runningMmPerS = ((freeRpm * (1 - taken) * row.ownTurns * RPM) / (2 * Math.PI)) * travelPerTurnMm;
   const travel: CycleTravel = {
     kind: 'travel',
-    travelPerTurnMm: travelPerTurnMm * ratio,
+    travelPerTurnMm: (travelPerTurnMm * ratio) / row.lastTurns,
     efficiency,
     massG: figure(beliefs.massG) * usual.massTimes,
     guideN,
     restShare: figure(beliefs.restShare),
     stribeckMmPerS: 8,
     viscousNsPerMm: (figure(beliefs.greaseShare) * guideN) / Math.max(runningMmPerS, 1),
-    places: known.places ?? [],
+    places: (known.places ?? []).map((one) => ({ ...one, forceN: one.forceN ?? ASKS_TIMES[one.kind] * guideN })),
     travelMm,
     stopAtMm: travelMm + BEYOND_MM,
     ...STOP,
-    rollers: null,
+    rollers: known.rollers ?? null,
   };
-  return ok({ ...base, load: travel, endSwitch: { atMm: travelMm, state: 'clean', dirtyWorks: 0.5 } });
+  const state = known.endSwitch ?? 'clean';
+  return ok({ ...base, load: travel, endSwitch: { atMm: travelMm, state, dirtyWorks: 0.5 } });
 }
 
 /** Pull at the tray that a torque at the motor is for. */

@@ -47,16 +47,22 @@ export interface Played {
   readonly pullTimes?: number;
   /** New rubber on both rollers. */
   readonly rubbered?: boolean;
+  /** The switch cleaned, or bent back. */
+  readonly switchRight?: boolean;
 }
 
 /** A machine with what is changed about it. */
-function changed(machine: CycleMachine, { pullTimes = 1, rubbered = false }: Played): CycleMachine {
+function changed(
+  machine: CycleMachine,
+  { pullTimes = 1, rubbered = false, switchRight = false }: Played,
+): CycleMachine {
   const { load } = machine;
+  const endSwitch = switchRight ? { ...machine.endSwitch, state: 'clean' as const } : machine.endSwitch;
   if (load.kind === 'spin') return { ...machine, load: { ...load, dragNmm: load.dragNmm * pullTimes } };
   const places = load.places.map((one) => (one.kind === 'binds' ? { ...one, forceN: one.forceN * pullTimes } : one));
   const most = load.rollers && 2 * Math.max(load.rollers.leftN, load.rollers.rightN);
   const rollers = rubbered && load.rollers && most ? { ...load.rollers, leftN: most, rightN: most } : load.rollers;
-  return { ...machine, load: { ...load, guideN: load.guideN * pullTimes, places, rollers } };
+  return { ...machine, endSwitch, load: { ...load, guideN: load.guideN * pullTimes, places, rollers } };
 }
 
 /**

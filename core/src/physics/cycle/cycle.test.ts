@@ -191,6 +191,7 @@ describe('laws', () => {
   test.each([
     ['a drier guide', (one: Drawn) => made({ ...one, guideN: one.guideN * 1.2 }), {}],
     ['a colder room', made, { roomC: 2 }],
+    ['a stronger motor', (one: Drawn) => made({ ...one, stallNmm: one.stallNmm * 1.25 }), {}],
     ['a weaker belt', (one: Drawn) => made({ ...one, limitN: one.limitN * 0.85 }), {}],
   ] as const)('%s never makes it slip less', (_, worse, on) =>
     fc.assert(

@@ -12,6 +12,7 @@ export {
   type TrainFigures,
   type TrainProblem,
 } from './compute';
+export { clickEveryMm, clicksOnWay, type ClicksOnWay } from './onWay';
 export { looksRight, nextTrial, placeOf, PLAY_MM, playAtEndMm, timed, toothMm, type ToothOut } from './timing';
 export { DISCS_MM, drift, linkOff, LIPS_N, meanMm, sleeveMm, taperMm, tractionWords, type Drift } from './rollers';
 export { disagreement, homeByHand, squareWords, tiltRad } from './mode';

@@ -43,5 +43,7 @@ export function applyTrain(train: Train, event: TrainEventBody): Result<Train> {
       return ok({ ...train, mode: event.mode });
     case 'squarePut':
       return ok({ ...train, square: event.square });
+    case 'placesPut':
+      return ok({ ...train, places: event.places });
   }
 }

@@ -5,6 +5,7 @@ import {
   nullable,
   number,
   one,
+  optional,
   shape,
   text,
   time,
@@ -119,6 +120,21 @@ export const square = shape({
 });
 export interface Square extends ValueOf<typeof square> {}
 
+export const WAY_PLACE_KINDS = ['binds', 'lifts', 'clamps', 'clicks'] as const;
+export type WayPlaceKind = (typeof WAY_PLACE_KINDS)[number];
+/** Where on its way what is moved asks for more, or is heard. */
+export const wayPlace = shape({
+  id: id(),
+  kind: one(WAY_PLACE_KINDS),
+  /** Its middle, from where it is in. */
+  atMm: number(0, 1000),
+  /** Its length; null where nobody looked. */
+  overMm: nullable(number(0.5, 400)),
+  /** How much more it asks than beside it; null where nobody measured. */
+  forceN: nullable(number(0.02, 60)),
+});
+export interface WayPlace extends ValueOf<typeof wayPlace> {}
+
 export const train = shape({
   members: list(member, 40),
   /** Travel of what it moves, end to end. */
@@ -128,6 +144,7 @@ export const train = shape({
   rollers,
   mode,
   square,
+  places: optional(list(wayPlace, 12)),
 });
 export interface Train extends ValueOf<typeof train> {}
 
@@ -142,6 +159,7 @@ export const trainEvents = {
   rollersPut: { rollers },
   modePut: { mode },
   squarePut: { square },
+  placesPut: { places: list(wayPlace, 12) },
 } as const;
 export type TrainEventBody = {
   [T in keyof typeof trainEvents]: { readonly type: T } & ShapeValue<(typeof trainEvents)[T]>;

@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import {
   againstCounted,
   applyTrain,
+  clickEveryMm,
   clicksFrom,
+  clicksOnWay,
   disagreement,
   drift,
   EMPTY_TRAIN,
@@ -178,6 +180,24 @@ describe('counted against computed', () => {
     const clicks = Math.round((long.turnsEndToEnd ?? 0) * (8 / 32));
     expect(clicksFrom(long, clicks)[0]?.member.kind).toBe('doubleGear');
     expect(clicksFrom(figures(train), clicks)).toEqual([]);
+  });
+  test('places where it is heard name the member whose turn is as long, however late a hand stops', () => {
+    const long = figures({ ...train, travelMm: 158 });
+    const every = clickEveryMm(long, 'm2') ?? NaN;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        fc.array(fc.double({ min: -0.08, max: 0.08, noNaN: true }), { minLength: 2, maxLength: 3 }),
+        (phase, late) => {
+          const heard = late.map((turns, i) => (phase + i + turns) * every);
+          const found = clicksOnWay(long, heard, 158).find(({ member }) => member.id === 'm2');
+          expect(found?.everyMm).toBeCloseTo(every, 9);
+          expect(Math.abs((found?.atMm[0] ?? NaN) - phase * every)).toBeLessThanOrEqual(0.09 * every);
+        },
+      ),
+    );
+    expect(clicksOnWay(long, [12], 158)).toEqual([]);
+    expect(clickEveryMm(long, 'nobody')).toBeUndefined();
   });
 });
 

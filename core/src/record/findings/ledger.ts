@@ -33,6 +33,9 @@ export interface Finding {
   /** When it was said, ISO 8601; empty where that was not kept. */
   readonly at: string;
   readonly station: StationId;
+  /** Where on its way, mm from where it is in; or as a share of it, in words: halfway. */
+  readonly atMm?: number;
+  readonly atShare?: number;
   /** It was left as it is, by what was said of its place. */
   readonly left?: true;
   /** Where it was said, in a few words. */
@@ -72,10 +75,17 @@ const toldBy = (
   line: string,
   known: Pick<Finding, 'how' | 'at' | 'station' | 'from'>,
 ): Finding[] =>
-  findingsTold(line).map(({ kind, thing, about }): Finding => {
+  findingsTold(line).map(({ kind, thing, clause, about }): Finding => {
     const driveId = OF_DRIVE.has(thing) ? driveAbout(found, about) : null;
-    return { kind, thing, driveId, placeId: placeAbout(map, thing, driveId, about), ...known };
+    const where = kind === 'trayBinds' ? onItsWay(clause) : {};
+    return { kind, thing, driveId, placeId: placeAbout(map, thing, driveId, about), ...known, ...where };
   });
+
+/** Where on its way a clause says that it binds. */
+function onItsWay(clause: string): Pick<Finding, 'atMm' | 'atShare'> {
+  const mm = /(\d+(?:[.,]\d+)?) ?mm\b/.exec(clause)?.[1];
+  return mm === undefined ? { atShare: 0.5 } : { atMm: Number(mm.replace(',', '.')) };
+}
 
 /** What typed lines tell, each with when and where it was typed. */
 function ofLines(found: Found, map: readonly Place[]): Finding[] {
@@ -179,7 +189,7 @@ const ofSlips = ({ cleaning, drives }: Found): Finding[] =>
     }));
 
 /** What was said of the train: links, rollers, gears. */
-function ofTrain({ train: { rollers, members, trials } }: Found): Finding[] {
+function ofTrain({ train: { rollers, members, trials, places = [] } }: Found): Finding[] {
   const at = 'on the train';
   const of = (kind: FindingKind, thing: ThingKind, from: string): Finding => ({
     kind,
@@ -201,6 +211,9 @@ function ofTrain({ train: { rollers, members, trials } }: Found): Finding[] {
       ),
     ),
     ...(trials.some(({ teeth, right }) => right && teeth !== 0) ? [of('gearToothOut', 'gear', 'a trial')] : []),
+    ...places.flatMap(({ kind, atMm }) =>
+      kind === 'binds' ? [{ ...of('trayBinds', 'tray', `a place at ${atMm} mm`), atMm }] : [],
+    ),
     ...(worn ? [of('rollerWorn', 'roller', worn.name)] : []),
     ...(glazed ? [of('glazed', 'roller', glazed.name)] : []),
   ];

@@ -44,6 +44,10 @@ function sourceOf(belt: BeltFields, items: readonly Item[], orders: readonly Ord
   };
 }
 
+/** What one of a size costs: by the drawer, else by the last order of it; null where nobody said. */
+export const priceOf = (belt: BeltFields, items: readonly Item[], orders: readonly Order[]): number | null =>
+  sourceOf(belt, items, orders).price;
+
 /**
  * What is to be ordered: what tickets want and no order has, and what runs low and nobody has ordered. One size is one
  * line, for whomever.

@@ -1,10 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import { TRAY } from '../../../fixtures/cycleMachine';
-import { opening, recordOf } from '../../../fixtures/sample';
+import { opening, reading, recordOf, step, tried } from '../../../fixtures/sample';
+import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS } from '../../belts/sizing';
+import { driveView } from '../drive';
+import { EMPTY_TRAIN, guessedMember } from '../../physics/train';
 import { ON_THE_BENCH, cycle } from '../../physics/cycle';
-import type { Ticket } from '../../record/ticket';
+import type { EventBody, Ticket } from '../../record/ticket';
 import { coldOf, complaintConditions } from '../evidence';
-import { againstWatch, eventWords, headlineOf, inHundredOf, toCsv, whyApart } from '.';
+import { againstWatch, clicksHeard, clicksIn, eventWords, headlineOf, inHundredOf, toCsv, whyApart } from '.';
+import { placesOnWay, rollersOf, seriesOf, switchOf } from './onTheWay';
 
 const { ticket } = recordOf([opening]);
 const said = (words: string): Ticket => ({
@@ -44,7 +48,7 @@ describe('a cycle in words', () => {
     );
     expect(made.value.events.map((one) => eventWords(one, 'tray'))).toEqual([
       'The tray starts',
-      'guide: it binds at 70 mm, with 0.30 N more',
+      'It binds at 70 mm, with 0.30 N more',
       'The switch says enough at 118 mm',
       'All rests',
     ]);
@@ -68,5 +72,104 @@ describe('a cycle in words', () => {
     const shares = { opens: 0.7, slips: 0.05, stalls: 0, givesBack: 0.2, overruns: 0.05 };
     expect(whyApart({ atRest: 0.95, shares })).toContain('95 in 100');
     expect(whyApart({ atRest: 0.81, shares })).toBe('');
+  });
+});
+
+describe('what was found on its way', () => {
+  const noted = (line: string): EventBody => ({
+    type: 'stepPut',
+    step: { ...step('s1', 1, 'note', line), fate: 'noted' },
+  });
+  const of = (...bodies: EventBody[]): Ticket => recordOf([opening, ...bodies]).ticket;
+  const place = (id: string, atMm: number, kind: 'binds' | 'clicks' = 'binds') => ({
+    id,
+    kind,
+    atMm,
+    overMm: 4,
+    forceN: 1.5,
+  });
+  test.each([
+    ['tray binds at 74 mm', [74]],
+    ['the drawer sticks halfway', [79]],
+    ['tray does not bind at 74 mm', []],
+    ['the owner says the tray binds at 74 mm', []],
+    ['tray binds', []],
+  ] as const)('“%s” at Strip binds at %j', (line, at) => {
+    const places = placesOnWay(of(noted(line)), 158);
+    expect(places.map(({ fromMm, toMm }) => (fromMm + toMm) / 2)).toEqual(at);
+    expect(places.every(({ forceN }) => forceN === null)).toBe(true);
+  });
+  test('what stands on the train is the place that a line told near it, and a click asks for nothing', () => {
+    const ticket = of(noted('tray binds at 74 mm'), {
+      type: 'placesPut',
+      places: [place('a', 76), place('b', 12, 'clicks')],
+    });
+    expect(placesOnWay(ticket, 158)).toEqual([{ kind: 'binds', name: 'it binds', fromMm: 74, toMm: 78, forceN: 1.5 }]);
+    expect(clicksHeard(ticket)).toEqual([12]);
+    const made = cycle(TRAY, ON_THE_BENCH);
+    const [click] = made.ok ? clicksIn(made.value, [12, 4000]) : [];
+    expect(click?.atMm).toBe(12);
+    expect(click?.atS).toBeGreaterThan(0.02);
+  });
+  test('a switch is as it was found until it is put right', () => {
+    const torn = of(noted('limit switch bent'));
+    expect(switchOf(of())).toBe('clean');
+    expect(switchOf(torn)).toBe('stuck');
+    expect(
+      switchOf(
+        of(noted('limit switch bent'), {
+          type: 'stepPut',
+          step: { ...step('s2', 2, 'note', 'limit switch bent back'), fate: 'noted' },
+        }),
+      ),
+    ).toBe('clean');
+  });
+  test('rollers pass what a disc pulled back tells, the glazed one less of it; a tray has none', () => {
+    const roller = (id: string, surface: 'tacky' | 'glazed') => ({
+      id,
+      name: id,
+      diametersMm: [],
+      surface,
+      driven: true,
+    });
+    const rollers = { ...EMPTY_TRAIN.rollers, list: [roller('a', 'tacky'), roller('b', 'glazed')], pullBackN: 2 };
+    const train = { ...EMPTY_TRAIN, rollers };
+    expect(rollersOf({ loader: 'slot', train })).toEqual({
+      leftN: expect.closeTo(1.5, 9),
+      rightN: expect.closeTo(0.5, 9),
+      apartMm: 60,
+    });
+    expect(rollersOf({ loader: 'slot', train: { ...train, rollers: { ...rollers, pullBackN: null } } })?.leftN).toBe(
+      1.5,
+    );
+    expect(rollersOf({ loader: 'tray', train })).toBeUndefined();
+  });
+  test('two belts in a row are one turning, where both are known; beside each other they are not', () => {
+    const bench = { priors: DEFAULT_PRIORS, requirements: DEFAULT_REQUIREMENTS };
+    const read = (driveId: string): EventBody[] => [
+      { type: 'readingTaken', driveId, reading: reading(`${driveId}m`, 'motorDiameter', 'motorJaws', 6) },
+      { type: 'readingTaken', driveId, reading: reading(`${driveId}d`, 'drivenDiameter', 'drivenJaws', 24.8) },
+      { type: 'readingTaken', driveId, reading: reading(`${driveId}c`, 'centreDistance', 'shaftToShaft', 38.2) },
+      { type: 'tryLogged', driveId, try: tried(`${driveId}t`, 116, 'untried') },
+    ];
+    const members = (secondFrom: string[]) => [
+      { ...guessedMember('motor', null), id: 'm', number: 1 },
+      { ...guessedMember('beltDrive', 'drive-a'), id: 'a', number: 2, name: 'first' },
+      { ...guessedMember('beltDrive', 'drive-b'), id: 'b', number: 3, name: 'second', from: secondFrom },
+    ];
+    const both = (secondFrom: string[]): ReturnType<typeof seriesOf> => {
+      const ticket = of({ type: 'driveAdded', driveId: 'drive-b', name: 'B' }, ...read('drive-a'), ...read('drive-b'), {
+        type: 'trainPut',
+        members: members(secondFrom),
+      });
+      const views = ticket.drives.map((one) => driveView(ticket, one, bench));
+      return seriesOf(ticket, 'drive-b', views);
+    };
+    expect(both([])?.map(({ name, drive }) => [name, drive === null])).toEqual([
+      ['first', false],
+      ['second', true],
+    ]);
+    expect(both([])?.[1]?.driverTurns).toBeCloseTo(7.2 / 26, 2);
+    expect(both(['m'])).toBeUndefined();
   });
 });

@@ -17,6 +17,8 @@ export const OUTCOME_NAMES: Readonly<Record<CycleOutcome, string>> = {
   overruns: 'runs against its end',
 };
 
+const PLACE_SAYS = { binds: 'It binds', lifts: 'It lifts', clamps: 'The clamp asks its own' } as const;
+
 /** What a cycle comes to, in a line. For instance headlineOf(cycle, 'tray'): Arrives, slipping for 0.4 s */
 export function headlineOf({ outcome, slipS, whereMm }: Cycle, driven: Driven): string {
   if (isTurned(driven)) {
@@ -49,7 +51,7 @@ export function eventWords(event: CycleEvent, driven: Driven): string {
       return `The ${event.belt} slips${where}, for ${brief(event.untilS - event.atS)}, by ${mm(event.slidMm)}`;
     }
     case 'place':
-      return `${event.place.name}: it ${event.place.kind}${at}, with ${formatNewton(event.place.forceN)} more`;
+      return `${PLACE_SAYS[event.place.kind]}${at}, with ${formatNewton(event.place.forceN)} more`;
     case 'stands':
       return `The ${word} stands${at}, the motor on, for ${brief(event.untilS - event.atS)}`;
     case 'switch':

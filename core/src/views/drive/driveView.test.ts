@@ -9,6 +9,7 @@ import type { EventBody } from '../../record/ticket';
 import {
   candidateOf,
   chanceOf,
+  chanceOnBench,
   driveView,
   judgedFitted,
   questionOf,
@@ -197,6 +198,32 @@ describe('an answer from what there is', () => {
     if (!drive) throw new Error('no drive');
     const view = driveView({ ...ticket, observations: [observation as never] }, drive, BENCH);
     expect(view.situation).toMatchObject({ ok: true, value: { stiff: true } });
+  });
+  test('found to fail in the cold it is judged for the cold, and every belt has both chances', () => {
+    const warm = (outcome: string): EventBody => ({
+      type: 'observed',
+      observation: { id: 'w', at: '2026-01-12T09:00:00Z', testId: 'warm', outcome, driveId: null },
+    });
+    expect(viewOf([...BOOTH, warm('alike')]).situation).not.toHaveProperty('value.room');
+    const view = viewOf([...BOOTH, warm('betterWarm')]);
+    expect(view.situation).toMatchObject({ ok: true, value: { room: { roomC: 8 } } });
+    const question = questionOf(view);
+    if (!question) throw new Error('all is measured');
+    const answer = answerProbability(question, 1000, true);
+    for (const [id, { works }] of Object.entries(answer.belts))
+      expect(works, id).toBeLessThanOrEqual(answer.onBench?.[id] ?? -1);
+    const chosen = recommend(view, answer, true);
+    const warmChosen = recommend(
+      viewOf(BOOTH),
+      answerProbability(questionOf(viewOf(BOOTH)) ?? question, 1000, true),
+      true,
+    );
+    expect(chanceOf(chosen, chosen.best?.catalogueBelt)?.works).toBeLessThan(
+      chanceOnBench(chosen, chosen.best?.catalogueBelt) ?? 0,
+    );
+    expect(chosen.best?.catalogueBelt.innerLengthMm).toBeLessThanOrEqual(
+      warmChosen.best?.catalogueBelt.innerLengthMm ?? 0,
+    );
   });
   test('three machines with the mechanism tell its path, before anything of the next one is measured', () => {
     const machine = (number: string, centreMm: number) => {

@@ -51,6 +51,7 @@ const LINE: Readonly<Record<FindingKind, string | null>> = {
   gearToothOut: 'gear a tooth out',
   switchTorn: 'limit switch bent',
   trayOffTrack: 'tray off its track',
+  trayBinds: 'tray binds at 74 mm',
   plugLoose: 'grey plug half out',
   discInPath: null,
   partInPath: null,

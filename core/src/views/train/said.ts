@@ -10,6 +10,7 @@ const SURFACES: Readonly<Record<string, string>> = {
   hard: 'gone hard',
 };
 const LINKS = { unknown: '', engaged: 'engaged', off: 'off its pin', none: 'there is none' } as const;
+const WAY = { binds: 'binds', lifts: 'lifts', clamps: 'the clamp asks', clicks: 'clicks' } as const;
 const mm = (value: number): string => String(Math.round(value * 100) / 100);
 
 /**
@@ -17,7 +18,9 @@ const mm = (value: number): string => String(Math.round(value * 100) / 100);
  * nothing was.
  * For instance “Roller driven: Ø 8, 8.1 mm, clean and tacky.”
  */
-export function trainSaid({ train: { members, trials, rollers, square } }: Pick<Ticket, 'train'>): readonly string[] {
+export function trainSaid({
+  train: { members, trials, rollers, square, places = [] },
+}: Pick<Ticket, 'train'>): readonly string[] {
   const told = members
     .filter(
       ({ teeth, faults, reference, kind }) =>
@@ -57,7 +60,16 @@ export function trainSaid({ train: { members, trials, rollers, square } }: Pick<
       ? ''
       : `tray clearances: left ${mm(square.leftMm)} mm, right ${mm(square.rightMm)} mm. ${squareWords(square)}`,
   ];
-  return [...told, ...tried, ...rolls, ...more]
+  const onWay = places.map(({ kind, atMm, overMm, forceN }) =>
+    [
+      `${WAY[kind]} at ${mm(atMm)} mm`,
+      overMm === null ? '' : `over ${mm(overMm)} mm`,
+      forceN === null ? '' : `${mm(forceN)} N more`,
+    ]
+      .filter((words) => words !== '')
+      .join(', '),
+  );
+  return [...told, ...tried, ...rolls, ...more, ...onWay]
     .filter((line) => line !== '')
     .map((line) => `${capital(line)}${/[.!?]$/.test(line) ? '' : '.'}`);
 }

@@ -1,5 +1,6 @@
 import {
   againstCounted,
+  driversOf,
   trainFigures,
   type BeltRatios,
   type TrainFigures,
@@ -44,10 +45,16 @@ export function trainTravel(
   { train, drives }: Pick<Ticket, 'train' | 'drives'>,
   driveId: string,
 ): { readonly value: number; readonly std: number } | undefined {
-  if (!train.members.some((one) => one.kind === 'beltDrive' && one.driveId === driveId)) return undefined;
+  const drive = train.members.find((one) => one.kind === 'beltDrive' && one.driveId === driveId);
+  if (!drive) return undefined;
   const figures = trainFigures(train, beltRatios({ drives }));
-  const value = figures.ok ? figures.value.travelPerTurnMm : undefined;
-  return value === undefined ? undefined : { value, std: TRAVEL_STD_SHARE * value };
+  const ofMotorMm = figures.ok ? figures.value.travelPerTurnMm : undefined;
+  if (!figures.ok || ofMotorMm === undefined) return undefined;
+  // Behind other members its own small pulley turns otherwise than the motor.
+  const [driver] = driversOf(train.members, drive);
+  const turns = figures.value.turns.find(({ member }) => member.id === driver?.id)?.turns ?? 1;
+  const value = ofMotorMm / Math.abs(turns);
+  return { value, std: TRAVEL_STD_SHARE * value };
 }
 
 const views = new WeakMap<Ticket, TrainView>();

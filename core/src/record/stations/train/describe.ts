@@ -27,4 +27,5 @@ export const trainDescriptions: Descriptions<typeof trainEvents> = {
   rollersPut: { says: () => 'rollers', place: measured },
   modePut: { says: () => 'mode gear', place: timed },
   squarePut: { says: () => 'how it sits', place: timed },
+  placesPut: { says: () => 'where on its way it asks for more', place: measured },
 };

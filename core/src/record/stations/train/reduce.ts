@@ -18,4 +18,5 @@ export const trainReducers: Reducers<State, typeof trainEvents> = {
   rollersPut: reduce,
   modePut: reduce,
   squarePut: reduce,
+  placesPut: reduce,
 };
