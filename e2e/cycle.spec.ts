@@ -75,3 +75,55 @@ test('where nothing is measured it says what to measure; a spindle comes to spee
     page.getByRole('heading', { name: /^(Comes to speed|Turns, and slips at speed|Never comes to speed)$/ }),
   ).toBeVisible();
 });
+
+test('a place told at Strip binds in the cycle; clicks heard name their member; the sheet has a cycle for who wants it', async ({
+  page,
+}) => {
+  await page.goto('/t/demo-0137/strip');
+  const line = page.getByLabel('What came off, or what was done with it');
+  await line.fill('tray binds at 74 mm');
+  await line.press('Enter');
+  await moveTo(page, '/t/demo-0137/train');
+  const at = page.getByRole('textbox', { name: 'at, mm' });
+  await page.getByRole('radio', { name: 'clicks' }).click();
+  for (const mm of ['14', '42']) {
+    await at.fill(mm);
+    await page.getByRole('button', { name: 'Put it there' }).click();
+    await expect(page.getByText(`clicks at ${mm} mm`, { exact: true })).toBeVisible();
+  }
+  await expect(page.getByText(/That fits the double gear 32\/11, 27\.6 mm a turn/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'A cycle, as it would run' }).click();
+  const events = page.getByRole('list', { name: 'What happens' });
+  await expect(events.getByRole('button', { name: /It binds at 70 mm/ })).toBeVisible();
+  await expect(events.getByRole('button', { name: /The click at 42 mm/ })).toBeVisible();
+
+  await moveTo(page, '/t/demo-0137/sheet');
+  await page.getByRole('checkbox', { name: 'With a cycle, as it would run' }).click();
+  await expect(
+    page.getByRole('heading', { name: /^A cycle of the tray by drive A, as it would run with/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('article')).toContainText('Clicks at 42 mm.');
+});
+
+test('found to fail in the cold, its belt is chosen for the cold, and the sheet says so', async ({ page }) => {
+  await page.goto('/t/demo-0147/size');
+  const chance = page.getByRole('region', { name: 'Chance', exact: true });
+  await expect(chance).toHaveAttribute('aria-busy', 'false');
+  await expect(chance).not.toContainText('°C');
+  await moveTo(page, '/t/demo-0147/find');
+  const search = page.getByRole('searchbox', { name: /^Search tests/ });
+  await search.fill('cold against');
+  await search.press('Enter');
+  await page
+    .getByRole('group', { name: 'What it shows' })
+    .getByRole('button', { name: /better warm/ })
+    .click();
+  await expect(page.getByRole('button', { name: /^Take back: Cold against warm/ })).toBeVisible();
+  await moveTo(page, '/t/demo-0147/size');
+  await expect(chance).toContainText('Chance it works at 8 °C');
+  await expect(chance).toContainText(/In the bench’s own warmth \d\d in 100\./);
+  await expect(page.getByText(/^It fails in the cold: moving, \d\d in 100 go well at 8 °C/)).toBeVisible();
+  await moveTo(page, '/t/demo-0147/sheet');
+  await expect(page.getByText(/chance it works \d\d in 100 at 8 °C, where it was found to fail/)).toBeVisible();
+});

@@ -36,6 +36,7 @@ const views = [
   ['Swap', '/t/demo-0147/swap'],
   ['Clean', '/t/demo-0143/clean'],
   ['The train', '/t/demo-0147/train'],
+  ['A cycle', '/t/demo-0147/cycle'],
   ['What may touch what', '/compatibility'],
   ['Guide', '/guide'],
   ['Guide, keys', '/guide/keys'],

@@ -28,8 +28,8 @@ import { Folded } from '../../parts/ui/Folded';
 import { Slider } from '../../parts/ui/Slider';
 import { selectItems, selectOrders, useAppSelector, useUnit } from '../../state/store/hooks';
 import { Moving } from './Moving';
-import { Shares } from './Shares';
 import { svgFile } from './svgFile';
+import { Shares } from '../../parts/cycles/Shares';
 import { useCycle } from '../../parts/cycles/useCycle';
 import { NO_TWEAKS, useCycleQuestion, type Tweaks } from '../../parts/cycles/useCycleQuestion';
 import { WouldDo } from './WouldDo';
@@ -207,9 +207,11 @@ export function CyclePage() {
           </Check>
           {!turned && (
             <>
-              <Check checked={on.disc} onCheck={(disc) => tweak({ on: { ...tweaks.on, disc } })}>
-                With a disc: the clamp pulls less through it
-              </Check>
+              {known.places?.some(({ kind }) => kind === 'clamps') && (
+                <Check checked={on.disc} onCheck={(disc) => tweak({ on: { ...tweaks.on, disc } })}>
+                  With a disc, through which the clamp pulls less
+                </Check>
+              )}
               <Check checked={on.onItsSide} onCheck={(onItsSide) => tweak({ on: { ...tweaks.on, onItsSide } })}>
                 On its side, the way upwards
               </Check>

@@ -8,7 +8,7 @@ import { Segments } from '../../parts/ui/Segments';
 import { Slider } from '../../parts/ui/Slider';
 import { useMedia } from '../../parts/ui/useMedia';
 import { anglesOf, Mechanism, MECHANISM_PX } from './Mechanism';
-import { Plots, PLOTS_PX, timeScale } from './Plots';
+import { Plots, PLOTS_PX, shownUntil, timeScale } from '../../parts/cycles/Plots';
 
 const PACES = [
   ['0.25', '¼'],
@@ -131,14 +131,6 @@ export function Moving({
       </ol>
     </div>
   );
-}
-
-/** A cycle that gives up is drawn until it has, and a little more; a watched time has room too. */
-function shownUntil({ trace, events }: Cycle, watchedS: number | null): number {
-  const end = trace.timeS.at(-1) ?? 1;
-  const gaveUp = events.find(({ kind }) => kind === 'timeOut');
-  const own = gaveUp ? Math.min(end, gaveUp.atS + 1) : end;
-  return Math.max(0.2, own, Math.min(watchedS ?? 0, 3 * own)) === own ? Math.max(0.2, own) : own;
 }
 
 function sampleAt(times: Float64Array, timeS: number): number {

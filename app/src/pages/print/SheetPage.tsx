@@ -2,7 +2,7 @@ import { provisionalNow } from '@loose-pulley/core/record/ticket';
 import { writtenDay } from '../../state/written';
 import { loaderOf } from '@loose-pulley/core/base/loaders';
 import { handBackSentences, type Sentence } from '@loose-pulley/core/views/handBack';
-import { useRef } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { figure, figureSpread, figureUnit } from '@loose-pulley/core/belts/measuring';
 import {
@@ -21,6 +21,7 @@ import { useRecommendations } from '../../parts/ticket/useRecommendation';
 import { useDriveViews } from '../../parts/ticket/useDriveView';
 import { useTicket } from '../../parts/ticket/useTicket';
 import { Button } from '../../parts/ui/Button';
+import { Check } from '../../parts/ui/Check';
 import { BeltName } from '../../parts/ui/SectionSign';
 import { writeTicketName } from '../../parts/ticket/names';
 import { download } from '../../parts/ui/download';
@@ -51,6 +52,9 @@ import {
   VERDICT_NAMES,
 } from '@loose-pulley/core/record/stations';
 
+// For the few who want it there.
+const CycleOnPaper = lazy(() => import('../../parts/cycles/CycleOnPaper'));
+
 /** The bench sheet: one page for the file, from the ticket alone. A4 and Letter. */
 export function SheetPage() {
   const { ticket } = useTicket();
@@ -60,8 +64,11 @@ export function SheetPage() {
   const bench = useBenchName();
   const views = useDriveViews();
   const recommendations = useRecommendations(views);
+  const [withCycle, setWithCycle] = useState(false);
+  const [cycleRan, setCycleRan] = useState(false);
   // What a finer calculation may yet change is not printed.
-  const ready = recommendations.every(({ status }, index) => status === 'settled' || !views[index]?.situation.ok);
+  const settled = recommendations.every(({ status }, index) => status === 'settled' || !views[index]?.situation.ok);
+  const ready = settled && (!withCycle || cycleRan);
   const paper = useRef<HTMLElement>(null);
   const save = (): void => {
     if (!paper.current) return;
@@ -105,6 +112,9 @@ export function SheetPage() {
           A4 or Letter. The page opens in any browser, by itself. Press a sentence to see what it rests on.
         </span>
         <BenchName />
+        <Check checked={withCycle} onCheck={(on) => setWithCycle(on)}>
+          With a cycle, as it would run
+        </Check>
       </div>
       <article
         ref={paper}
@@ -166,6 +176,11 @@ export function SheetPage() {
             )
           );
         })}
+        {withCycle && (
+          <Suspense fallback={null}>
+            <CycleOnPaper onRun={setCycleRan} />
+          </Suspense>
+        )}
         {/* Short ones side by side, so that none of them is alone on a second page. */}
         <div className="print:grid print:grid-cols-2 print:gap-x-8">
           {(

@@ -121,7 +121,7 @@ function Heard({ figures }: { readonly figures: TrainFigures }) {
   const heard = clicksHeard(ticket);
   const bad = members.flatMap((one) => {
     const everyMm = one.faults.length > 0 ? clickEveryMm(figures, one.id) : undefined;
-    return everyMm === undefined ? [] : [`${memberWords(one)} would be heard every ${everyMm.toFixed(1)} mm`];
+    return everyMm === undefined ? [] : [`The ${memberWords(one)} would be heard every ${everyMm.toFixed(1)} mm`];
   });
   const places = heard.map((at) => at.toFixed(0)).join(', ');
   const fits = travelMm === null ? [] : clicksOnWay(figures, heard, travelMm);
@@ -137,7 +137,7 @@ function Heard({ figures }: { readonly figures: TrainFigures }) {
             : heard.length < 2
               ? 'One more place tells which member that is.'
               : likeliest
-                ? `${fits.map(({ member, everyMm }) => `${memberWords(member)}, ${everyMm.toFixed(1)} mm a turn`).join('; or ')}. It would be heard at ${likeliest.atMm.map((at) => at.toFixed(0)).join(', ')} mm.`
+                ? `That fits ${fits.map(({ member, everyMm }) => `the ${memberWords(member)}, ${everyMm.toFixed(1)} mm a turn`).join('; or ')}. It would be heard at ${likeliest.atMm.map((at) => at.toFixed(0)).join(', ')} mm.`
                 : 'No member of the train has a turn of that length.'}
         </p>
       )}

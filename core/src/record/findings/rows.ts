@@ -47,7 +47,7 @@ export interface FindingRow {
 const BELT_SAID = called('belts?');
 /** A place in the travel, or in words about where: without one it is no more than a complaint. */
 const BINDS_AT =
-  /\b(?:binds?|sticks|catches|drags|rubs|scrapes|stutters|hesitates)\b(?: \w+){0,3}? (?:at|after|around|about|near|past)(?: about| around)? \d+(?:[.,]\d+)? ?mm\b|\b(?:binds?|sticks|catches|drags|rubs|scrapes|stutters|hesitates)\b(?: \w+){0,2}? (?:half ?way|half-way|midway|in the middle)\b/;
+  /\b(?:binds?|sticks?|catch(?:es)?|drags?|rubs?|scrapes?|stutters|hesitates)\b(?: \w+){0,3}? (?:at|after|around|about|near|past)(?: about| around)? \d+(?:[.,]\d+)? ?mm\b|\b(?:binds?|sticks?|catch(?:es)?|drags?|rubs?|scrapes?|stutters|hesitates)\b(?: \w+){0,2}? (?:half ?way|half-way|midway|in the middle)\b/;
 const BELT = ['belt'] as const;
 const ROLLER = ['roller'] as const;
 const GEARS = ['gear', 'rack'] as const;

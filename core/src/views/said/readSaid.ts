@@ -2,6 +2,7 @@ import { accountOf, readLine, type Deed } from '../../work/stripLine';
 import { accountOfTreatment, readTreatment, type ReadAgainst, type TreatmentDeed } from '../../work/treatmentLine';
 import { findingsTold } from '../../record/findings';
 import { inClauses } from './inClauses';
+import { onWayOf } from './onWay';
 import { putBackOf, putBackTold } from './putBack';
 import { isTreatment, whose } from './whose';
 import type { Said, SaidAt, SaidWay } from './types';
@@ -37,6 +38,8 @@ export function readSaid(typed: string, at: SaidAt, against: ReadAgainst): Said 
   const words = accountOf(typed);
   const byStrip: Said = { ...strip, ways: strip.ways.map(ofStrip), words };
   const byClean: Said = { ...clean, ways: clean.ways.map(ofClean), words: accountOfTreatment(typed, against.map) };
+  const onWay = onWayOf(typed);
+  if (onWay) return { ...onWay, words };
   const is = whose(typed, strip, clean);
   const partly = clean.unread || clean.ways.some(({ echo }) => KEPT.test(echo));
   // Clause by clause, where each is surely one or the other; what Clean reads whole at Clean is Clean's.

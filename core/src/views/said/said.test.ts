@@ -54,6 +54,7 @@ describe('a line means the same at either station', () => {
     'both pulleys wiped with alcohol',
     'belt slips hard',
     'link hooked on again',
+    'tray binds at 74 mm',
     '4 ph1 underside',
     'belt off',
     'grey plug off',

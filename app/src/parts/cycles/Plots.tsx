@@ -14,6 +14,14 @@ const GAP_PX = 34;
 const ROWS = 3;
 export const PLOTS_PX = ROWS * (ROW_PX + GAP_PX) + 14;
 
+/** A cycle that gives up is drawn until it has, and a little more; a watched time has room too. */
+export function shownUntil({ trace, events }: Cycle, watchedS: number | null): number {
+  const end = trace.timeS.at(-1) ?? 1;
+  const gaveUp = events.find(({ kind }) => kind === 'timeOut');
+  const own = gaveUp ? Math.min(end, gaveUp.atS + 1) : end;
+  return Math.max(0.2, own, Math.min(watchedS ?? 0, 3 * own)) === own ? Math.max(0.2, own) : own;
+}
+
 /** Where a moment stands. */
 export const timeScale = (endS: number, widthPx: number) =>
   scaleLinear()
