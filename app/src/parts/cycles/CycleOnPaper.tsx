@@ -20,8 +20,8 @@ export default function CycleOnPaper({ onRun }: { readonly onRun: (done: boolean
   const view = useDriveView();
   const unit = useUnit();
   const { question, belt, base } = useCycleQuestion(useRecommendation(view), NO_TWEAKS, false);
-  const { cycle, machine, shares, of, problem } = useCycle(question);
-  const ran = belt === undefined || problem !== '' || (shares !== null && shares.tried === of);
+  const { cycle, machine, shares, done, problem } = useCycle(question);
+  const ran = belt === undefined || problem !== '' || done;
   // What is still running is not printed.
   useEffect(() => onRun(ran), [ran, onRun]);
   if (!belt) return <p>A cycle cannot be run before the path is known.</p>;

@@ -22,8 +22,8 @@ function Cold({ found }: { readonly found: boolean }) {
   const recommendation = useRecommendation(useDriveView());
   // As it is, is where it was found to fail: the other one is played beside it.
   const { question } = useCycleQuestion(recommendation, found ? WARM : COLD, false);
-  const { shares, before, of } = useCycle(question);
-  if (!shares || !before || shares.tried < of) return <p className="min-h-12 text-soft">Running it in the cold…</p>;
+  const { shares, before, done } = useCycle(question);
+  if (!shares || !before || !done) return <p className="min-h-12 text-soft">Running it in the cold…</p>;
   const [cold, warm] = found ? [before, shares] : [shares, before];
   return (
     <p className="min-h-12">
@@ -42,7 +42,7 @@ function Watched() {
   const { ticket } = useTicket();
   const recommendation = useRecommendation(useDriveView());
   const { question } = useCycleQuestion(recommendation, NO_TWEAKS, false);
-  const { shares, of } = useCycle(question);
-  const said = shares && shares.tried === of ? againstWatch(watchedTimes(ticket), shares) : '';
+  const { shares, done } = useCycle(question);
+  const said = shares && done ? againstWatch(watchedTimes(ticket), shares) : '';
   return said === '' ? null : <p>By the watch: {said}</p>;
 }

@@ -2,7 +2,7 @@ import type { Situation } from '../sizing';
 import { coordinatesOf, draw } from './draw';
 import { playOutcomes, type JudgedBelt } from './kernel';
 import type { Samples } from './samples';
-import { addSisters, SISTER_COORDINATES } from './sisters';
+import { addSisters } from './sisters';
 import { temper, type Believed } from './temper';
 import { addVerdict, type BeltVerdict } from './verdicts';
 
@@ -32,17 +32,16 @@ export function believe(
   count: number,
   seed: number,
 ): Believed<Samples> {
-  const own = coordinatesOf(situation);
-  const dimensions = own + SISTER_COORDINATES * (situation.sisters?.length ?? 0);
   const belts = tries.map(({ belt }) => belt);
   return temper(
     count,
-    dimensions,
+    coordinatesOf(situation),
     seed,
-    (z) => {
+    (z, valueOnly) => {
       const drawn = draw(situation, z);
       const { samples, logLikelihood } = drawn;
-      addSisters(situation, drawn, z.slice(own), logLikelihood);
+      if (valueOnly) return { value: samples, logLikelihood };
+      addSisters(situation, drawn, logLikelihood);
       if (tries.length > 0) {
         const outcomes = playOutcomes(samples, situation, belts);
         const many = samples.count;

@@ -80,14 +80,15 @@ function systematically(weights: Float64Array, start: number, count: number): Ui
  *
  * @param dimensions coordinates of a particle, each standard normal beforehand
  * @param healthy how many effective particles an answer must rest on
- * @param explain what hangs on the coordinates: one list for each dimension, one number a particle
+ * @param explain what hangs on the coordinates: one list for each dimension, one number a particle; at the end only that is
+ *   asked for, and not how well it explains what is known
  * @example temper(4000, 1, 7, ([z]) => ({ value: z, logLikelihood: z.map((x) => -0.5 * (x - 2) ** 2) }), 500).weights.length // 4000
  */
 export function temper<T>(
   count: number,
   dimensions: number,
   seed: number,
-  explain: (coordinates: readonly Float64Array[]) => Explained<T>,
+  explain: (coordinates: readonly Float64Array[], valueOnly?: boolean) => Explained<T>,
   healthy: number,
 ): Believed<T> {
   const random = seeded(seed);
@@ -165,7 +166,7 @@ export function temper<T>(
   );
   for (let move = 0; move < LAST_MOVES; move++) moveAll();
   const last = weightsOf(logs, 1 - power);
-  return { value: explain(z).value, weights: last, effective: effectiveCount(last), rounds };
+  return { value: explain(z, true).value, weights: last, effective: effectiveCount(last), rounds };
 }
 
 /** The largest power, up to the whole rest, that leaves so many effective particles. */
