@@ -173,6 +173,8 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   if (process.argv.includes('--write')) {
     const file = join(root, 'docs/ADVISER.md');
     const whole = `<!-- played -->\n\n${text}\n\n<!-- /played -->`;
-    writeFileSync(file, readFileSync(file, 'utf8').replace(/<!-- played -->[\s\S]*<!-- \/played -->/, whole));
+    const { format } = await import('prettier');
+    const made = readFileSync(file, 'utf8').replace(/<!-- played -->[\s\S]*<!-- \/played -->/, whole);
+    writeFileSync(file, await format(made, { parser: 'markdown', printWidth: 120 }));
   }
 }

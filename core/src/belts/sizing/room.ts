@@ -16,7 +16,7 @@ export const GUIDE_PRIORS = {
   greaseShare: { best: 0.12, std: 0.07, min: 0, max: 0.6 },
 } as const satisfies Readonly<Record<string, Bounds>>;
 
-/** How many times of the bench’s own pull it takes in a room at the best figures; 1 where there is none. @example roomTimes({ roomC: 8, idleHours: 12 }) // 1.164… */
+/** How many times of the bench’s own pull it takes in a room at the best figures; 1 where there is none. For instance roomTimes({ roomC: 8, idleHours: 12 }): 1.164 */
 export const roomTimes = (room: Room | undefined): number =>
   room ? needTimes(room, { greaseShare: GUIDE_PRIORS.greaseShare.best, restShare: GUIDE_PRIORS.restShare.best }) : 1;
 

@@ -34,7 +34,7 @@ export const SPINDLE_OIL: GuideShares = { greaseShare: 1, restShare: 0.08 };
  *
  * Source: MODEL.md §6; the figures are from memory of the trade.
  *
- * @example needTimes({ roomC: 8, idleHours: 12 }, { greaseShare: 0.12, restShare: 0.08 }) // 1.164…
+ * For instance needTimes({ roomC: 8, idleHours: 12 }, { greaseShare: 0.12, restShare: 0.08 }): 1.164
  */
 export function needTimes(
   { roomC, idleHours }: Pick<CycleConditions, 'roomC' | 'idleHours'>,

@@ -5,7 +5,7 @@ import type { DriveFacts } from '../../belts/measuring';
 import { coldOf, IN_THE_COLD } from '../evidence';
 import { trainTravel } from '../train';
 import { oldBeltFinding, situationOf, type Priors, type Room, type Sister, type Situation } from '../../belts/sizing';
-import type { DriveRecord, ObservationRecord, Try } from '../../record/stations';
+import type { DriveRecord, Try } from '../../record/stations';
 import { driveFactsOf, type Ticket } from '../../record/ticket';
 import type { Result } from '../../base/units';
 import { mechanismKnown, sistersOf, type MechanismKnown } from './sisters';
