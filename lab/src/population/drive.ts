@@ -3,7 +3,8 @@ import { needTimes } from '@loose-pulley/core/physics/cycle';
 import { innerPath, motorTorqueNmm, trayForceN, type Drive, type Surface } from '@loose-pulley/core/physics/drive';
 import { youngModulusMpa, type BeltSection } from '@loose-pulley/core/physics/rubber';
 import { DEFAULT_REQUIREMENTS } from '@loose-pulley/core/belts/sizing';
-import { evaluateBelt, type DriveValues } from '@loose-pulley/core/physics/evaluation';
+import { evaluateBelt, FAILURE_BITS, type DriveValues } from '@loose-pulley/core/physics/evaluation';
+import type { BeltVerdict } from '@loose-pulley/core/belts/probability';
 import type { Random } from '@loose-pulley/core/base/statistics';
 import { forShapes, type SectionShape } from '@loose-pulley/core/base/shapes';
 
@@ -294,4 +295,12 @@ export function inTheCold(one: TrueDrive, random: Random): TrueDrive {
     restShare: between(random, ...REAL_SHARES.restShare),
   };
   return { ...one, trayPullN: one.trayPullN * needTimes({ roomC: 8, idleHours: 12 }, shares) };
+}
+
+/** What the bench says of a belt that is on: what goes wrong with it, the plainest first. */
+export function verdictOn(one: TrueDrive, belt: CatalogueBelt): BeltVerdict {
+  const fails = failsIn(one, belt);
+  if (fails === 0) return 'right';
+  if (fails === undefined || fails & FAILURE_BITS.groove) return 'twisted';
+  return fails & (FAILURE_BITS.motor | FAILURE_BITS.stretch) ? 'tooTight' : 'tooLoose';
 }

@@ -1,5 +1,4 @@
 import { stockFor, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
-import { FAILURE_BITS } from '@loose-pulley/core/physics/evaluation';
 import { driveFacts } from '@loose-pulley/core/belts/measuring';
 import {
   believe,
@@ -24,7 +23,7 @@ import {
 } from '@loose-pulley/core/belts/sizing';
 import { seeded, type Random } from '@loose-pulley/core/base/statistics';
 import { EFFORTS, measured, upTo, type BenchView, type Effort } from './bench';
-import { failsIn, inTheCold, sampleDrive, sisterOf, worksIn, type DriveClass, type TrueDrive } from './drive';
+import { inTheCold, sampleDrive, sisterOf, verdictOn, worksIn, type DriveClass, type TrueDrive } from './drive';
 import { drawPool, oracleSamples } from './knowing';
 import { calibrationOf, gapClosed, meanOf, Outcomes, type Calibration, type Closed } from './outcomes';
 import { oldSectionOf, Stretches, STRETCHED_FROM, stretchedFrom, type BestStretches } from './stretches';
@@ -119,14 +118,6 @@ function truth(one: TrueDrive): (belt: CatalogueBelt | undefined) => boolean {
     known.set(belt.id, works);
     return works;
   };
-}
-
-/** What the bench says of a belt that is on: what goes wrong with it, the plainest first. */
-function verdictOn(one: TrueDrive, belt: CatalogueBelt): TriedBelt['verdict'] {
-  const fails = failsIn(one, belt);
-  if (fails === 0) return 'right';
-  if (fails === undefined || fails & FAILURE_BITS.groove) return 'twisted';
-  return fails & (FAILURE_BITS.motor | FAILURE_BITS.stretch) ? 'tooTight' : 'tooLoose';
 }
 
 /** Two machines with the same mechanism on which one and the same belt was right; undefined where none is. */

@@ -1,0 +1,137 @@
+import { LOADERS, loaderOf, type Loader } from '@loose-pulley/core/base/loaders';
+import { seeded, type Random } from '@loose-pulley/core/base/statistics';
+import { refuse, ok, type Result } from '@loose-pulley/core/base/units';
+import { drawBeliefs, machineOf } from '@loose-pulley/core/belts/cycling';
+import { DEFAULT_PRIORS, DEFAULT_REQUIREMENTS, type Situation } from '@loose-pulley/core/belts/sizing';
+import type { CycleMachine } from '@loose-pulley/core/physics/cycle';
+import type { EvaluatedBelt } from '@loose-pulley/core/physics/evaluation';
+import type { Knowledge } from '@loose-pulley/core/work/diagnosis';
+import { sampleDrive, truthOf, type TrueDrive } from '../population';
+import { arrives, between, FAULTS, ROOM, run, seenFrom } from './seen';
+
+/** A machine whose truth is known to nobody who repairs it. The same loader and number are the same machine everywhere. */
+export interface HiddenMachine {
+  readonly loader: Loader;
+  readonly number: number;
+  /** What is wrong with it, by the adviser's names; one or two, or none: then it was only used wrongly. */
+  readonly causes: readonly string[];
+  readonly drive: TrueDrive;
+  readonly oldBelt: EvaluatedBelt;
+  /** As it was made, as it came, and how long it takes when it is sound. */
+  readonly sound: CycleMachine;
+  readonly asFound: CycleMachine;
+  readonly soundS: number;
+  /** What physics decides of it, seen from outside: by the test, where any of its causes is one that physics knows. */
+  readonly seen: Readonly<Record<string, string>>;
+  readonly seed: number;
+}
+
+/** Numbers that a machine may have. */
+export const NUMBERS = { min: 1, max: 999_999 } as const;
+/** A draw that comes to no machine is drawn anew; so often at the most. */
+const TRIES = 60;
+/** Rubber that a new belt was stretched by, and a slack one is left with. From memory of the trade, no source. */
+const TAUT = [0.05, 0.1] as const;
+const SLACK = [-0.02, 0.02] as const;
+const WRONG = [-0.04, 0.0] as const;
+
+/** Causes by their shares on a kind of loader: one, or two in as many of a hundred as the adviser believes. */
+function causesOf(knowledge: Knowledge, loader: Loader, random: Random): readonly string[] {
+  const possible = knowledge.causes.filter(({ priors }) => priors[loader] > 0);
+  const pick = (): string => {
+    let at = random() * possible.reduce((sum, { priors }) => sum + priors[loader], 0);
+    return (possible.find(({ priors }) => (at -= priors[loader]) < 0) ?? possible[0])?.id ?? '';
+  };
+  const first = pick();
+  if (random() >= knowledge.pairShare) return [first];
+  const second = pick();
+  return second === first ? [first] : [first, second];
+}
+
+const beltOf = ({ section, pathMm }: TrueDrive, strain: number): EvaluatedBelt => {
+  const round = Math.PI * section.thicknessMm;
+  return { ...section, innerLengthMm: (pathMm + round) / (1 + strain) - round };
+};
+
+const situationOf = (loader: Loader, one: TrueDrive): Situation => ({
+  path: { value: one.pathMm, std: 0 },
+  drive: one.drive,
+  motorSurface: 'clean',
+  drivenSurface: 'clean',
+  oldSection: one.section,
+  driven: loaderOf(loader).driven,
+  trayPullN: { value: one.healthyN, std: 0 },
+  travelPerTurnMm: { value: one.travelPerTurnMm, std: 0 },
+  priors: DEFAULT_PRIORS,
+  demands: { requirements: DEFAULT_REQUIREMENTS },
+});
+
+/** A cycle of a drive with a belt on, as it was made. */
+function madeOf(loader: Loader, one: TrueDrive, belt: EvaluatedBelt, seed: number): CycleMachine | undefined {
+  const values = { ...truthOf(one), motorFriction: 0.8, drivenFriction: 0.8 };
+  const made = machineOf(situationOf(loader, one), values, belt, drawBeliefs(1, seed), 0, {
+    trayPullN: one.healthyN,
+    travelPerTurnMm: one.travelPerTurnMm,
+  });
+  return made.ok ? made.value : undefined;
+}
+
+/** Its pulleys as the causes leave them: what is not said of them is clean. */
+const surfacesOf = (causes: readonly string[]): Pick<TrueDrive, 'motorSurface' | 'drivenSurface'> => ({
+  motorSurface: causes.includes('beltOily') ? 'oily' : 'clean',
+  drivenSurface: causes.includes('beltOily') ? 'oily' : causes.includes('beltGlazed') ? 'glazed' : 'clean',
+});
+
+/** One draw of everything; undefined where it would be no machine, or one that is not wrong although a cause is there. */
+function drawn(
+  loader: Loader,
+  number: number,
+  causes: readonly string[],
+  random: Random,
+  seed: number,
+): HiddenMachine | undefined {
+  const any = sampleDrive(random, 'all');
+  const taut = beltOf(any, between(random, ...TAUT));
+  const sound = madeOf(loader, any, taut, seed);
+  const soundS = sound && run(sound, ROOM, seed);
+  if (!sound || !soundS || !arrives(soundS) || soundS.timeS === null) return undefined;
+  const strain = causes.includes('beltWrong') ? WRONG : causes.includes('beltSlack') ? SLACK : undefined;
+  const oldBelt = strain ? beltOf(any, between(random, strain[0], strain[1])) : taut;
+  const physical = causes.filter((cause) => FAULTS[cause] !== undefined || cause === 'beltWrong');
+  // A belt that hangs or is set is its own length's doing; all else is laid upon the machine as it was made.
+  const withBelt = (strain && madeOf(loader, any, oldBelt, seed)) ?? sound;
+  const asFound = causes.reduce((machine, cause) => {
+    if (cause === 'beltSlack' || cause === 'beltWrong') return machine;
+    return FAULTS[cause]?.(machine, random) ?? machine;
+  }, withBelt);
+  const seen = physical.length === 0 ? {} : seenFrom(asFound, soundS.timeS, seed);
+  if (!seen) return undefined;
+  const drive: TrueDrive = {
+    ...any,
+    ...surfacesOf(causes),
+    oldInnerMm: oldBelt.innerLengthMm,
+    oldThicknessMm: oldBelt.thicknessMm,
+    trayPullN: asFound.load.kind === 'travel' ? asFound.load.guideN : any.healthyN,
+  };
+  return { loader, number, causes, drive, oldBelt, sound, asFound, soundS: soundS.timeS, seen, seed };
+}
+
+/**
+ * The machine of a number: its mechanism, its state, and one or two things that are wrong with it. Where physics knows a
+ * cause, the machine really fails by it.
+ *
+ * @returns refused for a number that no machine has
+ * @example deal(KNOWLEDGE, 'tray', 0).ok // false
+ */
+export function deal(knowledge: Knowledge, loader: Loader, number: number): Result<HiddenMachine> {
+  if (!Number.isInteger(number) || number < NUMBERS.min || number > NUMBERS.max)
+    return refuse(`Read ${number}. Machines are numbered ${NUMBERS.min} to ${NUMBERS.max}.`);
+  const seed = number * LOADERS.length + LOADERS.indexOf(loader);
+  const random = seeded(seed);
+  const causes = causesOf(knowledge, loader, random);
+  for (let i = 0; i < TRIES; i++) {
+    const machine = drawn(loader, number, causes, random, seed);
+    if (machine) return ok(machine);
+  }
+  return refuse(`Machine ${number} could not be made. Take another number.`);
+}
