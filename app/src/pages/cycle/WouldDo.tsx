@@ -54,7 +54,7 @@ export function WouldDo({
           return (
             <li
               key={change.id}
-              className="flex flex-wrap items-baseline justify-between gap-x-3 border-b border-hair py-2"
+              className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-hair py-2"
             >
               <span>
                 {where ? (
