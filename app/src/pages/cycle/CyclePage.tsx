@@ -7,6 +7,7 @@ import { priceOf } from '@loose-pulley/core/shop/orders';
 import { counted, formatLength, formatNewton } from '@loose-pulley/core/base/units';
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
 import {
+  coldOf,
   againstWatch,
   clicksHeard,
   clicksIn,
@@ -16,7 +17,7 @@ import {
   watchedTimes,
   whyApart,
 } from '@loose-pulley/core/views/cycle';
-import { coldOf, IN_THE_COLD } from '@loose-pulley/core/views/evidence';
+import { IN_THE_COLD } from '@loose-pulley/core/views/evidence';
 import { useDriveView } from '../../parts/ticket/useDriveView';
 import { useRecommendation } from '../../parts/ticket/useRecommendation';
 import { useOwned } from '../../parts/ticket/useOwned';

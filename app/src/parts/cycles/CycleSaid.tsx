@@ -1,5 +1,5 @@
-import { againstWatch, inHundredOf, watchedTimes } from '@loose-pulley/core/views/cycle';
-import { COLD_ROOM_C, coldOf, IN_THE_COLD } from '@loose-pulley/core/views/evidence';
+import { coldOf, againstWatch, inHundredOf, watchedTimes } from '@loose-pulley/core/views/cycle';
+import { COLD_ROOM_C, IN_THE_COLD } from '@loose-pulley/core/views/evidence';
 import { ON_THE_BENCH } from '@loose-pulley/core/physics/cycle';
 import { goesWell, type CycleShares } from '@loose-pulley/core/belts/cycling';
 import { useRecommendation } from '../ticket/useRecommendation';

@@ -6,8 +6,8 @@ import { driveView } from '../drive';
 import { EMPTY_TRAIN, guessedMember } from '../../physics/train';
 import { ON_THE_BENCH, cycle } from '../../physics/cycle';
 import type { EventBody, Ticket } from '../../record/ticket';
-import { coldOf, complaintConditions } from '../evidence';
-import { againstWatch, clicksHeard, clicksIn, eventWords, headlineOf, inHundredOf, toCsv, whyApart } from '.';
+import { complaintConditions } from '../evidence';
+import { coldOf, againstWatch, clicksHeard, clicksIn, eventWords, headlineOf, inHundredOf, toCsv, whyApart } from '.';
 import { placesOnWay, rollersOf, seriesOf, switchOf } from './onTheWay';
 
 const { ticket } = recordOf([opening]);

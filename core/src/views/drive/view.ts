@@ -2,7 +2,7 @@ import type { BenchStock, ToBeHad } from '../../belts/catalogue';
 import { type Driven, type Loader, loaderOf } from '../../base/loaders';
 import type { Requirements } from '../../physics/evaluation';
 import type { DriveFacts } from '../../belts/measuring';
-import { coldOf, IN_THE_COLD } from '../evidence';
+import { failsInCold, IN_THE_COLD } from '../evidence';
 import { trainTravel } from '../train';
 import { oldBeltFinding, situationOf, type Priors, type Room, type Sister, type Situation } from '../../belts/sizing';
 import type { DriveRecord, Try } from '../../record/stations';
@@ -109,7 +109,7 @@ const NONE: readonly Ticket[] = [];
 export function driveView(ticket: Ticket, drive: DriveRecord, bench: Bench, past: readonly Ticket[] = NONE): DriveView {
   const known = kept.get(drive);
   // What it is judged for: a machine that was found to fail in the cold has to work there.
-  const cold = coldOf(ticket) === 'found';
+  const cold = failsInCold(ticket);
   if (
     known?.loader === ticket.loader &&
     known.observations === ticket.observations &&

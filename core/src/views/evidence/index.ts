@@ -1,5 +1,5 @@
 export { answersOf, caseOf, impossibleTests, type Answer } from './caseOf';
-export { coldOf, COLD_ROOM_C, complaintConditions, IN_THE_COLD } from './cold';
+export { COLD_ROOM_C, complaintConditions, failsInCold, IN_THE_COLD } from './cold';
 export { offeredAnswers, type OfferedAnswer } from './offers';
 export { takenFrom, type Taken } from './fromTicket';
 export { sameTestElsewhere } from './sameTest';
