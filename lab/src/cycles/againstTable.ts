@@ -4,7 +4,7 @@ import { drawBeliefs, machineOf } from '@loose-pulley/core/belts/cycling';
 import { believe, valuesOf } from '@loose-pulley/core/belts/probability';
 import { driveFacts, type Reading } from '@loose-pulley/core/belts/measuring';
 import type { Knowledge } from '@loose-pulley/core/work/diagnosis';
-import { arrives, FAULTS, ROOM, run, seenFrom } from '../hidden';
+import { arrives, BY_PHYSICS, FAULTS, look, ROOM, run } from '../hidden';
 
 /** One answer to one test where physics decides it: what the adviser's table says, and what cycles come to. */
 export interface Against {
@@ -60,10 +60,12 @@ export function tableAgainstCycles(knowledge: Knowledge, machines: number, seed:
       const made = machineOf(situation, values, belt, beliefs, i, {});
       const sound = made.ok ? run(made.value, ROOM, i) : undefined;
       if (!made.ok || !sound || !arrives(sound) || sound.timeS === null) continue;
-      const found = seenFrom(lay(made.value, random), sound.timeS, i);
-      if (!found) continue;
+      const laid = lay(made.value, random);
+      const found = laid && look(laid, sound.timeS, i);
+      if (!found?.fails) continue;
       failing += 1;
-      for (const [test, outcome] of Object.entries(found)) {
+      for (const test of BY_PHYSICS) {
+        const outcome = found.answer(test) ?? '';
         const list = counts.get(test) ?? new Map<string, number>();
         list.set(outcome, (list.get(outcome) ?? 0) + 1);
         counts.set(test, list);

@@ -1,37 +1,28 @@
 import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
-import { seeded } from '@loose-pulley/core/base/statistics';
 import { outcomeChances, type BenchTest } from '@loose-pulley/core/work/diagnosis';
 import type { Reading } from '@loose-pulley/core/belts/measuring';
-import type { BeltVerdict } from '@loose-pulley/core/belts/probability';
-import type { CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import type { CycleConditions } from '@loose-pulley/core/physics/cycle';
-import { failsIn, measured, verdictOn } from '../population';
-import { FAILURE_BITS } from '@loose-pulley/core/physics/evaluation';
-import type { HiddenMachine } from './deal';
-import { ROOM, run } from './seen';
+import { measured } from '../population';
+import { drawFor, type HiddenMachine } from './deal';
+import { machineNow, seenNow, type OnBench } from './onBench';
+import { DEAD, ROOM, run } from './seen';
 
 /** Of a hundred answers that hands can spoil, so many are misread. From memory of the trade, no source. */
 const MISREAD = 0.03;
 
-/** A draw of its own for each question to each machine, however often it is asked. */
-const drawFor = ({ seed }: HiddenMachine, what: string): (() => number) => {
-  let mixed = seed;
-  for (const letter of what) mixed = (Math.imul(mixed, 31) + letter.charCodeAt(0)) >>> 0;
-  return seeded(mixed);
-};
-
 /**
- * What a test of Find shows on this machine: by physics where that decides it, else as such machines show it. Now and then
- * hands misread it; asked again it is the same.
+ * What a test of Find shows on this machine now: by physics where that decides it, else as such machines show it. Now and
+ * then hands misread it; asked again of the same state it is the same.
  *
  * @returns the answer’s name
  */
-export function answer(machine: HiddenMachine, test: BenchTest): string {
-  const random = drawFor(machine, test.id);
-  const sure = machine.seen[test.id];
+export function answer(on: OnBench, test: BenchTest): string {
+  const { machine, left } = on;
+  const random = drawFor(machine.seed, `${test.id} ${left.length === machine.causes.length ? '' : left.join(' ')}`);
+  const sure = seenNow(on, test.id);
   const known = test.outcomes.some(({ id }) => id === sure) ? sure : undefined;
   if (known !== undefined && random() >= MISREAD) return known;
-  const chances = outcomeChances(test, machine.causes);
+  const chances = outcomeChances(test, left);
   let at = random();
   const outcome = test.outcomes.find((_, index) => (at -= chances[index] ?? 0) < 0) ?? test.outcomes[0];
   return outcome?.id ?? '';
@@ -40,25 +31,39 @@ export function answer(machine: HiddenMachine, test: BenchTest): string {
 /** What is seen and heard when it is asked to move. */
 export interface Ejected {
   readonly movedMm: number;
+  readonly ofMm: number;
+  /** Null where it never got there. */
   readonly seconds: number | null;
   readonly sound: string;
 }
 
-/** One press at eject, in any conditions. For instance eject(machine, ROOM).seconds: null where it never got there */
-export function eject(machine: HiddenMachine, on: CycleConditions = ROOM): Ejected | undefined {
-  const one = run(machine.asFound, on, machine.seed);
-  if (!one) return undefined;
+/** One press at eject, in any conditions. For instance eject(broughtIn(machine)).seconds: null where it never got there */
+export function eject(on: OnBench, room: CycleConditions = ROOM, times = 0): Ejected {
+  const now = machineNow(on);
+  const { load } = on.machine.sound;
+  const ofMm = load.kind === 'travel' ? load.travelMm : 0;
+  const dead = on.left.some((cause) => DEAD.has(cause));
+  const one = dead || !now ? undefined : run(now, room, on.machine.seed + times);
+  const sound = seenNow(on, 'sound') ?? 'usual';
+  if (!one) return { movedMm: 0, ofMm, seconds: null, sound: dead ? 'silence' : sound };
   const movedMm = one.trace.position.reduce((most, at) => Math.max(most, at), 0);
-  return { movedMm, seconds: one.timeS, sound: machine.seen['sound'] ?? 'usual' };
+  return { movedMm: Math.min(movedMm, ofMm || movedMm), ofMm, seconds: one.timeS, sound };
 }
 
-/** Its readings, with each method’s ordinary error and now and then a careless one; the same whenever they are taken. */
-export const measure = (machine: HiddenMachine): readonly Reading[] =>
-  measured(machine.drive, drawFor(machine, 'measure')).readings;
+/** Soft rubber between jaws reads this much thinner. From memory of the trade, no source. */
+const PRESSED_MM = [0.02, 0.08] as const;
 
-/** What the bench says of a belt that is fitted, the pulleys as they are: one that hangs is loose, whatever the motor has. */
-export const fit = ({ drive }: HiddenMachine, belt: CatalogueBelt): BeltVerdict =>
-  (failsIn(drive, belt) ?? 0) & FAILURE_BITS.slack ? 'tooLoose' : verdictOn(drive, belt);
+/**
+ * Its readings, with each method’s ordinary error, now and then a careless one, and this user’s own way of pressing soft
+ * rubber; the same whenever they are taken.
+ */
+export function measure({ drive, seed }: Pick<HiddenMachine, 'drive' | 'seed'>): readonly Reading[] {
+  const presses = drawFor(seed, 'presses');
+  const thinner = PRESSED_MM[0] + (PRESSED_MM[1] - PRESSED_MM[0]) * presses();
+  return measured(drive, drawFor(seed, 'measure')).readings.map((one) =>
+    one.method === 'sectionJaws' ? { ...one, amount: Math.max(0.3, one.amount - thinner) } : one,
+  );
+}
 
 /** How owners tell what it does. {moved} is what moves. */
 const TOLD: Readonly<Record<string, readonly string[]>> = {
@@ -70,10 +75,9 @@ const TOLD: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** The complaint, in its owner’s words: what it does at the owner’s, where somebody pressed often. */
-export function complaintOf(machine: HiddenMachine, behaviour: BenchTest): string {
-  const outcome = answer(machine, behaviour);
+export function complaintOf(on: OnBench, behaviour: BenchTest): string {
+  const outcome = answer(on, behaviour);
   const told = TOLD[outcome] ?? TOLD['nothing'] ?? [];
-  const random = drawFor(machine, 'complaint');
-  const words = told[Math.floor(random() * told.length)] ?? '';
-  return words.replace('{moved}', DRIVEN[loaderOf(machine.loader).driven].word);
+  const words = told[Math.floor(drawFor(on.machine.seed, 'complaint')() * told.length)] ?? '';
+  return words.replace('{moved}', DRIVEN[loaderOf(on.machine.loader).driven].word);
 }

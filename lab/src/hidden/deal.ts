@@ -7,7 +7,7 @@ import type { CycleMachine } from '@loose-pulley/core/physics/cycle';
 import type { EvaluatedBelt } from '@loose-pulley/core/physics/evaluation';
 import type { Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { sampleDrive, truthOf, type TrueDrive } from '../population';
-import { arrives, between, FAULTS, ROOM, run, seenFrom } from './seen';
+import { arrives, between, DEAD, FAULTS, look, ROOM, run } from './seen';
 
 /** A machine whose truth is known to nobody who repairs it. The same loader and number are the same machine everywhere. */
 export interface HiddenMachine {
@@ -21,9 +21,13 @@ export interface HiddenMachine {
   readonly sound: CycleMachine;
   readonly asFound: CycleMachine;
   readonly soundS: number;
-  /** What physics decides of it, seen from outside: by the test, where any of its causes is one that physics knows. */
-  readonly seen: Readonly<Record<string, string>>;
+  /** Any of its causes is one that physics knows: what is seen from outside is run, and asked of no table. */
+  readonly physical: boolean;
   readonly seed: number;
+  /** What the severity of each cause is drawn from. */
+  readonly severity: number;
+  /** What earlier hands left wrong, in words; empty where nobody was in it. */
+  readonly earlier: string;
 }
 
 /** Numbers that a machine may have. */
@@ -33,7 +37,10 @@ const TRIES = 60;
 /** Rubber that a new belt was stretched by, and a slack one is left with. From memory of the trade, no source. */
 const TAUT = [0.05, 0.1] as const;
 const SLACK = [-0.02, 0.02] as const;
-const WRONG = [-0.04, 0.0] as const;
+const WRONG = [
+  [-0.04, 0],
+  [0.22, 0.4],
+] as const;
 
 /** Causes by their shares on a kind of loader: one, or two in as many of a hundred as the adviser believes. */
 function causesOf(knowledge: Knowledge, loader: Loader, random: Random): readonly string[] {
@@ -66,15 +73,46 @@ const situationOf = (loader: Loader, one: TrueDrive): Situation => ({
   demands: { requirements: DEFAULT_REQUIREMENTS },
 });
 
-/** A cycle of a drive with a belt on, as it was made. */
-function madeOf(loader: Loader, one: TrueDrive, belt: EvaluatedBelt, seed: number): CycleMachine | undefined {
-  const values = { ...truthOf(one), motorFriction: 0.8, drivenFriction: 0.8 };
+/** Real friction of rubber on a pulley that is clean. */
+const CLEAN = 0.8;
+/**
+ * A cycle of a drive with a belt on, its pulleys clean.
+ *
+ * @returns undefined where no belt like that can be on
+ */
+export function madeOf(
+  loader: Loader,
+  one: TrueDrive,
+  belt: EvaluatedBelt,
+  seed: number,
+): CycleMachine | undefined {
+  const values = { ...truthOf(one, belt.shape), motorFriction: CLEAN, drivenFriction: CLEAN };
   const made = machineOf(situationOf(loader, one), values, belt, drawBeliefs(1, seed), 0, {
     trayPullN: one.healthyN,
     travelPerTurnMm: one.travelPerTurnMm,
   });
   return made.ok ? made.value : undefined;
 }
+/** A draw of its own for each thing of a machine, however often and in whatever order it is asked. */
+export function drawFor(seed: number, what: string): Random {
+  let mixed = seed;
+  for (const letter of what) mixed = (Math.imul(mixed, 31) + letter.charCodeAt(0)) >>> 0;
+  return seeded(mixed);
+}
+/** Causes that are of the belt that lies in it, and go with another. */
+export const OF_THE_BELT: ReadonlySet<string> = new Set([
+  'beltSlack',
+  'beltGlazed',
+  'beltBroken',
+  'beltDissolved',
+  'beltWrong',
+  'beltOff',
+]);
+/** A machine with its causes laid upon it, each with the severity that it has on this one. */
+export const laidOn = (made: CycleMachine, causes: readonly string[], severity: number): CycleMachine =>
+  causes.reduce((machine, cause) => FAULTS[cause]?.(machine, drawFor(severity, cause)) ?? machine, made);
+/** What earlier hands leave. From memory of the trade, no source. */
+const EARLIER = ['a screw of the lid is missing', 'two screws are of another length', 'the pin of a cover is out'] as const;
 
 /** Its pulleys as the causes leave them: what is not said of them is clean. */
 const surfacesOf = (causes: readonly string[]): Pick<TrueDrive, 'motorSurface' | 'drivenSurface'> => ({
@@ -95,26 +133,50 @@ function drawn(
   const sound = madeOf(loader, any, taut, seed);
   const soundS = sound && run(sound, ROOM, seed);
   if (!sound || !soundS || !arrives(soundS) || soundS.timeS === null) return undefined;
-  const strain = causes.includes('beltWrong') ? WRONG : causes.includes('beltSlack') ? SLACK : undefined;
+  // A wrong belt is as often too long as too short.
+  const wrong = WRONG[random() < 0.5 ? 0 : 1];
+  const strain = causes.includes('beltWrong') ? wrong : causes.includes('beltSlack') ? SLACK : undefined;
   const oldBelt = strain ? beltOf(any, between(random, strain[0], strain[1])) : taut;
-  const physical = causes.filter((cause) => FAULTS[cause] !== undefined || cause === 'beltWrong');
+  const severity = Math.floor(random() * 2 ** 31);
   // A belt that hangs or is set is its own length's doing; all else is laid upon the machine as it was made.
   const withBelt = (strain && madeOf(loader, any, oldBelt, seed)) ?? sound;
-  const asFound = causes.reduce((machine, cause) => {
-    if (cause === 'beltSlack' || cause === 'beltWrong') return machine;
-    return FAULTS[cause]?.(machine, random) ?? machine;
-  }, withBelt);
-  const seen = physical.length === 0 ? {} : seenFrom(asFound, soundS.timeS, seed);
-  if (!seen) return undefined;
+  const others = causes.filter((cause) => cause !== 'beltSlack' && cause !== 'beltWrong');
+  const asFound = laidOn(withBelt, others, severity);
+  const physical = asFound !== sound;
+  const dead = causes.some((cause) => DEAD.has(cause));
+  // What works in every room comes to no bench.
+  if (physical && !dead && !look(asFound, soundS.timeS, seed)?.fails) return undefined;
   const drive: TrueDrive = {
     ...any,
     ...surfacesOf(causes),
+    motorFriction: CLEAN,
+    drivenFriction: CLEAN,
     oldInnerMm: oldBelt.innerLengthMm,
     oldThicknessMm: oldBelt.thicknessMm,
     trayPullN: asFound.load.kind === 'travel' ? asFound.load.guideN : any.healthyN,
   };
-  return { loader, number, causes, drive, oldBelt, sound, asFound, soundS: soundS.timeS, seen, seed };
+  const earlier = causes.includes('earlierWork') || random() < 0.1;
+  const left = EARLIER[Math.floor(random() * EARLIER.length)] ?? EARLIER[0];
+  return {
+    loader,
+    number,
+    causes,
+    drive,
+    oldBelt,
+    sound,
+    asFound,
+    soundS: soundS.timeS,
+    physical: physical || dead,
+    seed,
+    severity,
+    earlier: earlier ? left : '',
+  };
 }
+
+const numbered = (number: number): string | null =>
+  Number.isInteger(number) && number >= NUMBERS.min && number <= NUMBERS.max
+    ? null
+    : `Read ${number}. Machines are numbered ${NUMBERS.min} to ${NUMBERS.max}.`;
 
 /**
  * The machine of a number: its mechanism, its state, and one or two things that are wrong with it. Where physics knows a
@@ -124,11 +186,33 @@ function drawn(
  * @example deal(KNOWLEDGE, 'tray', 0).ok // false
  */
 export function deal(knowledge: Knowledge, loader: Loader, number: number): Result<HiddenMachine> {
-  if (!Number.isInteger(number) || number < NUMBERS.min || number > NUMBERS.max)
-    return refuse(`Read ${number}. Machines are numbered ${NUMBERS.min} to ${NUMBERS.max}.`);
+  const refused = numbered(number);
+  if (refused !== null) return refuse(refused);
   const seed = number * LOADERS.length + LOADERS.indexOf(loader);
   const random = seeded(seed);
-  const causes = causesOf(knowledge, loader, random);
+  return made(loader, number, causesOf(knowledge, loader, random), random, seed);
+}
+
+/**
+ * A machine with these causes, and all else by its number: what is prepared for one judgement.
+ *
+ * @returns refused for a number that no machine has
+ * For instance dealWith('tray', ['beltOily'], 1).value.causes: beltOily alone
+ */
+export function dealWith(loader: Loader, causes: readonly string[], number: number): Result<HiddenMachine> {
+  const refused = numbered(number);
+  if (refused !== null) return refuse(refused);
+  const seed = number * LOADERS.length + LOADERS.indexOf(loader);
+  return made(loader, number, causes, seeded(seed), seed);
+}
+
+function made(
+  loader: Loader,
+  number: number,
+  causes: readonly string[],
+  random: Random,
+  seed: number,
+): Result<HiddenMachine> {
   for (let i = 0; i < TRIES; i++) {
     const machine = drawn(loader, number, causes, random, seed);
     if (machine) return ok(machine);

@@ -1,3 +1,8 @@
-export { arrives, between, FAULTS, ROOM, run, seenFrom } from './seen';
-export { deal, NUMBERS, type HiddenMachine } from './deal';
-export { answer, complaintOf, eject, fit, measure, type Ejected } from './asked';
+export { arrives, between, BY_PHYSICS, FAULTS, look, ROOM, run } from './seen';
+export { deal, dealWith, NUMBERS, type HiddenMachine } from './deal';
+export { PREPARED, PREPARED_VERSION, prepared, type Judgement, type Prepared } from './prepared';
+export { broughtIn, driveNow, verdictNow, type Mishap, type OnBench } from './onBench';
+export { answer, complaintOf, eject, measure, type Ejected } from './asked';
+export { CLEANED, DOINGS, MEASURED_BY, type Cleaned, type Doing, type Hand } from './hands';
+export { lay, mayLay, type Laid } from './lay';
+export { withinYear, type Year } from './year';

@@ -10,14 +10,14 @@ import {
   type TriedBelt,
 } from '@loose-pulley/core/belts/probability';
 import { rank, rulesOfThumb, situationOf, type Situation } from '@loose-pulley/core/belts/sizing';
-import { fit, measure, type HiddenMachine } from '../hidden';
+import { measure, verdictNow, type OnBench } from '../hidden';
 import { upTo } from '../population';
 
 const DRAWS = 600;
 const SETTING = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
 
 /** What a bench knows of the drive once both pulleys and their distance are measured; its pulleys are clean by then. */
-function knownOf(machine: HiddenMachine) {
+function knownOf({ machine }: OnBench) {
   const readings = upTo({ readings: measure(machine), motorSurface: 'clean', drivenSurface: 'clean' }, 'pulleys');
   const facts = driveFacts(readings, SETTING);
   const oldShape = machine.drive.section.shape;
@@ -25,7 +25,7 @@ function knownOf(machine: HiddenMachine) {
   return { facts, situation: situation.ok ? situation.value : undefined };
 }
 
-const near = (machine: HiddenMachine, pathMm: number): readonly CatalogueBelt[] =>
+const near = ({ machine }: OnBench, pathMm: number): readonly CatalogueBelt[] =>
   stockFor(machine.drive.section.shape).filter(
     ({ innerLengthMm }) => innerLengthMm > 0.78 * pathMm && innerLengthMm < 1.05 * pathMm,
   );
@@ -37,11 +37,11 @@ export interface Chosen {
 }
 
 /** As Size names it, after what was tried. */
-export function bySize(machine: HiddenMachine, tries: readonly TriedBelt[]): Chosen | undefined {
-  const { situation } = knownOf(machine);
+export function bySize(on: OnBench, tries: readonly TriedBelt[]): Chosen | undefined {
+  const { situation } = knownOf(on);
   if (!situation) return undefined;
-  const belts = near(machine, situation.path.value);
-  const { value, weights } = believe(situation, tries, DRAWS, machine.seed);
+  const belts = near(on, situation.path.value);
+  const { value, weights } = believe(situation, tries, DRAWS, on.machine.seed);
   const chances = probabilitiesOf(playOutcomes(value, situation, belts), weights);
   const byId = Object.fromEntries(belts.map(({ id }, i) => [id, chances[i] as SuccessProbability]));
   const after = chosenAfter(tries);
@@ -51,10 +51,10 @@ export function bySize(machine: HiddenMachine, tries: readonly TriedBelt[]): Cho
 }
 
 /** By rule of thumb: a twentieth under the old belt, and then the next one down. */
-export function byThumb(machine: HiddenMachine, tries: readonly TriedBelt[]): Chosen | undefined {
-  const { facts, situation } = knownOf(machine);
+export function byThumb(on: OnBench, tries: readonly TriedBelt[]): Chosen | undefined {
+  const { facts, situation } = knownOf(on);
   if (!situation) return undefined;
-  const belts = near(machine, situation.path.value);
+  const belts = near(on, situation.path.value);
   const tried = new Set(tries.map(({ belt }) => belt.innerLengthMm));
   const rule = rulesOfThumb(facts, situation as Situation, belts).find(({ id }) => id === 'slightlySmaller');
   const shorter = belts
@@ -65,7 +65,7 @@ export function byThumb(machine: HiddenMachine, tries: readonly TriedBelt[]): Ch
 }
 
 /** As whoever knows the drive takes it: one that is right; undefined where none is sold. */
-export function byTruth(machine: HiddenMachine): Chosen | undefined {
-  const belt = near(machine, machine.drive.pathMm).find((one) => fit(machine, one) === 'right');
+export function byTruth(on: OnBench): Chosen | undefined {
+  const belt = near(on, on.machine.drive.pathMm).find((one) => verdictNow(on, one) === 'right');
   return belt && { belt, stated: null };
 }

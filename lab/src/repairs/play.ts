@@ -1,7 +1,17 @@
 import type { Loader } from '@loose-pulley/core/base/loaders';
 import type { Knowledge } from '@loose-pulley/core/work/diagnosis';
 import { deal } from '../hidden';
-import { repair, SPENT_AT, TECHNICIANS, type Repaired, type Technician } from './repair';
+import {
+  LOST_AT,
+  repair,
+  SPENT_AT,
+  TECHNICIANS,
+  type LostAt,
+  type Repaired,
+  type SpentAt,
+  type Stated,
+  type Technician,
+} from './repair';
 
 /** How one technician did on the machines of one loader. */
 export interface TechnicianRecord {
@@ -14,14 +24,20 @@ export interface TechnicianRecord {
   readonly beltsACure: number;
   readonly wrongBelts: number;
   readonly wrongCauses: number;
+  readonly partsInVain: number;
+  /** Share that comes back within a year, with its standard error. */
+  readonly back: number;
+  readonly backStd: number;
+  /** Of all machines, where a cure was lost. */
+  readonly lost: Readonly<Record<LostAt, number>>;
   readonly medianMinutes: number;
   /** Means. */
-  readonly spent: Readonly<Record<(typeof SPENT_AT)[number], number>>;
+  readonly spent: Readonly<Record<SpentAt, number>>;
   readonly bands: readonly StatedBand[];
 }
 /** Chances that were stated in a band of ten points, and what came of them. */
 export interface StatedBand {
-  readonly of: 'belt' | 'cause';
+  readonly of: Stated;
   readonly from: number;
   readonly cases: number;
   readonly stated: number;
@@ -34,7 +50,7 @@ const whole = ({ minutes }: Repaired): number => SPENT_AT.reduce((sum, at) => su
 
 function bandsOf(all: readonly Repaired[]): readonly StatedBand[] {
   const stated = all.flatMap((one) => one.stated);
-  return (['belt', 'cause'] as const).flatMap((of) =>
+  return (['belt', 'cause', 'seen'] as const).flatMap((of) =>
     Array.from({ length: 10 }, (_, i): StatedBand => {
       const in10 = stated.filter(([what, chance]) => what === of && Math.min(9, Math.floor(10 * chance)) === i);
       return {
@@ -50,6 +66,7 @@ function bandsOf(all: readonly Repaired[]): readonly StatedBand[] {
 
 function recordOf(technician: Technician, all: readonly Repaired[]): TechnicianRecord {
   const cured = mean(all.map((one) => (one.cured ? 1 : 0)));
+  const back = mean(all.map((one) => (one.comesBack ? 1 : 0)));
   const withBelt = all.filter((one) => one.cured && one.belts > 0);
   return {
     technician,
@@ -59,6 +76,12 @@ function recordOf(technician: Technician, all: readonly Repaired[]): TechnicianR
     beltsACure: mean(withBelt.map(({ belts }) => belts)),
     wrongBelts: mean(all.map((one) => one.wrongBelts)),
     wrongCauses: mean(all.map((one) => one.wrongCauses)),
+    partsInVain: mean(all.map((one) => one.partsInVain)),
+    back,
+    backStd: Math.sqrt((back * (1 - back)) / Math.max(1, all.length)),
+    lost: Object.fromEntries(
+      LOST_AT.map((at) => [at, mean(all.map(({ lostAt }) => (lostAt === at ? 1 : 0)))]),
+    ) as TechnicianRecord['lost'],
     medianMinutes: medianOf(all.map(whole)),
     spent: Object.fromEntries(
       SPENT_AT.map((at) => [at, mean(all.map(({ minutes }) => minutes[at]))]),

@@ -2,11 +2,10 @@ import type { TriedBelt } from '@loose-pulley/core/belts/probability';
 import {
   believe,
   causeChances,
-  deeper,
   machineOf,
-  minutesNow,
   nextStep,
   rankCauses,
+  seenCause,
   suggest,
   type BenchTest,
   type Case,
@@ -17,7 +16,7 @@ import {
   type Observation,
   type Policy,
 } from '@loose-pulley/core/work/diagnosis';
-import { answer, fit, type HiddenMachine } from '../hidden';
+import { broughtIn, lay, withinYear, type Cleaned, type Doing, type HiddenMachine, type OnBench } from '../hidden';
 import { FIXED_ORDER } from '../adviser';
 import { bySize, byThumb, byTruth, type Chosen } from './belts';
 
@@ -27,143 +26,202 @@ export type Technician = (typeof TECHNICIANS)[number];
 
 /** Where minutes go. */
 export const SPENT_AT = ['find', 'open', 'measure', 'treat', 'prove'] as const;
+export type SpentAt = (typeof SPENT_AT)[number];
+
+/** Where a cure was lost: its cause never treated, no right belt found, handed back while it hid, or given up. */
+export const LOST_AT = ['find', 'size', 'prove', 'effort'] as const;
+export type LostAt = (typeof LOST_AT)[number];
+
+/** What is stated, and held against what came: a belt’s chance, a cause’s, and a cause that was seen with the eye. */
+export type Stated = 'belt' | 'cause' | 'seen';
 
 /** How a repair went. */
 export interface Repaired {
   /** Nothing is wrong with it any more at the first hand-back. */
   readonly cured: boolean;
+  readonly lostAt: LostAt | null;
   readonly belts: number;
   readonly wrongBelts: number;
   readonly wrongCauses: number;
-  readonly minutes: Readonly<Record<(typeof SPENT_AT)[number], number>>;
+  readonly partsInVain: number;
+  readonly mishaps: number;
+  readonly comesBack: boolean;
+  readonly minutes: Readonly<Record<SpentAt, number>>;
   /** Chances that were stated, and whether it came so. */
-  readonly stated: ReadonlyArray<readonly [of: 'belt' | 'cause', chance: number, came: boolean]>;
+  readonly stated: ReadonlyArray<readonly [of: Stated, chance: number, came: boolean]>;
+  /** What was done, in its order. */
+  readonly hands: readonly string[];
 }
 
-/** Minutes of each, from memory of the trade, no source. */
-const TREAT: Readonly<Record<Lead, number>> = {
-  none: 6,
-  measure: 4,
-  clean: 15,
-  strip: 15,
-  rebuild: 5,
-  train: 20,
-  complaints: 5,
+const STATION: Readonly<Record<Doing, SpentAt>> = {
+  eject: 'find',
+  force: 'find',
+  power: 'find',
+  test: 'find',
+  open: 'open',
+  close: 'open',
+  swab: 'treat',
+  clean: 'treat',
+  wait: 'treat',
+  measure: 'measure',
+  cure: 'treat',
+  fit: 'treat',
+  cycles: 'prove',
+  handBack: 'prove',
 };
-const MINUTES = { measure: 10, fit: 8, prove: 8 } as const;
-/** What asks for another belt. */
+/** What asks for another belt, and what is put right by cleaning. */
 const NEW_BELT: ReadonlySet<string> = new Set(['beltSlack', 'beltGlazed', 'beltBroken', 'beltDissolved', 'beltWrong']);
-const TREATED_MAX = 5;
+const BY_CLEANING: Readonly<Record<string, Cleaned>> = {
+  beltOily: 'pulleys',
+  guidesDry: 'guides',
+  switchDirty: 'switch',
+  rollersDirty: 'rollers',
+  lensDirty: 'lens',
+};
+const READ = ['motorJaws', 'drivenJaws', 'shaftToShaft', 'stringRound', 'sectionJaws'];
+const TREATED_MAX = 6;
 const BELTS_MAX = 3;
 const ASKED_MAX = 30;
 const OUTSIDE: ReadonlySet<Lead> = new Set(['none', 'complaints']);
 
-/** One repair, from the complaint to the hand-back. */
+/** One repair, from the complaint to the hand-back, by hands that the machine answers. */
 class Repair {
-  readonly minutes = { find: 0, open: 0, measure: 0, treat: 0, prove: 0 };
-  readonly stated: Array<readonly ['belt' | 'cause', number, boolean]> = [];
+  readonly minutes: Record<SpentAt, number> = { find: 0, open: 0, measure: 0, treat: 0, prove: 0 };
+  readonly stated: Array<readonly [Stated, number, boolean]> = [];
   readonly tries: TriedBelt[] = [];
-  remaining: readonly string[];
-  opened: Depth = 'lidOn';
-  belts = 0;
-  wrongBelts = 0;
+  readonly hands: string[] = [];
+  on: OnBench;
+  treated = 0;
   wrongCauses = 0;
+  wrongBelts = 0;
+  measured = false;
 
   constructor(
-    readonly machine: HiddenMachine,
+    machine: HiddenMachine,
     readonly knowledge: Knowledge,
   ) {
-    this.remaining = machine.causes;
+    this.on = broughtIn(machine);
   }
 
-  /** The machine as it now stands: what was cured shows itself no more. */
-  get now(): HiddenMachine {
-    return {
-      ...this.machine,
-      causes: this.remaining,
-      seen: this.remaining.length === this.machine.causes.length ? this.machine.seen : {},
-    };
+  do(what: Doing, which = '') {
+    const before = this.on.minutes;
+    const laid = lay(this.knowledge, this.on, { do: what, what: which }, this.hands.length);
+    this.on = laid.on;
+    this.minutes[STATION[what]] += this.on.minutes - before;
+    this.hands.push(which ? `${what} ${which}` : what);
+    return laid;
+  }
+  power(powered: boolean): void {
+    if (this.on.powered !== powered) this.do('power', powered ? 'on' : 'off');
+  }
+  lid(off: boolean): void {
+    if (off && this.on.lid === 'on') this.do('open', 'lidOff');
+    if (!off && this.on.lid === 'off') this.do('close');
+  }
+  open(to: Depth): void {
+    this.power(false);
+    this.do('open', to);
   }
   ask(test: BenchTest): string {
-    const all = minutesNow(test, this.opened);
-    this.minutes.find += test.minutes;
-    this.minutes.open += all - test.minutes;
-    this.opened = deeper(this.opened, test.depth);
-    return answer(this.now, test);
-  }
-  open(to: Depth, minutes: number): void {
-    if (this.opened === 'lidOn') this.minutes.open += minutes;
-    this.opened = deeper(this.opened, to);
+    if (test.depth !== 'lidOn') {
+      this.power(false);
+      this.lid(true);
+    }
+    this.power(test.caution.startsWith('Unplug') ? false : true);
+    return this.do('test', test.id).outcome ?? '';
   }
 
-  /** Sees to a cause. @returns whether it was there, and is gone */
-  treat(causeId: string, choose: (tries: readonly TriedBelt[]) => Chosen | undefined): boolean {
+  /** Sees to a cause. @returns whether it is gone, as far as hands can tell */
+  treat(causeId: string, choose: (tries: readonly TriedBelt[]) => Chosen | undefined): void {
     const lead = this.knowledge.causes.find(({ id }) => id === causeId)?.leads ?? 'none';
-    if (!OUTSIDE.has(lead)) this.open('lidOff', 10);
-    this.minutes.treat += TREAT[lead];
-    const there = this.remaining.includes(causeId);
-    const done = NEW_BELT.has(causeId) ? this.#newBelt(choose) : there;
-    if (!there) this.wrongCauses += 1;
-    if (there && done) this.remaining = this.remaining.filter((one) => one !== causeId);
-    return there && done;
+    this.treated += 1;
+    if (!this.on.left.includes(causeId)) this.wrongCauses += 1;
+    if (!OUTSIDE.has(lead)) {
+      this.power(false);
+      this.lid(true);
+    }
+    const place = BY_CLEANING[causeId];
+    if (NEW_BELT.has(causeId)) this.#newBelt(choose);
+    else if (place) this.do('clean', place);
+    else this.do('cure', causeId);
+    if (place === 'pulleys') this.do('wait');
   }
-  #newBelt(choose: (tries: readonly TriedBelt[]) => Chosen | undefined): boolean {
-    this.minutes.measure += MINUTES.measure;
-    // Its pulleys are cleaned before any belt goes on.
-    const { drive } = this.machine;
-    const clean: HiddenMachine = {
-      ...this.machine,
-      drive: { ...drive, motorSurface: 'clean', drivenSurface: 'clean', motorFriction: 0.8, drivenFriction: 0.8 },
-    };
+  #newBelt(choose: (tries: readonly TriedBelt[]) => Chosen | undefined): void {
+    // Its pulleys are cleaned, and dry, before any belt goes on.
+    this.do('clean', 'pulleys');
+    this.do('wait');
+    if (!this.measured) for (const method of READ) this.do('measure', method);
+    this.measured = true;
     for (let i = 0; i < BELTS_MAX; i++) {
       const chosen = choose(this.tries);
-      if (!chosen) return false;
-      this.belts += 1;
-      this.minutes.treat += MINUTES.fit;
-      const verdict = fit(clean, chosen.belt);
+      if (!chosen) return;
+      const { verdict } = this.do('fit', chosen.belt.id);
+      if (!verdict) return;
       if (chosen.stated !== null) this.stated.push(['belt', chosen.stated, verdict === 'right']);
-      if (verdict === 'right') return true;
+      if (verdict === 'right') return;
       this.wrongBelts += 1;
       this.tries.push({ belt: chosen.belt, verdict });
     }
-    return false;
   }
-  /** Cycles after a treatment: what still fails is seen there. @returns whether all is well */
+  /** Ten cycles with the lid on. @returns whether all were good */
   prove(): boolean {
-    this.minutes.prove += MINUTES.prove;
-    return this.remaining.length === 0;
+    this.lid(false);
+    this.power(true);
+    return this.do('cycles').cycles?.every(Boolean) ?? false;
   }
-  get done(): Repaired {
-    const { minutes, stated, belts, wrongBelts, wrongCauses } = this;
-    return { cured: this.remaining.length === 0, belts, wrongBelts, wrongCauses, minutes, stated };
+  done(proved: boolean): Repaired {
+    this.lid(false);
+    this.do('handBack');
+    const { minutes, stated, wrongBelts, wrongCauses, hands, on } = this;
+    const cured = on.left.length === 0;
+    const belt = on.left.includes('beltWrong') && on.belt !== null;
+    const at: LostAt = belt ? 'size' : proved ? 'prove' : this.treated >= TREATED_MAX ? 'effort' : 'find';
+    return {
+      cured,
+      lostAt: cured ? null : at,
+      belts: on.fitted.length,
+      wrongBelts,
+      wrongCauses,
+      partsInVain: on.partsInVain.length,
+      mishaps: on.mishaps.length,
+      comesBack: withinYear(on).comesBack,
+      minutes,
+      stated,
+      hands,
+    };
   }
 }
 
-function byApp(repair: Repair, machine: Machine, policy: Policy): void {
+/** What opens everything and still leaves the same belief is left alone. @returns whether it was proved */
+function byApp(repair: Repair, machine: Machine, policy: Policy): boolean {
   const { knowledge } = repair;
   const observations: Observation[] = [];
   const cured: string[] = [];
   const ruledOut: string[] = [];
-  let treated = 0;
-  for (let asked = 0; asked < ASKED_MAX && treated < TREATED_MAX;) {
+  for (let asked = 0; asked < ASKED_MAX && repair.treated < TREATED_MAX;) {
     const given: Case = {
       loader: machine.loader,
       observations,
       cured,
       ruledOut,
-      opened: repair.opened,
-      stillFails: treated > 0,
+      opened: repair.on.opened,
+      stillFails: repair.treated > 0,
     };
     const belief = believe(machine, given);
     const suggestions = suggest(machine, belief, given, policy);
-    const step = nextStep(machine, belief, repair.opened, suggestions);
+    const gone = new Set([...cured, ...ruledOut]);
+    const seen = observations
+      .filter((one) => one.cured === cured.length)
+      .flatMap(({ testId, outcome }) => seenCause(machine, testId, outcome) ?? [])
+      .filter((id) => !gone.has(id));
+    const step = nextStep(machine, belief, repair.on.opened, suggestions, seen);
     if (step.do === 'open') {
-      repair.open(step.to, step.to === 'deep' ? 25 : 10);
+      repair.open(step.to);
       continue;
     }
     if (step.do === 'ask') {
       const test = knowledge.tests.find(({ id }) => id === step.testId);
-      if (!test) return;
+      if (!test) return false;
       observations.push({ testId: test.id, outcome: repair.ask(test), cured: cured.length });
       asked += 1;
       continue;
@@ -171,15 +229,19 @@ function byApp(repair: Repair, machine: Machine, policy: Policy): void {
     const [first] = rankCauses(machine, belief);
     const causeId = step.do === 'go' ? step.causeId : (first?.causeId ?? '');
     const chance = causeChances(machine, belief)[machine.causes.findIndex(({ id }) => id === causeId)] ?? 0;
-    repair.stated.push(['cause', chance, repair.remaining.includes(causeId)]);
-    treated += 1;
-    (repair.treat(causeId, (tries) => bySize(repair.machine, tries)) ? cured : ruledOut).push(causeId);
-    if (repair.prove()) return;
+    const there = repair.on.left.includes(causeId);
+    repair.stated.push([seen.includes(causeId) ? 'seen' : 'cause', chance, there]);
+    const before = repair.on.inVain.length;
+    repair.treat(causeId, (tries) => bySize(repair.on, tries));
+    // “There was nothing to put right” is said at once; all else the cycles tell.
+    (repair.on.inVain.length > before ? ruledOut : cured).push(causeId);
+    if (repair.prove()) return true;
   }
+  return false;
 }
 
 /** Tests in one order for every machine; the first that shows something is believed, and what it shows most of is treated. */
-function byUsualOrder(repair: Repair, machine: Machine): void {
+function byUsualOrder(repair: Repair, machine: Machine): boolean {
   const treated = new Set<string>();
   const suspected: string[] = [];
   for (const id of FIXED_ORDER) {
@@ -197,9 +259,11 @@ function byUsualOrder(repair: Repair, machine: Machine): void {
     // With the lid on one sign is not enough.
     if (test.depth === 'lidOn' && suspected.filter((one) => one === first).length < 2) continue;
     treated.add(first);
-    repair.treat(first, (tries) => byThumb(repair.machine, tries));
-    if (repair.prove() || treated.size >= TREATED_MAX) return;
+    repair.treat(first, (tries) => byThumb(repair.on, tries));
+    if (repair.prove()) return true;
+    if (treated.size >= TREATED_MAX) return false;
   }
+  return false;
 }
 
 /**
@@ -212,9 +276,12 @@ export function repair(knowledge: Knowledge, machine: HiddenMachine, technician:
   const work = new Repair(machine, knowledge);
   const known = machineOf(knowledge, machine.loader);
   if (technician === 'oracle') {
-    for (const cause of machine.causes) work.treat(cause, () => byTruth(machine));
-    work.prove();
-  } else if (technician === 'usual') byUsualOrder(work, known);
-  else byApp(work, known, technician === 'perMinute' ? 'minute' : 'test');
-  return work.done;
+    // What else is wrong is put right before a belt is judged.
+    const last = (cause: string): number => (NEW_BELT.has(cause) ? 1 : 0);
+    for (const cause of [...machine.causes].sort((a, b) => last(a) - last(b)))
+      if (work.on.left.includes(cause)) work.treat(cause, () => byTruth(work.on));
+    return work.done(work.prove());
+  }
+  if (technician === 'usual') return work.done(byUsualOrder(work, known));
+  return work.done(byApp(work, known, technician === 'perMinute' ? 'minute' : 'test'));
 }
