@@ -80,12 +80,7 @@ const CLEAN = 0.8;
  *
  * @returns undefined where no belt like that can be on
  */
-export function madeOf(
-  loader: Loader,
-  one: TrueDrive,
-  belt: EvaluatedBelt,
-  seed: number,
-): CycleMachine | undefined {
+export function madeOf(loader: Loader, one: TrueDrive, belt: EvaluatedBelt, seed: number): CycleMachine | undefined {
   const values = { ...truthOf(one, belt.shape), motorFriction: CLEAN, drivenFriction: CLEAN };
   const made = machineOf(situationOf(loader, one), values, belt, drawBeliefs(1, seed), 0, {
     trayPullN: one.healthyN,
@@ -112,7 +107,11 @@ export const OF_THE_BELT: ReadonlySet<string> = new Set([
 export const laidOn = (made: CycleMachine, causes: readonly string[], severity: number): CycleMachine =>
   causes.reduce((machine, cause) => FAULTS[cause]?.(machine, drawFor(severity, cause)) ?? machine, made);
 /** What earlier hands leave. From memory of the trade, no source. */
-const EARLIER = ['a screw of the lid is missing', 'two screws are of another length', 'the pin of a cover is out'] as const;
+const EARLIER = [
+  'a screw of the lid is missing',
+  'two screws are of another length',
+  'the pin of a cover is out',
+] as const;
 
 /** Its pulleys as the causes leave them: what is not said of them is clean. */
 const surfacesOf = (causes: readonly string[]): Pick<TrueDrive, 'motorSurface' | 'drivenSurface'> => ({

@@ -52,10 +52,12 @@ const rollersPass = (left: readonly [number, number], right: readonly [number, n
     rollers: { leftN: guideN * between(random, ...left), rightN: guideN * between(random, ...right), apartMm: 60 },
   }));
 const noBelt: Lay = (machine) => ({ ...machine, belts: machine.belts.map((one) => ({ ...one, stretch: 0.9 })) });
-const withMotor = (low: number, high: number): Lay => (machine, random) => ({
-  ...machine,
-  motor: { ...machine.motor, stallNmm: machine.motor.stallNmm * between(random, low, high) },
-});
+const withMotor =
+  (low: number, high: number): Lay =>
+  (machine, random) => ({
+    ...machine,
+    motor: { ...machine.motor, stallNmm: machine.motor.stallNmm * between(random, low, high) },
+  });
 const CRACKS = 5;
 
 /**
@@ -138,7 +140,8 @@ const runsOn = ({ trace }: Cycle): boolean =>
   Math.abs(trace.motorRpm[trace.timeS.findIndex((t) => t > 0.5)] ?? 0) > RUNS_RPM;
 
 /** Whether the pulley that the last belt drives turned while the motor was on. */
-const drivenTurned = ({ trace }: Cycle): boolean => (trace.pulleyRpm.at(-1) ?? []).some((rpm) => Math.abs(rpm) > TURNS_RPM);
+const drivenTurned = ({ trace }: Cycle): boolean =>
+  (trace.pulleyRpm.at(-1) ?? []).some((rpm) => Math.abs(rpm) > TURNS_RPM);
 const TURNS_RPM = 30;
 /** Held lightly: it pushes on, the belt slips, the train turns and the rest does not, or nothing turns. */
 function heldShows(held: Cycle): string {
