@@ -139,9 +139,8 @@ const RUNS_RPM = 1000;
 const runsOn = ({ trace }: Cycle): boolean =>
   Math.abs(trace.motorRpm[trace.timeS.findIndex((t) => t > 0.5)] ?? 0) > RUNS_RPM;
 
-/** Whether the pulley that the last belt drives turned while the motor was on. */
-const drivenTurned = ({ trace }: Cycle): boolean =>
-  (trace.pulleyRpm.at(-1) ?? []).some((rpm) => Math.abs(rpm) > TURNS_RPM);
+/** Whether the pulley that the last belt drives was turned the way that opens; a hand that holds turns it back. */
+const drivenTurned = ({ trace }: Cycle): boolean => (trace.pulleyRpm.at(-1) ?? []).some((rpm) => rpm > TURNS_RPM);
 const TURNS_RPM = 30;
 /** Held lightly: it pushes on, the belt slips, the train turns and the rest does not, or nothing turns. */
 function heldShows(held: Cycle): string {
