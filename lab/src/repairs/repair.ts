@@ -136,7 +136,7 @@ class Repair {
     const lead = this.knowledge.causes.find(({ id }) => id === causeId)?.leads ?? 'none';
     this.treated += 1;
     if (!this.on.left.includes(causeId)) this.wrongCauses += 1;
-    if (!OUTSIDE.has(lead)) {
+    if (!OUTSIDE.has(lead) || BY_CLEANING[causeId]) {
       this.power(false);
       this.lid(true);
     }
