@@ -143,8 +143,11 @@ function drawn(
   const asFound = laidOn(withBelt, others, severity);
   const physical = asFound !== sound;
   const dead = causes.some((cause) => DEAD.has(cause));
-  // What works in every room comes to no bench.
-  if (physical && !dead && !look(asFound, soundS.timeS, seed)?.fails) return undefined;
+  // What works in every room comes to no bench; of two faults that physics knows each is one by itself.
+  const fails = (one: CycleMachine): boolean => look(one, soundS.timeS ?? 0, seed)?.fails ?? false;
+  if (physical && !dead && !fails(asFound)) return undefined;
+  const alone = others.length > 1 ? others.map((cause) => laidOn(sound, [cause], severity)) : [];
+  if (alone.some((one) => one !== sound && !fails(one))) return undefined;
   const drive: TrueDrive = {
     ...any,
     ...surfacesOf(causes),
@@ -172,6 +175,7 @@ function drawn(
   };
 }
 
+const seedOf = (loader: Loader, number: number): number => number * LOADERS.length + LOADERS.indexOf(loader);
 const numbered = (number: number): string | null =>
   Number.isInteger(number) && number >= NUMBERS.min && number <= NUMBERS.max
     ? null
@@ -187,7 +191,7 @@ const numbered = (number: number): string | null =>
 export function deal(knowledge: Knowledge, loader: Loader, number: number): Result<HiddenMachine> {
   const refused = numbered(number);
   if (refused !== null) return refuse(refused);
-  const seed = number * LOADERS.length + LOADERS.indexOf(loader);
+  const seed = seedOf(loader, number);
   const random = seeded(seed);
   return made(loader, number, causesOf(knowledge, loader, random), random, seed);
 }
@@ -201,7 +205,7 @@ export function deal(knowledge: Knowledge, loader: Loader, number: number): Resu
 export function dealWith(loader: Loader, causes: readonly string[], number: number): Result<HiddenMachine> {
   const refused = numbered(number);
   if (refused !== null) return refuse(refused);
-  const seed = number * LOADERS.length + LOADERS.indexOf(loader);
+  const seed = seedOf(loader, number);
   return made(loader, number, causes, seeded(seed), seed);
 }
 

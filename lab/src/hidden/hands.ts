@@ -1,4 +1,4 @@
-import { minutesNow, type BenchTest, type Depth } from '@loose-pulley/core/work/diagnosis';
+import { minutesNow, OPENING_MINUTES, type BenchTest, type Depth } from '@loose-pulley/core/work/diagnosis';
 
 /** What hands can do with a machine. What exactly stands beside it: a test, a place, a method, a cause, a belt. */
 export const DOINGS = [
@@ -23,6 +23,9 @@ export interface Hand {
   readonly do: Doing;
   readonly what: string;
 }
+
+/** Minutes that taking a wet belt off, drying and putting it on again takes. From memory of the trade, no source. */
+export const AGAIN_MINUTES = 12;
 
 /** Where a swab goes, and what is cleaned. */
 export const CLEANED = ['pulleys', 'guides', 'switch', 'rollers', 'lens'] as const;
@@ -66,16 +69,15 @@ const CURING: Readonly<Record<string, number>> = {
   train: 20,
   complaints: 5,
 };
-const OPENING: Readonly<Record<Depth, number>> = { lidOn: 0, lidOff: 10, deep: 25 };
 
-/** What a hand takes, from how far it is open. From memory of the trade, no source, but for the tests’ own minutes. */
+/** Minutes that a hand takes, from how far it is open. From memory of the trade, no source, but for the tests’ own minutes. */
 export function minutesOf(
   hand: Hand,
   opened: Depth,
   known: { readonly test?: BenchTest | undefined; readonly lead?: string | undefined },
 ): number {
   if (hand.do === 'test' && known.test) return minutesNow(known.test, opened);
-  if (hand.do === 'open') return Math.max(0, OPENING[hand.what as Depth] - OPENING[opened]);
+  if (hand.do === 'open') return Math.max(0, OPENING_MINUTES[hand.what as Depth] - OPENING_MINUTES[opened]);
   if (hand.do === 'clean') return CLEANING[hand.what as Cleaned];
   if (hand.do === 'cure') return CURING[known.lead ?? 'none'] ?? 5;
   return SHORT[hand.do] ?? 0;

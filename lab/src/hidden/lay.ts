@@ -14,8 +14,8 @@ import {
 } from '@loose-pulley/core/work/diagnosis';
 import { answer, eject, measure } from './asked';
 import { drawFor, OF_THE_BELT } from './deal';
-import { minutesOf, type Cleaned, type Hand } from './hands';
-import { verdictNow, type Mishap, type OnBench } from './onBench';
+import { AGAIN_MINUTES, CLEANED, minutesOf, type Cleaned, type Hand } from './hands';
+import { driveNow, verdictNow, type Mishap, type OnBench } from './onBench';
 import { ROOM } from './seen';
 import { swabbed, uncovered } from './looks';
 
@@ -25,7 +25,8 @@ export interface Laid {
   /** What is seen, heard, felt. */
   readonly words: string;
   readonly minutes: number;
-  readonly mishap: Mishap | null;
+  /** What was forgotten, and happened by it. */
+  readonly mishaps: readonly Mishap[];
   /** The answer to a test; readings; how a belt did; how ten cycles went; how long it took. */
   readonly outcome?: string | undefined;
   readonly readings?: readonly Reading[] | undefined;
@@ -56,8 +57,9 @@ const CLEANS: Readonly<Record<Cleaned, readonly string[]>> = {
 };
 /** What breaks where it is forced. */
 const BREAKS: ReadonlySet<string> = new Set(['discJammed', 'offTrack', 'pastLock', 'transportLock', 'toothOut']);
+/** Of these no old belt is left to be measured. */
+const GONE: ReadonlySet<string> = new Set(['beltBroken', 'beltDissolved']);
 const WET_MIN = 5;
-const AGAIN_MIN = 12;
 /** What ten cycles with a disc read in between would show. */
 const SHOWN_BY: ReadonlySet<string> = new Set(['behaviour', 'closing', 'reads', 'spins']);
 const TEN = 10;
@@ -65,32 +67,18 @@ const RUN = 3;
 const SLOW = 1.5;
 const OUTSIDE_LEADS: ReadonlySet<string> = new Set(['none', 'complaints']);
 
-const POWERED: Mishap = {
-  id: 'powered',
-  words: 'Power was on while hands were inside.',
-  cost: 'A slip there costs a motor driver, or a finger. Pull the plug first; it takes half a minute.',
-};
-const WET: Mishap = {
-  id: 'wet',
-  words: 'The belt went on pulleys that were still wet, and slid.',
-  cost: `Off again, dry, and on: ${AGAIN_MIN} minutes. A wet belt also looks like a loose one.`,
-};
-const FORCED: Mishap = {
-  id: 'forced',
-  words: 'It gave way with a crack.',
-  cost: 'A gear has cracked: a part, and half an hour. What does not come by a light pull is held by something.',
-};
-const LEFT_OPEN: Mishap = {
-  id: 'leftOpen',
-  words: 'It went home with its lid off.',
-  cost: 'A machine that was not tried with its lid on was not tried as it is used.',
-};
-
 const isInside = (hand: Hand, test: BenchTest | undefined, lead: string | undefined): boolean => {
   if (hand.do === 'test') return test !== undefined && test.depth !== 'lidOn' && test.caution.startsWith('Unplug');
   if (hand.do === 'cure') return !OUTSIDE_LEADS.has(lead ?? '');
   if (hand.do === 'measure') return hand.what !== 'stalledMotor';
   return hand.do === 'swab' || hand.do === 'clean' || hand.do === 'fit';
+};
+/** What a hand may be laid on, where that is a short list. */
+const AMONG: Readonly<Partial<Record<Hand['do'], readonly string[]>>> = {
+  power: ['on', 'off'],
+  open: ['lidOff', 'deep'],
+  swab: CLEANED,
+  clean: CLEANED,
 };
 /** What needs power to be seen. */
 const NEEDS_POWER: ReadonlySet<Hand['do']> = new Set(['eject', 'cycles']);
@@ -114,11 +102,13 @@ export function mayLay(knowledge: Knowledge, on: OnBench, hand: Hand): string | 
   if (NEEDS_POWER.has(hand.do) && !on.powered) return 'It is unplugged.';
   const inside = test ? test.depth !== 'lidOn' : isInside(hand, test, cause?.leads);
   if (inside && on.lid === 'on') return 'Take the lid off first.';
-  if (hand.do === 'test' && !test) return `There is no test “${hand.what}”.`;
+  if (hand.do === 'test' && !test?.loaders.includes(on.machine.loader))
+    return `There is no test “${hand.what}” for this kind of loader.`;
   if (hand.do === 'cure' && !cause) return `There is no cause “${hand.what}”.`;
   if (hand.do === 'fit' && !CATALOGUE.some(({ id }) => id === hand.what)) return 'No such belt is sold.';
   if (hand.do === 'measure' && !findMethod(hand.what)) return `There is no method “${hand.what}”.`;
-  return null;
+  const among = AMONG[hand.do];
+  return among && !among.includes(hand.what) ? `Read “${hand.what}”. It may be ${among.join(', ')}.` : null;
 }
 
 /** What is said of how far it came, in words of the bench. */
@@ -158,11 +148,12 @@ function tenCycles(knowledge: Knowledge, on: OnBench): readonly boolean[] {
   });
 }
 
-const FELT: Readonly<Record<BeltVerdict, string>> = {
-  right: 'It lies in both grooves. Held back, the tray pushes on and the belt holds.',
-  tooLoose: 'It hangs a little. Held back, the pulley turns and the belt slips.',
-  tooTight: 'It went on hard. The motor labours, and its pulley is drawn to one side.',
-  twisted: 'It does not stay in its groove.',
+/** What hands feel of a belt that was put on, by what it moves. */
+const FELT: Readonly<Record<BeltVerdict, (moved: string) => string>> = {
+  right: (moved) => `It lies in both grooves. Held back, the ${moved} pushes on and the belt holds.`,
+  tooLoose: () => 'Held back, the pulley turns and the belt slips.',
+  tooTight: () => 'It went on hard. The motor labours, and its pulley is drawn to one side.',
+  twisted: () => 'It does not stay in its groove.',
 };
 
 /**
@@ -173,32 +164,26 @@ const FELT: Readonly<Record<BeltVerdict, string>> = {
  */
 export function lay(knowledge: Knowledge, on: OnBench, hand: Hand, times = 0): Laid {
   const refused = mayLay(knowledge, on, hand);
-  if (refused !== null) return { on, words: refused, minutes: 0, mishap: null };
+  if (refused !== null) return { on, words: refused, minutes: 0, mishaps: [] };
   const { test, cause } = knownOf(knowledge, hand);
-  const minutes = minutesOf(hand, on.opened, { test, lead: cause?.leads });
   const risky = on.powered && isInside(hand, test, cause?.leads);
-  const mishap = risky && !on.mishaps.some(({ id }) => id === 'powered') ? POWERED : null;
-  const spent: OnBench = {
-    ...on,
-    minutes: on.minutes + minutes,
-    mishaps: mishap ? [...on.mishaps, mishap] : on.mishaps,
-  };
-  const told = doneWith(knowledge, spent, hand, { test, cause, times });
-  return { minutes, mishap, ...told };
+  const begun = risky ? forgot(on, 'powered') : on;
+  const minutes = on.minutes + minutesOf(hand, on.opened, { test, lead: cause?.leads });
+  const told = doneWith(knowledge, { ...begun, minutes }, hand, { test, cause, times });
+  return { ...told, minutes: told.on.minutes - on.minutes, mishaps: told.on.mishaps.slice(on.mishaps.length) };
 }
+/** The same thing is forgotten once; what happens by it is told once. */
+const forgot = (on: OnBench, what: Mishap): OnBench =>
+  on.mishaps.includes(what) ? on : { ...on, mishaps: [...on.mishaps, what] };
 
+type Done = Omit<Laid, 'minutes' | 'mishaps'>;
 interface Spoken {
   readonly test: BenchTest | undefined;
   readonly cause: Cause | undefined;
   readonly times: number;
 }
 
-function doneWith(
-  knowledge: Knowledge,
-  on: OnBench,
-  hand: Hand,
-  { test, cause, times }: Spoken,
-): Omit<Laid, 'minutes' | 'mishap'> & Partial<Laid> {
+function doneWith(knowledge: Knowledge, on: OnBench, hand: Hand, { test, cause, times }: Spoken): Done {
   switch (hand.do) {
     case 'eject':
       return { on, ...ejectedWords(on, times) };
@@ -230,7 +215,10 @@ function doneWith(
     case 'wait':
       return { on, words: 'What was wet is dry.' };
     case 'measure': {
-      const readings = measure(on.machine).filter(({ method }) => method === hand.what);
+      const gone = on.machine.causes.some((one) => GONE.has(one));
+      const readings = measure({ drive: driveNow(on), seed: on.machine.seed }).filter(
+        ({ method, measurand }) => method === hand.what && !(gone && measurand === 'oldBelt'),
+      );
       const figures = readings.map(({ amount }) => amount.toFixed(2)).join(', then ');
       const measurand = findMethod(hand.what)?.measurand;
       const unit = measurand && isForce(measurand) ? 'N' : 'mm';
@@ -249,16 +237,11 @@ function doneWith(
       const breaks = on.left.some((one) => BREAKS.has(one)) && !on.left.includes('gearCracked');
       if (!breaks) return { on, words: 'It comes, and nothing is learned by it.' };
       const left = [...on.left, 'gearCracked'];
-      return { on: { ...on, left, mishaps: [...on.mishaps, FORCED] }, words: FORCED.words, mishap: FORCED };
+      return { on: forgot({ ...on, left }, 'forced'), words: 'It gave way with a crack.' };
     }
     case 'handBack': {
-      const open = on.lid === 'off';
-      const mishaps = open ? [...on.mishaps, LEFT_OPEN] : on.mishaps;
-      return {
-        on: { ...on, handedBack: true, mishaps },
-        words: 'It goes back to its owner.',
-        ...(open && { mishap: LEFT_OPEN }),
-      };
+      const back = { ...on, handedBack: true };
+      return { on: on.lid === 'off' ? forgot(back, 'leftOpen') : back, words: 'It goes back to its owner.' };
     }
   }
 }
@@ -271,7 +254,7 @@ const CLEANED_WORDS: Readonly<Record<Cleaned, string>> = {
   lens: 'The lens is wiped, lightly.',
 };
 
-function cured(on: OnBench, cause: Cause | undefined): Omit<Laid, 'minutes' | 'mishap'> {
+function cured(on: OnBench, cause: Cause | undefined): Done {
   if (!cause) return { on, words: '' };
   const name = causeName(cause, on.machine.loader);
   const there = on.left.includes(cause.id);
@@ -290,11 +273,11 @@ function cured(on: OnBench, cause: Cause | undefined): Omit<Laid, 'minutes' | 'm
 }
 
 /** A belt goes on: what it came with, and what was wrong with that, is gone; whether this one is right shows. */
-function fitted(on: OnBench, beltId: string): Omit<Laid, 'minutes' | 'mishap'> & Partial<Laid> {
+function fitted(on: OnBench, beltId: string): Done {
   const belt = CATALOGUE.find(({ id }) => id === beltId);
   if (!belt) return { on, words: 'No such belt is sold.' };
   const wet = on.minutes < on.wetUntil;
-  const minutes = on.minutes + (wet ? AGAIN_MIN : 0);
+  const minutes = on.minutes + (wet ? AGAIN_MINUTES : 0);
   const others = on.left.filter((one) => !OF_THE_BELT.has(one));
   const asked = on.left.some((one) => ASKS_BELT.has(one));
   const bare: OnBench = { ...on, left: others, belt, minutes };
@@ -305,9 +288,8 @@ function fitted(on: OnBench, beltId: string): Omit<Laid, 'minutes' | 'mishap'> &
     verdict,
     fitted: [...on.fitted, belt],
     inVain: asked ? on.inVain : [...on.inVain, 'belt'],
-    mishaps: wet ? [...on.mishaps, WET] : on.mishaps,
   };
   const moved = DRIVEN[loaderOf(on.machine.loader).driven].word;
-  const words = `${beltLabel(belt, 'mm').size}: ${FELT[verdict].replace('tray', moved)}`;
-  return { on: next, words, verdict, ...(wet && { mishap: WET }) };
+  const words = `${beltLabel(belt, 'mm').size}: ${FELT[verdict](moved)}`;
+  return { on: wet ? forgot(next, 'wet') : next, words, verdict };
 }

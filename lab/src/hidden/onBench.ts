@@ -5,15 +5,29 @@ import { FAILURE_BITS } from '@loose-pulley/core/physics/evaluation';
 import type { Depth } from '@loose-pulley/core/work/diagnosis';
 import { failsIn, verdictOn, type TrueDrive } from '../population';
 import { laidOn, madeOf, OF_THE_BELT, type HiddenMachine } from './deal';
-import type { Cleaned } from './hands';
+import { AGAIN_MINUTES, type Cleaned } from './hands';
 import { DEAD, look, SILENT, type Looked } from './seen';
 
-/** Something that was forgotten, and what it would have cost. */
-export interface Mishap {
-  readonly id: 'powered' | 'wet' | 'forced' | 'leftOpen';
-  readonly words: string;
-  readonly cost: string;
-}
+/** What is forgotten, what then happens, and what it would have cost. */
+export const MISHAPS = {
+  powered: {
+    words: 'Power was on while hands were inside.',
+    cost: 'A slip there costs a motor driver, or a finger. Pull the plug first; it takes half a minute.',
+  },
+  wet: {
+    words: 'The belt went on pulleys that were still wet, and slid.',
+    cost: `Off again, dry, and on: ${AGAIN_MINUTES} minutes. A wet belt also looks like a loose one.`,
+  },
+  forced: {
+    words: 'It gave way with a crack.',
+    cost: 'A gear has cracked: a part, and half an hour. What does not come by a light pull is held by something.',
+  },
+  leftOpen: {
+    words: 'It went home with its lid off.',
+    cost: 'A machine that was not tried with its lid on was not tried as it is used.',
+  },
+} as const;
+export type Mishap = keyof typeof MISHAPS;
 
 /** A hidden machine as it now stands on the bench, after what hands have done with it. */
 export interface OnBench {

@@ -12,7 +12,7 @@ import {
 export const ROOM = ON_THE_BENCH;
 const COLD = { ...ROOM, roomC: 6, idleHours: 12 };
 const WARM = { ...ROOM, roomC: 26 };
-/** A light pull, and a light hold. */
+/** A light pull by one finger, and a light hold, newtons. From memory of the trade, no source. */
 const PULLED = { ...ROOM, helpN: 4 };
 const HELD = { ...ROOM, helpN: -2 };
 const STEP_S = 4e-4;
@@ -52,12 +52,9 @@ const rollersPass = (left: readonly [number, number], right: readonly [number, n
     rollers: { leftN: guideN * between(random, ...left), rightN: guideN * between(random, ...right), apartMm: 60 },
   }));
 const noBelt: Lay = (machine) => ({ ...machine, belts: machine.belts.map((one) => ({ ...one, stretch: 0.9 })) });
-const withMotor =
-  (low: number, high: number): Lay =>
-  (machine, random) => ({
-    ...machine,
-    motor: { ...machine.motor, stallNmm: machine.motor.stallNmm * between(random, low, high) },
-  });
+const switchOf = (machine: CycleMachine, state: CycleMachine['endSwitch']['state']): CycleMachine | undefined =>
+  machine.load.kind === 'travel' ? { ...machine, endSwitch: { ...machine.endSwitch, state } } : undefined;
+/** So many of its teeth a turn catch. From memory of the trade, no source. */
 const CRACKS = 5;
 
 /**
@@ -75,7 +72,10 @@ export const FAULTS: Readonly<Record<string, Lay>> = {
     guideN: guideN * between(random, 1.5, 4),
     viscousNsPerMm: viscousNsPerMm * between(random, 1, 4),
   })),
-  motorWeak: withMotor(0.15, 0.6),
+  motorWeak: (machine, random) => {
+    const stallNmm = machine.motor.stallNmm * between(random, 0.15, 0.6);
+    return { ...machine, motor: { ...machine.motor, stallNmm } };
+  },
   discJammed: blocked(0, 0.6, 20, 40),
   loosePart: blocked(0.1, 0.9, 8, 30),
   pastLock: blocked(0, 0, 20, 40),
@@ -116,8 +116,6 @@ export const FAULTS: Readonly<Record<string, Lay>> = {
 };
 /** Causes that keep its motor from turning at all: nothing else is to be seen. */
 export const DEAD: ReadonlySet<string> = new Set(['latched', 'modeGear', 'connector']);
-const switchOf = (machine: CycleMachine, state: CycleMachine['endSwitch']['state']): CycleMachine | undefined =>
-  machine.load.kind === 'travel' ? { ...machine, endSwitch: { ...machine.endSwitch, state } } : undefined;
 /** What is seen where its motor never turns. */
 export const SILENT = { behaviour: 'nothing', sound: 'silence', holdEject: 'nothing' } as const;
 
@@ -139,9 +137,10 @@ const RUNS_RPM = 1000;
 const runsOn = ({ trace }: Cycle): boolean =>
   Math.abs(trace.motorRpm[trace.timeS.findIndex((t) => t > 0.5)] ?? 0) > RUNS_RPM;
 
+/** A pulley that turns slower is not seen to turn. From memory, no source. */
+const TURNS_RPM = 30;
 /** Whether the pulley that the last belt drives was turned the way that opens; a hand that holds turns it back. */
 const drivenTurned = ({ trace }: Cycle): boolean => (trace.pulleyRpm.at(-1) ?? []).some((rpm) => rpm > TURNS_RPM);
-const TURNS_RPM = 30;
 /** Held lightly: it pushes on, the belt slips, the train turns and the rest does not, or nothing turns. */
 function heldShows(held: Cycle): string {
   if (arrives(held)) return 'pushes';

@@ -1,5 +1,5 @@
 import { stockFor, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
-import { driveFacts } from '@loose-pulley/core/belts/measuring';
+import { driveFacts, type Reading } from '@loose-pulley/core/belts/measuring';
 import {
   believe,
   chosenAfter,
@@ -10,15 +10,13 @@ import {
   type TriedBelt,
 } from '@loose-pulley/core/belts/probability';
 import { rank, rulesOfThumb, situationOf, type Situation } from '@loose-pulley/core/belts/sizing';
-import { measure, verdictNow, type OnBench } from '../hidden';
-import { upTo } from '../population';
+import { verdictNow, type OnBench } from '../hidden';
 
 const DRAWS = 600;
 const SETTING = { crossed: false, motorGroove: { form: 'flat' }, drivenGroove: { form: 'flat' } } as const;
 
-/** What a bench knows of the drive once both pulleys and their distance are measured; its pulleys are clean by then. */
-function knownOf({ machine }: OnBench) {
-  const readings = upTo({ readings: measure(machine), motorSurface: 'clean', drivenSurface: 'clean' }, 'pulleys');
+/** What a bench knows of the drive by what it has read; its pulleys are clean by then. */
+function knownOf({ machine }: OnBench, readings: readonly Reading[]) {
   const facts = driveFacts(readings, SETTING);
   const oldShape = machine.drive.section.shape;
   const situation = situationOf(facts, { motorSurface: 'clean', drivenSurface: 'clean', oldShape });
@@ -37,8 +35,8 @@ export interface Chosen {
 }
 
 /** As Size names it, after what was tried. */
-export function bySize(on: OnBench, tries: readonly TriedBelt[]): Chosen | undefined {
-  const { situation } = knownOf(on);
+export function bySize(on: OnBench, readings: readonly Reading[], tries: readonly TriedBelt[]): Chosen | undefined {
+  const { situation } = knownOf(on, readings);
   if (!situation) return undefined;
   const belts = near(on, situation.path.value);
   const { value, weights } = believe(situation, tries, DRAWS, on.machine.seed);
@@ -51,8 +49,8 @@ export function bySize(on: OnBench, tries: readonly TriedBelt[]): Chosen | undef
 }
 
 /** By rule of thumb: a twentieth under the old belt, and then the next one down. */
-export function byThumb(on: OnBench, tries: readonly TriedBelt[]): Chosen | undefined {
-  const { facts, situation } = knownOf(on);
+export function byThumb(on: OnBench, readings: readonly Reading[], tries: readonly TriedBelt[]): Chosen | undefined {
+  const { facts, situation } = knownOf(on, readings);
   if (!situation) return undefined;
   const belts = near(on, situation.path.value);
   const tried = new Set(tries.map(({ belt }) => belt.innerLengthMm));

@@ -1,3 +1,4 @@
+import type { Reading } from '@loose-pulley/core/belts/measuring';
 import type { TriedBelt } from '@loose-pulley/core/belts/probability';
 import {
   believe,
@@ -78,7 +79,17 @@ const BY_CLEANING: Readonly<Record<string, Cleaned>> = {
   rollersDirty: 'rollers',
   lensDirty: 'lens',
 };
-const READ = ['motorJaws', 'drivenJaws', 'shaftToShaft', 'stringRound', 'sectionJaws'];
+/** What is read before a belt is chosen: the old one, where it is whole, a string, both pulleys and their distance. */
+const READ = [
+  'sectionJaws',
+  'widthJaws',
+  'overCap',
+  'doubledOuter',
+  'stringRound',
+  'motorJaws',
+  'drivenJaws',
+  'shaftToShaft',
+] as const;
 const TREATED_MAX = 6;
 const BELTS_MAX = 3;
 const ASKED_MAX = 30;
@@ -94,7 +105,7 @@ class Repair {
   treated = 0;
   wrongCauses = 0;
   wrongBelts = 0;
-  measured = false;
+  readings: readonly Reading[] = [];
 
   constructor(
     machine: HiddenMachine,
@@ -127,11 +138,11 @@ class Repair {
       this.power(false);
       this.lid(true);
     }
-    this.power(test.caution.startsWith('Unplug') ? false : true);
+    this.power(!test.caution.startsWith('Unplug'));
     return this.do('test', test.id).outcome ?? '';
   }
 
-  /** Sees to a cause. @returns whether it is gone, as far as hands can tell */
+  /** Sees to a cause, with power off and the lid off where it lies inside. */
   treat(causeId: string, choose: (tries: readonly TriedBelt[]) => Chosen | undefined): void {
     const lead = this.knowledge.causes.find(({ id }) => id === causeId)?.leads ?? 'none';
     this.treated += 1;
@@ -150,8 +161,8 @@ class Repair {
     // Its pulleys are cleaned, and dry, before any belt goes on.
     this.do('clean', 'pulleys');
     this.do('wait');
-    if (!this.measured) for (const method of READ) this.do('measure', method);
-    this.measured = true;
+    if (this.readings.length === 0)
+      for (const method of READ) this.readings = [...this.readings, ...(this.do('measure', method).readings ?? [])];
     for (let i = 0; i < BELTS_MAX; i++) {
       const chosen = choose(this.tries);
       if (!chosen) return;
@@ -175,10 +186,10 @@ class Repair {
     const { minutes, stated, wrongBelts, wrongCauses, hands, on } = this;
     const cured = on.left.length === 0;
     const belt = on.left.includes('beltWrong') && on.belt !== null;
-    const at: LostAt = belt ? 'size' : proved ? 'prove' : this.treated >= TREATED_MAX ? 'effort' : 'find';
+    const lost: LostAt = belt ? 'size' : proved ? 'prove' : this.treated >= TREATED_MAX ? 'effort' : 'find';
     return {
       cured,
-      lostAt: cured ? null : at,
+      lostAt: cured ? null : lost,
       belts: on.fitted.length,
       wrongBelts,
       wrongCauses,
@@ -192,7 +203,7 @@ class Repair {
   }
 }
 
-/** What opens everything and still leaves the same belief is left alone. @returns whether it was proved */
+/** As Find proposes, until ten cycles are good. @returns whether they were */
 function byApp(repair: Repair, machine: Machine, policy: Policy): boolean {
   const { knowledge } = repair;
   const observations: Observation[] = [];
@@ -232,7 +243,7 @@ function byApp(repair: Repair, machine: Machine, policy: Policy): boolean {
     const there = repair.on.left.includes(causeId);
     repair.stated.push([seen.includes(causeId) ? 'seen' : 'cause', chance, there]);
     const before = repair.on.inVain.length;
-    repair.treat(causeId, (tries) => bySize(repair.on, tries));
+    repair.treat(causeId, (tries) => bySize(repair.on, repair.readings, tries));
     // “There was nothing to put right” is said at once; all else the cycles tell.
     (repair.on.inVain.length > before ? ruledOut : cured).push(causeId);
     if (repair.prove()) return true;
@@ -259,7 +270,7 @@ function byUsualOrder(repair: Repair, machine: Machine): boolean {
     // With the lid on one sign is not enough.
     if (test.depth === 'lidOn' && suspected.filter((one) => one === first).length < 2) continue;
     treated.add(first);
-    repair.treat(first, (tries) => byThumb(repair.on, tries));
+    repair.treat(first, (tries) => byThumb(repair.on, repair.readings, tries));
     if (repair.prove()) return true;
     if (treated.size >= TREATED_MAX) return false;
   }
