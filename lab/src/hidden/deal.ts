@@ -138,7 +138,8 @@ function drawn(
   const oldBelt = strain ? beltOf(any, between(random, strain[0], strain[1])) : taut;
   const severity = Math.floor(random() * 2 ** 31);
   // A belt that hangs or is set is its own length's doing; all else is laid upon the machine as it was made.
-  const withBelt = (strain && madeOf(loader, any, oldBelt, seed)) ?? sound;
+  const withBelt = strain ? madeOf(loader, any, oldBelt, seed) : sound;
+  if (!withBelt) return undefined;
   const others = causes.filter((cause) => cause !== 'beltSlack' && cause !== 'beltWrong');
   const asFound = laidOn(withBelt, others, severity);
   const physical = asFound !== sound;

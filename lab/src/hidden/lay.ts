@@ -59,7 +59,8 @@ const CLEANS: Readonly<Record<Cleaned, readonly string[]>> = {
 const BREAKS: ReadonlySet<string> = new Set(['discJammed', 'offTrack', 'pastLock', 'transportLock', 'toothOut']);
 /** Of these no old belt is left to be measured. */
 const GONE: ReadonlySet<string> = new Set(['beltBroken', 'beltDissolved']);
-const WET_MIN = 5;
+/** From the first wipe of both pulleys until they are dry: wiping, and what MODEL has of alcohol, rounded up. */
+const DRY_AFTER_MIN = 13;
 /** What ten cycles with a disc read in between would show. */
 const SHOWN_BY: ReadonlySet<string> = new Set(['behaviour', 'closing', 'reads', 'spins']);
 const TEN = 10;
@@ -99,16 +100,16 @@ function knownOf(knowledge: Knowledge, hand: Hand): { test: BenchTest | undefine
 export function mayLay(knowledge: Knowledge, on: OnBench, hand: Hand): string | null {
   const { test, cause } = knownOf(knowledge, hand);
   if (on.handedBack) return 'It has gone back.';
-  if (NEEDS_POWER.has(hand.do) && !on.powered) return 'It is unplugged.';
-  const inside = test ? test.depth !== 'lidOn' : isInside(hand, test, cause?.leads);
-  if (inside && on.lid === 'on') return 'Take the lid off first.';
   if (hand.do === 'test' && !test?.loaders.includes(on.machine.loader))
     return `There is no test “${hand.what}” for this kind of loader.`;
   if (hand.do === 'cure' && !cause) return `There is no cause “${hand.what}”.`;
   if (hand.do === 'fit' && !CATALOGUE.some(({ id }) => id === hand.what)) return 'No such belt is sold.';
   if (hand.do === 'measure' && !findMethod(hand.what)) return `There is no method “${hand.what}”.`;
   const among = AMONG[hand.do];
-  return among && !among.includes(hand.what) ? `Read “${hand.what}”. It may be ${among.join(', ')}.` : null;
+  if (among && !among.includes(hand.what)) return `Read “${hand.what}”. It may be ${among.join(', ')}.`;
+  if (NEEDS_POWER.has(hand.do) && !on.powered) return 'It is unplugged.';
+  const inside = test ? test.depth !== 'lidOn' : isInside(hand, test, cause?.leads);
+  return inside && on.lid === 'on' ? 'Take the lid off first.' : null;
 }
 
 /** What is said of how far it came, in words of the bench. */
@@ -168,9 +169,11 @@ export function lay(knowledge: Knowledge, on: OnBench, hand: Hand, times = 0): L
   const { test, cause } = knownOf(knowledge, hand);
   const risky = on.powered && isInside(hand, test, cause?.leads);
   const begun = risky ? forgot(on, 'powered') : on;
-  const minutes = on.minutes + minutesOf(hand, on.opened, { test, lead: cause?.leads });
-  const told = doneWith(knowledge, { ...begun, minutes }, hand, { test, cause, times });
-  return { ...told, minutes: told.on.minutes - on.minutes, mishaps: told.on.mishaps.slice(on.mishaps.length) };
+  const own = minutesOf(hand, on.opened, { test, lead: cause?.leads });
+  const told = doneWith(knowledge, begun, hand, { test, cause, times });
+  const minutes = told.on.minutes - on.minutes + own;
+  const done = { ...told.on, minutes: on.minutes + minutes };
+  return { ...told, on: done, minutes, mishaps: done.mishaps.slice(on.mishaps.length) };
 }
 /** The same thing is forgotten once; what happens by it is told once. */
 const forgot = (on: OnBench, what: Mishap): OnBench =>
@@ -209,7 +212,7 @@ function doneWith(knowledge: Knowledge, on: OnBench, hand: Hand, { test, cause, 
     case 'clean': {
       const place = hand.what as Cleaned;
       const left = on.left.filter((one) => !CLEANS[place].includes(one));
-      const wetUntil = place === 'pulleys' ? on.minutes + WET_MIN : on.wetUntil;
+      const wetUntil = place === 'pulleys' ? on.minutes + DRY_AFTER_MIN : on.wetUntil;
       return { on: { ...on, left, clean: [...on.clean, place], wetUntil }, words: CLEANED_WORDS[place] };
     }
     case 'wait':

@@ -120,7 +120,8 @@ export const PREPARED: readonly Prepared[] = [
     'The last belt in it is no measure of the right one: measure the path, whatever is on it.',
     'tray',
     ['beltWrong'],
-    21,
+    // By this number its belt is too short; by others it may be too long.
+    30,
   ),
   ready(
     'sound',

@@ -162,7 +162,8 @@ class Repair {
     this.do('clean', 'pulleys');
     this.do('wait');
     if (this.readings.length === 0)
-      for (const method of READ) this.readings = [...this.readings, ...(this.do('measure', method).readings ?? [])];
+      for (const method of READ.filter((one) => one !== 'widthJaws' || this.on.machine.drive.section.shape === 'flat'))
+        this.readings = [...this.readings, ...(this.do('measure', method).readings ?? [])];
     for (let i = 0; i < BELTS_MAX; i++) {
       const chosen = choose(this.tries);
       if (!chosen) return;
