@@ -1,4 +1,5 @@
 import { changeNamed } from '../strip';
+import { accountOf } from './account';
 import type { Clause } from './clause';
 import type { Typed } from './figures';
 import { distinct, echoOf, keptWay, wayOf, WAYS_MAX } from './deeds';
@@ -101,7 +102,7 @@ function readOnce(line: string): ReadLine | undefined {
   return best.read;
 }
 
-/** A line in which something is put right: taken so where it is plain what of, else asked. */
+/** A line in which something is put right: taken so where it is plain what of and every word is known, else asked. */
 function correctedRead(typed: Typed, { bits, read }: Reading, at: number): ReadLine {
   const [way, other] = read.ways;
   const was = meant(typed, bits.slice(0, at)).ways.slice(0, 1);
@@ -121,6 +122,7 @@ function correctedRead(typed: Typed, { bits, read }: Reading, at: number): ReadL
     );
   const plain =
     !other &&
+    accountOf(typed.line).every(({ role }) => role !== 'notKnown') &&
     !read.unread &&
     (kinds(before) === kinds(after) || (outright && before.every(({ type }) => type === 'step'))) &&
     after.every((deed) => deed.type === 'step' && !['leftAlone', 'noted'].includes(deed.step.fate));

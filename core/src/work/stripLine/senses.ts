@@ -409,14 +409,14 @@ export function sensesOf(tokens: readonly Token[]): readonly Edge<Said>[] {
     if (drive) senses.push(put(1, { sense: 'drive', value: { is: 'driver', figure: drive[1] }, cost: 0 }));
     if (ALLEN.test(word))
       senses.push(put(1, { sense: 'hexKey', value: { is: 'driver', figure: 'hex socket' }, cost: 0 }));
-    // “2 clips no 3 clips” puts right; “gear no 3” names.
+    // “2 clips no 3 clips” and “six screws, no seven, …” put right; “gear no 3” names.
     const after = tokens[at + 2];
     if (
       word === 'no' &&
       at > 0 &&
       isNumber(tokens[at + 1]) &&
       tokens.slice(0, at).some(isNumber) &&
-      (after === undefined || kindOf(after.word))
+      (after === undefined || kindOf(after.word) || /^[,;]$/.test(after.word))
     )
       senses.push(put(1, { sense: 'sep', value: { is: 'separator', noun: 'correct' }, cost: 0 }));
     // “…, no the left one”.

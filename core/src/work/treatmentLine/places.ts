@@ -59,6 +59,26 @@ export function numberedPlace(clause: string, map: readonly MapPlace[]): PlacesR
   return numbered && at ? { places: [named(at.place)], rest: clause.slice(numbered[0].length).trim() } : undefined;
 }
 
+/** The side that stands right before a place. */
+const SIDE =
+  /\b(left|right)(?:[- ]hand)? (?=(?:(?:motor|drive|driven|loading|lift|guide|slide) )?(?:pulleys?|belts?|rollers?|rails?|guides?|rods?|runners?|racks?|gears?|switch(?:es)?|bush(?:ing)?s?)\b)/;
+
+/**
+ * A side that was said is no word to skip: a place that has no side in its name may be that one, or another beside it. One
+ * that is new to the map is called by its side.
+ */
+function onItsSide(clause: string, places: readonly PlaceNamed[], choose: Choose): readonly PlaceNamed[] {
+  const side = SIDE.exec(clause)?.[1];
+  if (side === undefined || places.length === 0 || places.some(({ name }) => name.toLowerCase().includes(side)))
+    return places;
+  const beside = places.map(({ kind, name }): PlaceNamed => ({
+    id: null,
+    kind,
+    name: `${side} ${name.toLowerCase()}`,
+  }));
+  return places.every(({ id }) => id === null) ? beside : choose(`Which is the ${side} one?`, [places, beside]);
+}
+
 /**
  * The places that a clause names, by the name they have on the map, or by a word of their kind.
  *
@@ -148,8 +168,10 @@ export function placesIn(clause: string, map: readonly MapPlace[], choose: Choos
     add(ofKind(kind, match[0], rest, map, choose));
     rest = rest.replace(match[0], ' ');
   }
+  const told = places.map((place) => ({ ...place, name: place.id === null ? place.name.toLowerCase() : place.name }));
   return {
-    places: places.map((place) => ({ ...place, name: place.id === null ? place.name.toLowerCase() : place.name })),
+    // Of two pulleys the side says which: that was asked already.
+    places: single ? told : onItsSide(clause, told, choose),
     rest: rest.replace(DETAILS, ' ').replace(SEVERAL, ' ').replace(/\s+/g, ' ').trim(),
   };
 }

@@ -51,7 +51,7 @@ export function readTreatment(typed: string, against: ReadAgainst): TreatmentRea
     };
   const whole = counted(withoutFillers(line.toLowerCase()))
     .replace(/[.!]+$/, '')
-    .replace(SWAB_RUN, (run) => run.replaceAll(',', ' '))
+    .replace(SWAB_RUN, (run) => run.replace(/,|\bthen\b/g, ' '))
     // Two deeds that “and” joins are two clauses.
     .replace(/ and (?=(?:then )?(?:oiled|greased|lubricated|wiped|worked in|run in|rinsed|dried)\b)/g, ', ');
   const meant = slipRight(whole, against);
