@@ -4,7 +4,7 @@ import { existsSync } from 'node:fs';
  * Ports of this run's own, so that a bench that is running, and another run of the tests, are left alone. The runner
  * chooses them once; its workers are told by the environment.
  */
-process.env.LOOSE_PULLEY_TEST_PORT ??= String(20_000 + (process.pid % 20_000) * 2);
+process.env.LOOSE_PULLEY_TEST_PORT ??= String(20_000 + (process.pid % 5000) * 2);
 const port = Number(process.env.LOOSE_PULLEY_TEST_PORT);
 export const BENCH_URL = `http://127.0.0.1:${port}`;
 export const DEMO_URL = `http://127.0.0.1:${port + 1}`;

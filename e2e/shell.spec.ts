@@ -29,8 +29,19 @@ const test = base.extend<{ readonly house: House }>({
     const house: House = {
       url,
       async start() {
-        server = spawn(process.execPath, [join(folder, 'server/dist/main.js'), '--port', String(port)]);
-        await expect(async () => expect((await fetch(`${url}/health`)).ok).toBe(true)).toPass({ intervals: [50] });
+        let said = '';
+        const child = spawn(process.execPath, [join(folder, 'server/dist/main.js'), '--port', String(port)]);
+        child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+        server = child;
+        const answers = async (): Promise<boolean> => {
+          // One that has ended will never answer: say what it said.
+          if (child.exitCode !== null) throw new Error(`The server of this test ended: ${said}`);
+          return fetch(`${url}/health`).then(
+            ({ ok }) => ok,
+            () => false,
+          );
+        };
+        while (!(await answers())) await new Promise((then) => setTimeout(then, 50));
       },
       async stop() {
         if (server?.exitCode !== null || server.signalCode !== null) return;

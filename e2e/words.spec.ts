@@ -27,7 +27,7 @@ const OLD_WORDS: readonly RegExp[] = [
   /\b[Ss]chools?\b/,
   /Not only a new belt/,
   /What it is judged by/,
-  /\bof 1\b(?! [a-z])/,
+  /\bof 1\b(?!\.\d| [a-z])/,
   /Stretch that is the most/,
   /Works in \d/,
   /lets? go at/,

@@ -1,3 +1,4 @@
+import { shapeOf } from '@loose-pulley/core/base/shapes';
 import type { Reading } from '@loose-pulley/core/belts/measuring';
 import type { TriedBelt } from '@loose-pulley/core/belts/probability';
 import {
@@ -162,7 +163,9 @@ class Repair {
     this.do('clean', 'pulleys');
     this.do('wait');
     if (this.readings.length === 0)
-      for (const method of READ.filter((one) => one !== 'widthJaws' || this.on.machine.drive.section.shape === 'flat'))
+      for (const method of READ.filter(
+        (one) => one !== 'widthJaws' || shapeOf(this.on.machine.drive.section.shape).hasWidth,
+      ))
         this.readings = [...this.readings, ...(this.do('measure', method).readings ?? [])];
     for (let i = 0; i < BELTS_MAX; i++) {
       const chosen = choose(this.tries);
