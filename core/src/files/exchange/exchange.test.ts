@@ -203,7 +203,12 @@ describe('whatever the app can write, its own import reads back', () => {
         const there: EventBody = { type: 'placePut', place: place('pl1', 9, 'rod', 'rods') };
         // A second drive, so that the first can go.
         const two: EventBody = { type: 'driveAdded', driveId: 'drive-b', name: 'B' };
-        const written = stamp([opening, two, there, gear, ...aimed]).reduce<TicketRecord | undefined>(
+        // A hidden machine, so that a hand can be laid on it.
+        const dealt: EventBody = {
+          type: 'machineDealt',
+          dealt: { loader: 'tray', number: 1, prepared: null, version: 1, help: 'on' },
+        };
+        const written = stamp([opening, two, there, gear, dealt, ...aimed]).reduce<TicketRecord | undefined>(
           (record, event) => {
             const next = record ? appendAny(record, event) : openRecord(event);
             if (next.ok && record) seen.add(event.type);

@@ -10,6 +10,7 @@ import { sizeReducers } from './size/reduce';
 import { rebuildReducers } from './rebuild/reduce';
 import { proveReducers } from './prove/reduce';
 import { handBackReducers } from './handBack/reduce';
+import { practiceReducers } from './practice/reduce';
 import type { ShapeValue } from '../../base/schema';
 import type { StationId } from './module';
 import { cleanEvents, cleanState } from './clean/schema';
@@ -19,6 +20,7 @@ import { drivesState } from './drives/schema';
 import { findEvents, findState } from './find/schema';
 import { handBackEvents, handBackState } from './handBack/schema';
 import { measureEvents } from './measure/schema';
+import { practiceEvents, practiceState } from './practice/schema';
 import { proveEvents, proveState } from './prove/schema';
 import { rebuildEvents } from './rebuild/schema';
 import { sizeEvents } from './size/schema';
@@ -36,6 +38,7 @@ export const stationsState = {
   ...drivesState,
   ...proveState,
   ...handBackState,
+  ...practiceState,
 };
 /** What all stations together keep of a ticket. */
 export interface StationsState extends ShapeValue<typeof stationsState> {}
@@ -52,6 +55,7 @@ export const stationEvents = {
   ...rebuildEvents,
   ...proveEvents,
   ...handBackEvents,
+  ...practiceEvents,
 };
 /** The station at which an event happens, by its type; a few say it themselves. Events of the desk have none. */
 const STATION_OF = new Map<string, StationId>(
@@ -87,4 +91,5 @@ export const stationReducers = {
   ...rebuildReducers,
   ...proveReducers,
   ...handBackReducers,
+  ...practiceReducers,
 };

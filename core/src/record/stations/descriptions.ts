@@ -10,6 +10,7 @@ import { sizeDescriptions } from './size/describe';
 import { rebuildDescriptions } from './rebuild/describe';
 import { proveDescriptions } from './prove/describe';
 import { handBackDescriptions } from './handBack/describe';
+import { practiceDescriptions } from './practice/describe';
 
 /** Each event in a few words, and its place. */
 export const stationDescriptions = {
@@ -24,4 +25,5 @@ export const stationDescriptions = {
   ...rebuildDescriptions,
   ...proveDescriptions,
   ...handBackDescriptions,
+  ...practiceDescriptions,
 };

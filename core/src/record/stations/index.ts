@@ -35,3 +35,4 @@ export * from './prove/schema';
 export { CHECK_STATE_NAMES } from './prove/words';
 export * from './handBack/schema';
 export { OFFER_NAMES } from './handBack/words';
+export * from './practice/schema';

@@ -10,7 +10,7 @@ const BREAK_MIN = 30;
 /**
  * Minutes of hands at each station, in working order: the time up to each thing said is that station's, breaks left out.
  *
- * @example workOf(events) // [22, 8, 11, 12, 8, 6, 15, 10, 9]
+ * @example workOf(events) // [22, 11, 11, 12, 8, 6, 16, 10, 9]
  */
 export function workOf(events: readonly TicketEvent[]): readonly number[] {
   const minutes = STATIONS.map(() => 0);
