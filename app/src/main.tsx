@@ -4,7 +4,7 @@ import { Provider } from 'react-redux';
 import { BrowserRouter } from 'react-router';
 import './app.css';
 import { App } from './shell/App';
-import { isDemo, nonce } from './state/boot';
+import { basePath, isDemo, nonce, pathHere } from './state/boot';
 import { fetchAhead, fetchIdly } from './shell/pages';
 import { Broken } from './shell/Broken';
 import { keepApp } from './shell/newVersion';
@@ -35,7 +35,7 @@ const BENCH_WAIT_MS = 150;
 
 async function start(): Promise<void> {
   const { store, services } = makeStore();
-  const path = window.location.pathname;
+  const path = pathHere();
   const id = /^\/t\/([^/]+)/.exec(path)?.[1];
   // Planted once for all that ask: two at a time would stand in each other's way.
   const planting = isDemo ? plantDemo().catch(() => false) : Promise.resolve(false);
@@ -56,7 +56,12 @@ async function start(): Promise<void> {
     await store.dispatch(loadBook());
   };
   const book = ofBook(path) || CHOOSES.test(path) ? bookOf() : null;
-  await Promise.all([fetchAhead(path), loadSettings(store.dispatch), path === '/' ? bench() : ticket(), book]);
+  await Promise.all([
+    fetchAhead(window.location.pathname),
+    loadSettings(store.dispatch),
+    path === '/' ? bench() : ticket(),
+    book,
+  ]);
   store.dispatch(listenToTabs());
   askBeforeLeaving(() => store.getState(), services.keeper);
   // A part that is fetched by a key or a press and cannot be had.
@@ -70,7 +75,7 @@ async function start(): Promise<void> {
   root.render(
     <Broken>
       <Provider store={store}>
-        <BrowserRouter>
+        <BrowserRouter basename={basePath}>
           <App />
         </BrowserRouter>
       </Provider>

@@ -4,6 +4,7 @@ import { useKeys } from '../parts/keys/useKeys';
 import { pageOf } from './pages';
 import { placeAt, PLACES, type Place } from './places';
 import { titleOf } from '../parts/ui/title';
+import { basePath, isPractice } from '../state/boot';
 import { useAppSelector } from '../state/store/hooks';
 import { useDark } from '../parts/ui/useDark';
 import { Words } from '../parts/ui/Words';
@@ -21,7 +22,7 @@ const KeysSheet = lazy(() => import('./palette/KeysSheet'));
 
 /** The title of a page of the bench; a ticket's says which ticket it is, and is its own. */
 function useBenchTitle(pathname: string): void {
-  const place = placeAt(pathname);
+  const place = placeAt(`${basePath}${pathname}`);
   const name = PLACES.find((one) => one.of === 'bench' && one.source === place?.source)?.name;
   useEffect(() => {
     if (name) document.title = titleOf(name);
@@ -72,9 +73,10 @@ function Frame() {
   );
 }
 
+const FIRST_OF_PRACTICE = 'pages/practice/PracticePage';
 const routesOf = (of: Place['of']) =>
-  PLACES.filter((one) => one.of === of).map(({ path, source }) => {
-    const Shown = pageOf(source);
+  PLACES.filter((one) => one.of === of && !one.apart).map(({ path, source }) => {
+    const Shown = pageOf(path === '' && isPractice ? FIRST_OF_PRACTICE : source);
     return path === '' ? (
       <Route key="index" index element={<Shown />} />
     ) : (

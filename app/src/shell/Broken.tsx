@@ -1,4 +1,5 @@
 import { Component, type ReactNode } from 'react';
+import { basePath } from '../state/boot';
 
 /** The last resort: a page that failed says so, and that nothing kept is lost. */
 export class Broken extends Component<{ readonly children: ReactNode }, { readonly message: string | null }> {
@@ -19,7 +20,7 @@ export class Broken extends Component<{ readonly children: ReactNode }, { readon
         <p className="text-soft">{this.state.message}</p>
         <p className="mt-4 flex gap-4 underline">
           <a href={window.location.href}>Load again</a>
-          <a href="/log">Log</a>
+          <a href={`${basePath}/log`}>Log</a>
         </p>
       </div>
     );

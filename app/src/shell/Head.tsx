@@ -7,7 +7,7 @@ import { Button } from '../parts/ui/Button';
 import { cx } from '../parts/ui/cx';
 import { KeyCap } from '../parts/ui/KeyCap';
 import { PLACES } from './places';
-import { isDemo } from '../state/boot';
+import { isDemo, isPractice } from '../state/boot';
 
 // Nobody changes the unit before the page stands.
 const UnitChoice = lazy(() => import('./UnitChoice'));
@@ -45,7 +45,7 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
       </NavLink>
       <nav aria-label="Main" className="flex">
         <NavLink to="/" end className={tab}>
-          Bench
+          {isPractice ? 'Practice' : 'Bench'}
         </NavLink>
         {ticket.status === 'open' && (
           <NavLink
@@ -56,8 +56,16 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
           </NavLink>
         )}
         {PLACES.map(
-          ({ path, name, head }) =>
-            head && (
+          ({ path, name, head, apart }) =>
+            head &&
+            (apart ? (
+              // Another bench: nothing that is open here goes along. A phone finds it below the Bench.
+              !isPractice && (
+                <a key={path} href={`/${path}`} className={cx(tab({ isActive: false }), 'max-sm:hidden')}>
+                  {name}
+                </a>
+              )
+            ) : (
               <NavLink
                 key={path}
                 to={`/${path}`}
@@ -67,10 +75,15 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
               >
                 {name}
               </NavLink>
-            ),
+            )),
         )}
       </nav>
       <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
+        {isPractice && (
+          <a href="/" className="inline-flex min-h-11 items-center underline max-sm:text-sm">
+            Back to the bench
+          </a>
+        )}
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}
         <span className="flex min-w-[88px] justify-end max-sm:hidden">
           <Suspense fallback={null}>

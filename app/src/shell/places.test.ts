@@ -9,6 +9,9 @@ test('an address finds its page, and no other', () => {
   expect(placeAt('/orders/o1/print')?.source).toBe('pages/print/OrderPage');
   expect(placeAt('/t/a/handBack')?.source).toBe('stations/handBack/HandBackPage');
   expect(placeAt('/t/a/slip')?.source).toBe('pages/print/SlipPage');
+  expect(placeAt('/practice')?.source).toBe('pages/practice/PracticePage');
+  expect(placeAt('/practice/t/a/measure')?.source).toBe('stations/measure/MeasurePage');
+  expect(placeAt('/practice/log')?.source).toBe('pages/log/LogPage');
   for (const nowhere of ['/nowhere', '/log/more', '/orders/o1', '/t/a/nowhere', '/t/a'])
     expect(placeAt(nowhere), nowhere).toBeUndefined();
 });

@@ -19,7 +19,12 @@ export interface Place {
   readonly book?: true;
   /** Fetched once the first page stands. */
   readonly soon?: true;
+  /** A bench of its own, below its own address: gone to as to another page, never by a route of this one. */
+  readonly apart?: true;
 }
+
+/** Where practice is: a bench of its own with the same pages, but for its first. */
+export const PRACTICE = 'practice';
 
 /** Every page that is no station. A new one is a line here and its file. */
 export const PLACES: readonly Place[] = [
@@ -73,6 +78,15 @@ export const PLACES: readonly Place[] = [
     name: 'Log',
     note: 'every ticket, files in and out',
     head: [],
+  },
+  {
+    path: PRACTICE,
+    of: 'bench',
+    source: 'pages/practice/PracticePage',
+    name: 'Practice',
+    note: 'machines whose fault is hidden, to learn on',
+    head: [],
+    apart: true,
   },
   {
     path: 'guide',
@@ -169,7 +183,9 @@ export const ticketPlace = (path: string): Place | undefined =>
  * @example placeAt('/t/a/handBack')?.source // 'stations/handBack/HandBackPage'
  */
 export function placeAt(pathname: string): Pick<Place, 'source' | 'book'> | undefined {
-  const parts = pathname.split('/').filter(Boolean);
+  const all = pathname.split('/').filter(Boolean);
+  // Practice has every page of a bench below its own address.
+  const parts = all[0] === PRACTICE && all.length > 1 ? all.slice(1) : all;
   if (parts[0] === 't') return STATION_PLACES[parts[2] as StationId] ?? ticketPlace(parts[2] ?? '');
   return PLACES.find(({ of, path }) => {
     const wanted = path.split('/').filter(Boolean);

@@ -6,6 +6,7 @@ import type { BeltVerdict } from '@loose-pulley/core/belts/probability';
 import {
   causeName,
   deeper,
+  inWords,
   outcomeChances,
   type BenchTest,
   type Cause,
@@ -198,7 +199,7 @@ function doneWith(knowledge: Knowledge, on: OnBench, hand: Hand, { test, cause, 
       if (!test) return { on, words: '' };
       const outcome = answer(on, test);
       const opened = deeper(on.opened, test.depth);
-      const label = test.outcomes.find(({ id }) => id === outcome)?.label ?? outcome;
+      const label = inWords(test.outcomes.find(({ id }) => id === outcome)?.label ?? outcome, on.machine.loader);
       return { on: { ...on, opened }, words: `${label}.`, outcome };
     }
     case 'open': {

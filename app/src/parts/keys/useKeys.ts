@@ -1,5 +1,6 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
+import { pathHere } from '../../state/boot';
 import { redo, undo } from '../../state/persistence/recording';
 import { ofBook, redoBook, undoBook } from '../../state/persistence/book';
 import type { KeyAction } from '../../state/store/settings';
@@ -121,7 +122,7 @@ export function useKeys(open: { jump(): void; help(): void }): void {
         if (typed && event.target === field) return;
         event.preventDefault();
         // On the pages of the bench book it is the book's last step that is meant.
-        if (ofBook(window.location.pathname)) void dispatch(event.shiftKey ? redoBook() : undoBook());
+        if (ofBook(pathHere())) void dispatch(event.shiftKey ? redoBook() : undoBook());
         else void dispatch(event.shiftKey ? redo() : undo());
         return;
       }

@@ -1,3 +1,4 @@
+import { isPractice } from '../../state/boot';
 import { isAllUnfolded, unfoldAll } from '../../state/persistence/unfolded';
 import { useDark } from '../../parts/ui/useDark';
 import { useState } from 'react';
@@ -33,8 +34,10 @@ export default function Palette({ onClose, onHelp }: { readonly onClose: () => v
 
   const go = (to: string) => () => void navigate(to);
   const listed = (of: Place['of'], below: string): Entry[] =>
-    PLACES.flatMap(({ path, name, note, of: one }) =>
-      one === of && note ? [{ id: path || 'bench', name, note, run: go(`${below}${path}`) }] : [],
+    PLACES.flatMap(({ path, name, note, of: one, apart }) =>
+      one === of && note && !(apart && isPractice)
+        ? [{ id: path || 'bench', name, note, run: apart ? () => location.assign(`/${path}`) : go(`${below}${path}`) }]
+        : [],
     );
   const here: Entry[] =
     open.status === 'open'

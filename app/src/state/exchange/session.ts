@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { isDemo } from '../boot';
+import { bench } from '../boot';
 import { watchLife, WorkerEnded } from '../../workers/life';
 import type { ExchangeApi } from './exchange.worker';
 import type { ExchangeWork } from './work';
@@ -20,7 +20,7 @@ export function beginExchange(): ExchangeSession {
     giveUp = reject;
   });
   const life = watchLife(worker, (why) => giveUp(why));
-  const work = life.begun.then(() => api.begin(isDemo) as unknown as Promise<Remote<ExchangeWork>>);
+  const work = life.begun.then(() => api.begin(bench) as unknown as Promise<Remote<ExchangeWork>>);
   // Whoever asks hears of it.
   ended.catch(() => undefined);
   return {

@@ -13,7 +13,8 @@ import {
   type PackedTickets,
 } from '@loose-pulley/core/files/exchange';
 import type { BookRecord } from '@loose-pulley/core/shop/book';
-import { ok, refuse, type Result } from '@loose-pulley/core/base/units';
+import { counted, ok, refuse, type Result } from '@loose-pulley/core/base/units';
+import { isPractice } from '../boot';
 import { loadAllTickets, saveAll } from '../persistence/archive';
 import { Stale } from '../persistence/commit';
 import { asCopy } from '../persistence/copy';
@@ -73,6 +74,16 @@ export interface Joined {
   readonly setAside: number;
 }
 
+/** Tickets that are at home on another bench: what was only practised must never count as done. */
+const OTHERS: readonly [string, string] = isPractice
+  ? [
+      'ticket of a real machine, which belongs in the Log of the bench',
+      'tickets of real machines, which belong in the Log of the bench',
+    ]
+  : [
+      'practice ticket, of a machine that is made up: it may be imported in Practice',
+      'practice tickets, of machines that are made up: they may be imported in Practice',
+    ];
 const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
 
 /** One import or export. What was read stays here between its steps. */
@@ -106,7 +117,10 @@ export function beginWork() {
           byId.set(ticket.value.ticket.id, ticket.value);
         }
       }
-      records = [...byId.values()];
+      records = [...byId.values()].filter(({ ticket }) => Boolean(ticket.practice) === isPractice);
+      const others = byId.size - records.length;
+      if (others > 0 && records.length === 0) return refuse(`${counted(others, ...OTHERS)}. Nothing was changed.`);
+      if (others > 0) damaged.push(counted(others, ...OTHERS));
       pictures = found;
       return ok({ whole: records.length, damaged, bench });
     },

@@ -4,7 +4,7 @@ import { appendAll, emptyBook, type BookBody, type BookEvent, type BookRecord } 
 import { newItem } from '@loose-pulley/core/shop/drawer';
 
 /* The bench book over an IndexedDB in memory: two tabs are two keepers over one store. */
-vi.mock('../boot', () => ({ isDemo: false }));
+vi.mock('../boot', () => ({ bench: 'bench', homeBench: 'bench', isDemo: false, isPractice: false }));
 vi.stubGlobal('navigator', {});
 const { settingsTable } = await import('./storage');
 const { BookKeeper } = await import('./bookKeeper');

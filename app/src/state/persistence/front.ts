@@ -1,10 +1,10 @@
-import { isDemo } from '../boot';
+import { bench } from '../boot';
 
 /*
  * The first screen of the Bench as it was seen last, shown by `public/front.js` until the app has looked for itself. It
  * is dropped with the first change of any ticket or setting, so that it never says what is no longer true.
  */
-const KEY = `loose-pulley front ${isDemo ? 'demo' : 'bench'}`;
+const KEY = `loose-pulley front ${bench}`;
 /** Rows of a list that a first screen can show. */
 const ROWS = 12;
 const MAX_LETTERS = 200_000;

@@ -1,12 +1,12 @@
 import type { ProbabilityAnswer, ProbabilityQuestion } from '@loose-pulley/core/belts/probability';
-import { isDemo } from '../boot';
+import { bench } from '../boot';
 
 /*
  * Answers to the last sample, kept by their question: a drive that is looked at again, on paper say, or after the page
  * was loaded anew, is not worked out again. They can be had again at any time, so a store that is full or not lent loses
  * nothing. Another build may answer otherwise, and keeps its own.
  */
-const PREFIX = `loose-pulley answer ${isDemo ? 'demo' : 'bench'} `;
+const PREFIX = `loose-pulley answer ${bench} `;
 const ORDER = `${PREFIX}order`;
 const MOST = 24;
 

@@ -1,5 +1,5 @@
 import { SUMMARY_VERSION, type TicketSummary } from '@loose-pulley/core/record/ticket';
-import { isDemo } from '../boot';
+import { bench } from '../boot';
 import type { StoredSummary } from './commit';
 import { summaryTable } from './storage';
 
@@ -7,7 +7,7 @@ import { summaryTable } from './storage';
  * Which tickets stand first in the Log: kept apart, since a full bench is read in some half second, and its first screen
  * in a twentieth of that. They are only shown sooner; what is true is what is read then.
  */
-const KEY = `loose-pulley newest ${isDemo ? 'demo' : 'bench'}`;
+const KEY = `loose-pulley newest ${bench}`;
 const FIRST = 24;
 /** A bench of fewer is read whole as fast. */
 const WORTH_IT = 500;

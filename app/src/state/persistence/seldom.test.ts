@@ -6,7 +6,7 @@ import { recordStranded, unsavedChanged } from '../store/openTicket';
 
 /* One tab over an IndexedDB in memory; without locks, as over plain http, the revision alone guards. */
 vi.stubGlobal('navigator', {});
-vi.mock('../boot', () => ({ isDemo: false }));
+vi.mock('../boot', () => ({ bench: 'bench', homeBench: 'bench', isDemo: false, isPractice: false }));
 const { journalTable, summaryTable, ticketTable } = await import('./storage');
 const { loadBench } = await import('./bench');
 const { openTicket } = await import('./opening');

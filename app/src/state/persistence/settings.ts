@@ -1,12 +1,20 @@
 import { settingsLoaded, type Settings } from '../store/settings';
 import type { AppDispatch } from '../store/types';
-import { settingsTable } from './storage';
+import { isPractice } from '../boot';
+import { homeSettings, settingsTable } from './storage';
 
 const KEY = 'bench';
 
-/** Reads the bench's settings; without a store the defaults do. */
+/** Reads the bench's settings; without a store the defaults do. Practice begins with those of the bench beside it. */
 export async function loadSettings(dispatch: AppDispatch): Promise<void> {
-  const kept = await settingsTable.getItem<unknown>(KEY).catch(() => null);
+  const own = await settingsTable.getItem<unknown>(KEY).catch(() => null);
+  const kept =
+    own ??
+    (isPractice
+      ? await homeSettings()
+          .getItem<unknown>(KEY)
+          .catch(() => null)
+      : null);
   if (kept) dispatch(settingsLoaded(kept));
 }
 

@@ -1,11 +1,17 @@
 import localforage from 'localforage';
-import { isDemo } from '../boot';
+import { bench, homeBench, type Bench } from '../boot';
 
 /**
- * The one seam to the browser's store. A database for the bench and another for the demo; a table each for tickets,
- * their summaries (a cache) and settings; pictures in a database of their own.
+ * The one seam to the browser's store. A database for the bench, another for the demo and another for practice, so that
+ * none mixes with the other; a table each for tickets, their summaries (a cache) and settings; pictures in a database of
+ * their own.
  */
-const name = isDemo ? 'loose-pulley-demo' : 'loose-pulley';
+const NAMES: Readonly<Record<Bench, string>> = {
+  bench: 'loose-pulley',
+  demo: 'loose-pulley-demo',
+  practice: 'loose-pulley-practice',
+};
+const name = NAMES[bench];
 const table = (storeName: string, database = name) =>
   localforage.createInstance({ name: database, storeName, driver: localforage.INDEXEDDB });
 
@@ -13,6 +19,8 @@ export type Table = ReturnType<typeof table>;
 export const ticketTable: Table = table('tickets');
 export const summaryTable: Table = table('summaries');
 export const settingsTable: Table = table('settings');
+/** The settings of the bench that practice stands beside. */
+export const homeSettings = (): Table => table('settings', NAMES[homeBench]);
 /** What is being taken in, whole, so that a tab that dies in between leaves nothing half done. */
 export const journalTable: Table = table('journal');
 export const pictureTable: Table = table('pictures', `${name}-pictures`);

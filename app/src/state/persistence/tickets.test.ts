@@ -5,7 +5,7 @@ import { summarise, TICKET_VERSION, type TicketRecord } from '@loose-pulley/core
 import { opening, recordOf } from '../../../../core/fixtures/sample';
 
 /* localForage over an IndexedDB in memory: what is proved here is what the browser's own transactions do. */
-vi.mock('../boot', () => ({ isDemo: false }));
+vi.mock('../boot', () => ({ bench: 'bench', homeBench: 'bench', isDemo: false, isPractice: false }));
 const { journalTable, summaryTable, ticketTable } = await import('./storage');
 const { Stale } = await import('./commit');
 const { deleteForGood, deleteTicket, loadDeleted, putBack } = await import('./deleted');

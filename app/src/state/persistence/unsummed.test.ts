@@ -4,7 +4,7 @@ import { opening, recordOf } from '../../../../core/fixtures/sample';
 
 /* What sums tickets up is fetched apart: here it cannot be, and then it can. */
 const served = vi.hoisted(() => ({ answers: false }));
-vi.mock('../boot', () => ({ isDemo: false }));
+vi.mock('../boot', () => ({ bench: 'bench', homeBench: 'bench', isDemo: false, isPractice: false }));
 vi.mock('./summarise', async () => {
   const { summarise } = await import('@loose-pulley/core/record/ticket');
   // As the fetch that fails: nothing comes of it.
