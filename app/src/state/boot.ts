@@ -24,7 +24,7 @@ export const isPractice: boolean = bench === 'practice';
 /** What stands before every address of this bench. */
 export const basePath: string = isPractice ? '/practice' : '';
 /** Where this page is, on its own bench. */
-export const pathHere = (): string => window.location.pathname.slice(basePath.length) || '/';
+export const pathHere = (): string => (told.location?.pathname ?? '').slice(basePath.length) || '/';
 
 /** The page's nonce, for the one part that injects a style. Empty in development. */
 export const nonce: string = content('nonce').startsWith('__') ? '' : content('nonce');

@@ -2,6 +2,7 @@ import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
 import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { CATALOGUE } from '@loose-pulley/core/belts/catalogue';
 import { findMethod, isForce, type Reading } from '@loose-pulley/core/belts/measuring';
+import type { Dirt } from '@loose-pulley/core/work/compatibility';
 import type { BeltVerdict } from '@loose-pulley/core/belts/probability';
 import {
   causeName,
@@ -35,6 +36,10 @@ export interface Laid {
   readonly cycles?: readonly boolean[] | undefined;
   readonly seconds?: number | null | undefined;
   readonly sound?: string | undefined;
+  /** What was found on a swab. */
+  readonly dirt?: Dirt | null | undefined;
+  /** Whether what was to be put right was there; undefined where only another belt puts it right. */
+  readonly cured?: boolean | undefined;
 }
 
 /** Causes that only another belt puts right, and those that ask for a part. */
@@ -209,7 +214,7 @@ function doneWith(knowledge: Knowledge, on: OnBench, hand: Hand, { test, cause, 
     case 'close':
       return { on: { ...on, lid: 'on' }, words: 'The lid is on.' };
     case 'swab':
-      return { on, words: swabbed(on, hand.what as Cleaned) };
+      return { on, ...swabbed(on, hand.what as Cleaned) };
     case 'clean': {
       const place = hand.what as Cleaned;
       const left = on.left.filter((one) => !CLEANS[place].includes(one));
@@ -270,10 +275,11 @@ function cured(on: OnBench, cause: Cause | undefined): Done {
     return {
       on: { ...on, parts, partsInVain, inVain: [...on.inVain, cause.id] },
       words: `${name}: there was nothing to put right.${part ? ' A part was bought for it.' : ''}`,
+      cured: false,
     };
   }
   const left = on.left.filter((one) => one !== cause.id);
-  return { on: { ...on, left, parts }, words: `${name}: put right.` };
+  return { on: { ...on, left, parts }, words: `${name}: put right.`, cured: true };
 }
 
 /** A belt goes on: what it came with, and what was wrong with that, is gone; whether this one is right shows. */

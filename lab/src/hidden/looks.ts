@@ -1,3 +1,4 @@
+import type { Dirt } from '@loose-pulley/core/work/compatibility';
 import type { Depth } from '@loose-pulley/core/work/diagnosis';
 import type { Cleaned } from './hands';
 import type { OnBench } from './onBench';
@@ -32,22 +33,27 @@ export function uncovered({ left, machine, belt }: OnBench, to: Depth): string {
   return sentence([...earlier, ...seen], to === 'deep' ? 'the train lies open' : 'belt and pulleys lie open, in place');
 }
 
-const ON_SWAB: Readonly<Record<Cleaned, readonly (readonly [cause: string, words: string])[]>> = {
+type Found = readonly [cause: string, words: string, dirt: Dirt];
+const ON_SWAB: Readonly<Record<Cleaned, readonly Found[]>> = {
   pulleys: [
-    ['beltOily', 'brown and oily'],
-    ['beltDissolved', 'black, and it strings'],
-    ['beltGlazed', 'grey, with a shine left on the pulley'],
+    ['beltOily', 'brown and oily', 'oily'],
+    ['beltDissolved', 'black, and it strings', 'sludge'],
+    ['beltGlazed', 'grey, with a shine left on the pulley', 'glazed'],
   ],
-  guides: [['guidesDry', 'dry and brown: old grease']],
-  switch: [['switchDirty', 'grey, with a green trace']],
-  rollers: [['rollersDirty', 'grey, and the rollers squeak']],
-  lens: [['lensDirty', 'a grey film']],
+  guides: [['guidesDry', 'dry and brown: old grease', 'hardenedGrease']],
+  switch: [['switchDirty', 'grey, with a green trace', 'corroded']],
+  rollers: [['rollersDirty', 'grey, and the rollers squeak', 'fluff']],
+  lens: [['lensDirty', 'a grey film', 'residue']],
 };
 
-/** How a swab comes away from a place. */
-export function swabbed({ left, clean, machine }: OnBench, place: Cleaned): string {
-  if (clean.includes(place)) return 'The swab comes away clean.';
+/** How a swab comes away from a place, and what was found by it; null where that is no more than dust. */
+export function swabbed(
+  { left, clean, machine }: OnBench,
+  place: Cleaned,
+): { readonly words: string; readonly dirt: Dirt | null } {
+  if (clean.includes(place)) return { words: 'The swab comes away clean.', dirt: null };
   // What was on the belt stays on the pulleys until they are wiped.
   const dirt = ON_SWAB[place].find(([cause]) => left.includes(cause) || machine.causes.includes(cause));
-  return dirt ? `The swab comes away ${dirt[1]}.` : 'The swab comes away with a little grey dust.';
+  if (!dirt) return { words: 'The swab comes away with a little grey dust.', dirt: null };
+  return { words: `The swab comes away ${dirt[1]}.`, dirt: dirt[2] };
 }

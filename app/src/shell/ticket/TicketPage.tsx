@@ -20,6 +20,9 @@ import { STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { isStation } from './stationPages';
 
 const Asked = lazy(() => import('./Asked'));
+// Only where a machine is hidden.
+const HandsPanel = lazy(() => import('../../parts/practice/HandsPanel'));
+const Covered = lazy(() => import('../../parts/practice/Covered'));
 
 /** A clock that was set back: what is timed and dated from here on is off. Looked at when the ticket is opened. */
 function ClockBehind({ at }: { readonly at: string }) {
@@ -95,6 +98,15 @@ export function TicketPage() {
         <DriveTabs ticket={ticket} canWrite={view.canWrite} />
       </header>
       <Suspense fallback={null}>
+        {ticket.practice && (
+          <HandsPanel
+            key={id}
+            ticket={ticket}
+            practice={ticket.practice}
+            station={isStation(place) ? place : undefined}
+            canWrite={canWrite}
+          />
+        )}
         <Asked />
       </Suspense>
       <ClockBehind key={id} at={open.record.events.at(-1)?.at ?? ''} />
@@ -134,7 +146,15 @@ export function TicketPage() {
         <StationRail ticket={ticket} />
         <div className="min-w-0 grow">
           <PageBroken at={place}>
-            <Outlet />
+            {ticket.practice ? (
+              <Suspense fallback={<p className="p-5">One moment.</p>}>
+                <Covered practice={ticket.practice} place={place} canWrite={canWrite}>
+                  <Outlet />
+                </Covered>
+              </Suspense>
+            ) : (
+              <Outlet />
+            )}
           </PageBroken>
         </div>
       </div>

@@ -12,6 +12,12 @@ import { recordEvents } from './recording';
 export const fitBelt =
   (ticket: Ticket, driveId: string, bodies: readonly EventBody[]): Thunk<boolean> =>
   (dispatch) => {
+    // On a hidden machine it is a hand that puts it on, and that says how it does.
+    if (ticket.practice) {
+      const fitted = bodies.find((body) => body.type === 'tryLogged')?.try;
+      void import('../practice/fitHand').then(({ fitHand }) => fitted && dispatch(fitHand(fitted)));
+      return true;
+    }
     const putOn = (): boolean => {
       const heard = dispatch(recordEvents(bodies));
       // What waited to be answered for is answered: a belt that was held back and then put on is one try.

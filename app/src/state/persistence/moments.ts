@@ -10,6 +10,14 @@ export type Moment = 'power' | 'poweredOpen' | 'unplugged' | 'lid' | 'lidOff';
 
 const LIMIT: Readonly<Partial<Record<Moment, ChangeLimit>>> = { power: 'power', poweredOpen: 'power', lid: 'lid' };
 
+const HANDS = {
+  power: { do: 'power', what: 'on' },
+  poweredOpen: { do: 'power', what: 'on' },
+  unplugged: { do: 'power', what: 'off' },
+  lid: { do: 'close', what: '' },
+  lidOff: { do: 'open', what: 'lidOff' },
+} as const;
+
 /**
  * Says that power or lid changed. One that an open temporary change forbids is asked about first.
  *
@@ -20,6 +28,11 @@ export const sayMoment =
   (dispatch: AppDispatch, getState: () => RootState): void => {
     const { ticket } = getState().openTicket;
     if (ticket.status !== 'open') return;
+    // On a hidden machine it is a hand that moves plug and lid.
+    if (ticket.record.ticket.practice) {
+      void import('../practice/layHand').then(({ layHand }) => dispatch(layHand(HANDS[moment])));
+      return;
+    }
     const limit = LIMIT[moment];
     const { timers } = ticket.record.ticket;
     const { temporaryChanges } = ticket.record.ticket.strip;

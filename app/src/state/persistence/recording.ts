@@ -1,9 +1,11 @@
 import { nanoid } from 'nanoid';
-import { STATION_NAMES } from '@loose-pulley/core/record/stations';
+import { SAID_BY_HANDS, STATION_NAMES } from '@loose-pulley/core/record/stations';
 import { append, type EventBody } from '@loose-pulley/core/record/ticket';
 import { handedOver, recordChanged, saidAloud, undoAsked } from '../store/openTicket';
 import type { RootState, Thunk } from '../store/types';
 import { stampNow } from './stampNow';
+
+const BY_HANDS = 'In practice the machine itself says this: lay a hand on it, at the top of the page.';
 
 const mayWrite = (ticket: RootState['openTicket']['ticket']): string | null => {
   if (ticket.status !== 'open') return '';
@@ -39,6 +41,12 @@ const record =
     }
     const together = bodies.length > 1 ? nanoid(10) : undefined;
     let { record } = ticket;
+    // Nobody types what a hidden machine would have shown.
+    const byHand = record.ticket.practice !== undefined && !bodies.some(({ type }) => type === 'handLaid');
+    if (byHand && bodies.some(({ type }) => SAID_BY_HANDS.has(type))) {
+      dispatch(saidAloud({ text: BY_HANDS, to: null }));
+      return false;
+    }
     for (const body of bodies) {
       const next = append(record, stampNow(body, gesture, together));
       if (!next.ok) {

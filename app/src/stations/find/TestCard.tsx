@@ -32,7 +32,7 @@ function costWords(test: BenchTest, suggestion: Suggestion | undefined): string 
 
 /** One test, large: how it is done, what it may hurt, and its answers, each at one key. */
 export function TestCard({ advice, test }: { readonly advice: Advice; readonly test: BenchTest }) {
-  const { canWrite } = useTicket();
+  const { ticket, canWrite } = useTicket();
   const { drive } = useDrive();
   const dispatch = useAppDispatch();
   const keys = useAppSelector(({ settings }) => (settings.singleKeys ? settings.keys : null));
@@ -78,32 +78,49 @@ export function TestCard({ advice, test }: { readonly advice: Advice; readonly t
       <p className="text-sm text-soft">{costWords(test, suggestion)}</p>
       <p className="max-w-prose text-lg leading-snug">{inWords(test.how, machine.loader)}</p>
       {test.caution && <Caution>{inWords(test.caution, machine.loader)}</Caution>}
-      <div role="group" aria-label="What it shows" className="grid gap-2 sm:grid-cols-2">
-        {test.outcomes.map((outcome, index) => {
-          const lead = leads.find(({ outcomeId }) => outcomeId === outcome.id);
-          return (
-            <Button
-              key={outcome.id}
-              look="plain"
-              className="min-h-14"
-              disabled={!canWrite}
-              keyCap={key(ANSWER_KEYS[index] ?? 'answer1')}
-              onClick={() => answer(outcome.id)}
-            >
-              <span className="block text-lg">{inWords(outcome.label, machine.loader)}</span>
-              {lead && <span className="block text-sm font-normal text-soft">points to {name(lead.causeId)}</span>}
+      {ticket.practice ? (
+        <Button
+          look="strong"
+          className="min-h-14 justify-self-start text-lg"
+          disabled={!canWrite}
+          onClick={() =>
+            void import('../../state/practice/layHand').then(({ layHand }) =>
+              dispatch(layHand({ do: 'test', what: test.id })),
+            )
+          }
+        >
+          Do it: the machine answers
+        </Button>
+      ) : (
+        <>
+          <div role="group" aria-label="What it shows" className="grid gap-2 sm:grid-cols-2">
+            {test.outcomes.map((outcome, index) => {
+              const lead = leads.find(({ outcomeId }) => outcomeId === outcome.id);
+              return (
+                <Button
+                  key={outcome.id}
+                  look="plain"
+                  className="min-h-14"
+                  disabled={!canWrite}
+                  keyCap={key(ANSWER_KEYS[index] ?? 'answer1')}
+                  onClick={() => answer(outcome.id)}
+                >
+                  <span className="block text-lg">{inWords(outcome.label, machine.loader)}</span>
+                  {lead && <span className="block text-sm font-normal text-soft">points to {name(lead.causeId)}</span>}
+                </Button>
+              );
+            })}
+          </div>
+          <div className="flex flex-wrap gap-2">
+            <Button disabled={!canWrite} keyCap={key('answerUnclear')} onClick={() => answer('unclear')}>
+              Unclear
             </Button>
-          );
-        })}
-      </div>
-      <div className="flex flex-wrap gap-2">
-        <Button disabled={!canWrite} keyCap={key('answerUnclear')} onClick={() => answer('unclear')}>
-          Unclear
-        </Button>
-        <Button disabled={!canWrite} keyCap={key('answerNotTried')} onClick={() => answer('notTried')}>
-          Not tried, ask another
-        </Button>
-      </div>
+            <Button disabled={!canWrite} keyCap={key('answerNotTried')} onClick={() => answer('notTried')}>
+              Not tried, ask another
+            </Button>
+          </div>
+        </>
+      )}
     </section>
   );
 }

@@ -67,3 +67,20 @@ export const practiceEvents = {
   helpAsked: { station: one(STATIONS) },
   practiceEnded: { ended },
 };
+
+/** What only hands can find out or do: on a practice ticket it comes from them, and cannot be typed. */
+export const SAID_BY_HANDS: ReadonlySet<string> = new Set([
+  'mainsSaid',
+  'lidSaid',
+  'observed',
+  'readingTaken',
+  'treated',
+  'slipTested',
+  'feelTested',
+  'treatmentRecorded',
+  'tryLogged',
+  'tryJudged',
+  'cycleLogged',
+  'timingPut',
+  'ticketClosed',
+]);
