@@ -10,7 +10,7 @@ const SHELL = '/shell?mode=__MODE__';
 
 /** Shared by many pages, and wanted by none before it stands: what is chosen, what a ticket comes to, and segments. */
 const AFTER_THE_FIRST_PAINT =
-  /core\/src\/(belts\/(catalogue|probability|readingLine|sizing\/|measuring\/conflictWords)|base\/spoken|views|record\/findings|work\/(stripLine|ownerLine|diagnosis)|physics\/cycle|work\/cleaning\/(?!state|surfaceAt|schema)|physics\/train\/(words|compute|rollers))|node_modules\/d3-|ui\/(Segments|NumberLine|TextLine)\.|workers\/life|clock\/useNow|base\/thresholds|measuring\/useTaken|store\/assumptions|state\/written|react-(radio-group|roving-focus|collection|use-size|use-is-hydrated|direction|use-callback-ref)\//;
+  /core\/src\/(belts\/(catalogue|probability|readingLine|sizing\/|measuring\/conflictWords)|base\/spoken|views|record\/(findings|ticket\/provisional)|work\/(stripLine|ownerLine|diagnosis)|physics\/cycle|work\/cleaning\/(?!state|surfaceAt|schema)|physics\/train\/(words|compute|rollers))|node_modules\/(d3-|comlink\/)|lab\/src|state\/practice|ui\/(Segments|NumberLine|TextLine)\.|workers\/life|clock\/useNow|base\/thresholds|measuring\/useTaken|store\/assumptions|state\/written|react-(radio-group|roving-focus|collection|use-size|use-is-hydrated|direction|use-callback-ref)\//;
 
 /** The router's package offers its build without warnings beside the one that its door leads to, and no name for it. */
 const quietRouter = createRequire(import.meta.url)

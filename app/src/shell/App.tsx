@@ -48,6 +48,7 @@ function Frame() {
         Skip to content
       </a>
       <Head onJump={jump} onHelp={help} />
+      {isPractice && <PracticeMark />}
       <main id="main" className="flex grow flex-col">
         <PageBroken at={pathname}>
           <Suspense fallback={<p className="p-5">One moment.</p>}>
@@ -74,6 +75,15 @@ function Frame() {
 }
 
 const FIRST_OF_PRACTICE = 'pages/practice/PracticePage';
+/** On every page of practice, and on every sheet that is printed of it. */
+function PracticeMark() {
+  return (
+    <p className="border-b border-ink bg-zone2 px-5 py-1 font-semibold print:fixed print:bottom-0 print:left-0 print:border">
+      Practice: a machine that is made up. Nothing of it counts on the bench.
+    </p>
+  );
+}
+
 const routesOf = (of: Place['of']) =>
   PLACES.filter((one) => one.of === of && !one.apart).map(({ path, source }) => {
     const Shown = pageOf(path === '' && isPractice ? FIRST_OF_PRACTICE : source);

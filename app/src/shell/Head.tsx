@@ -58,13 +58,13 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
         {PLACES.map(
           ({ path, name, head, apart }) =>
             head &&
+            // What is ordered, kept and planned is the bench's own.
+            !(isPractice && path !== 'log') &&
             (apart ? (
               // Another bench: nothing that is open here goes along. A phone finds it below the Bench.
-              !isPractice && (
-                <a key={path} href={`/${path}`} className={cx(tab({ isActive: false }), 'max-sm:hidden')}>
-                  {name}
-                </a>
-              )
+              <a key={path} href={`/${path}`} className={cx(tab({ isActive: false }), 'max-sm:hidden')}>
+                {name}
+              </a>
             ) : (
               <NavLink
                 key={path}

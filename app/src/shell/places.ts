@@ -141,6 +141,7 @@ export const PLACES: readonly Place[] = [
     note: 'this ticket: the belt and no more',
     book: true,
   },
+  { path: 'ending', of: 'ticket', source: 'pages/practice/EndingPage', name: 'How it ended' },
   { path: 'gear', of: 'ticket', source: 'pages/print/GearPage', name: 'A replacement gear' },
   { path: 'tag', of: 'ticket', source: 'pages/print/TagPage', name: 'Tag' },
   { path: 'strobe', of: 'ticket', source: 'pages/print/StrobePage', name: 'Strobe disc' },

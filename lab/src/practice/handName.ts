@@ -15,8 +15,8 @@ const SWABBED: Readonly<Record<Cleaned, string>> = {
   lens: 'lens',
 };
 const CLEANING: Readonly<Record<Cleaned, string>> = {
-  pulleys: 'Clean the pulleys, wash the belt',
-  guides: 'Old grease off the guides, new on',
+  pulleys: 'Clean pulleys, wash belt',
+  guides: 'Grease the guides anew',
   switch: 'Clean the switch',
   rollers: 'Clean the rollers',
   lens: 'Wipe the lens',
@@ -48,7 +48,7 @@ export function handName(knowledge: Knowledge, loader: Loader, { do: doing, what
     case 'close':
       return 'Put the lid on';
     case 'swab':
-      return `Wipe and look at the swab: ${named(SWABBED[what as Cleaned], what)}`;
+      return `Swab the ${named(SWABBED[what as Cleaned], what)}`;
     case 'clean':
       return named(CLEANING[what as Cleaned], what);
     case 'wait':

@@ -107,6 +107,10 @@ export function BenchPage() {
         <p className="text-sm text-soft">
           Unplug it before a hand goes in. Local rules and licensed practice come first.
         </p>
+        {/* Where there is room it stands in the head. */}
+        <a href="/practice" className="inline-flex min-h-11 items-center underline sm:hidden">
+          Practice on a machine with a hidden fault
+        </a>
         <CameDue summaries={summaries} />
         {!isDemo && wantsCopy(copiedAt, summaries) && (
           <p className="text-sm">

@@ -58,8 +58,8 @@ export function FindPage() {
           />
         </div>
         <PluggedCaution ticket={ticket} />
-        {/* After a cure nothing more is asked. */}
-        {step.do !== 'prove' && <Offers advice={advice} />}
+        {/* After a cure nothing more is asked; in practice the machine is there to be asked itself. */}
+        {step.do !== 'prove' && !ticket.practice && <Offers advice={advice} />}
         {step.do !== 'ask' && <Next advice={advice} asking={asking} onAskOn={() => setAskOnAt(answered)} />}
         {test && asking ? (
           <TestCard key={test.id} advice={advice} test={test} />
