@@ -66,7 +66,7 @@ export function handName(knowledge: Knowledge, loader: Loader, { do: doing, what
       return `Fit ${named(belt && beltLabel(belt, 'mm').size, what)}`;
     }
     case 'cycles':
-      return 'Ten cycles';
+      return 'Ten cycles, some with a disc';
     case 'handBack':
       return 'Hand it back';
   }

@@ -66,18 +66,14 @@ export default function HandsPanel({
   readonly canWrite: boolean;
 }) {
   const dispatch = useAppDispatch();
-  const [busy, setBusy] = useState(false);
   const [muted, setMuted] = useState(isMuted);
   const stands = standsOf(practice);
   const { loader } = ticket;
   const last = practice.hands.at(-1);
-  const lay = (hand: Hand): void => {
-    setBusy(true);
-    void dispatch(layHand(hand)).finally(() => setBusy(false));
-  };
-  const off = busy || !canWrite;
-  const button = (hand: Hand) => (
-    <Button key={`${hand.do} ${hand.what}`} disabled={off} onClick={() => lay(hand)}>
+  const lay = (hand: Hand): void => void dispatch(layHand(hand));
+  // A button that is pressed stays where it is, with the focus on it, though it then does the opposite.
+  const button = (hand: Hand, place: string) => (
+    <Button key={place} disabled={!canWrite} onClick={() => lay(hand)}>
       {handName(KNOWLEDGE, loader, hand)}
     </Button>
   );
@@ -98,13 +94,12 @@ export default function HandsPanel({
         <Button
           look="quiet"
           className="ml-auto"
-          aria-pressed={!muted}
           onClick={() => {
             mute(!muted);
             setMuted(!muted);
           }}
         >
-          Sound
+          Sound {muted ? 'off' : 'on'}
         </Button>
       </div>
       <div aria-live="polite" className="grid gap-2">
@@ -127,14 +122,14 @@ export default function HandsPanel({
       ) : (
         <>
           <div role="group" aria-label="Hands at this station" className="flex flex-wrap gap-2">
-            {alwaysAtHand(loader, stands).map(button)}
-            {station && handsAt(station, loader).map(button)}
+            {alwaysAtHand(loader, stands).map((hand, at) => button(hand, String(at)))}
+            {station && handsAt(station, loader).map((hand) => button(hand, `${hand.do} ${hand.what}`))}
           </div>
           {station && chosenAt(station).length > 0 && (
             <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
               {chosenAt(station).map((what) => {
                 const Choose = CHOICES[what];
-                return <Choose key={what} loader={loader} practice={practice} off={off} onLay={lay} />;
+                return <Choose key={what} loader={loader} practice={practice} off={!canWrite} onLay={lay} />;
               })}
             </div>
           )}

@@ -78,32 +78,39 @@ function runFor(
   return { id, begun: [{ type: 'cleanRunBegun', cleanRun: { id, startedAt: at } }] };
 }
 
+/** Of ten cycles so many are empty, where one can be: what failed empty is proved empty. The others have a worthless disc in. */
+const EMPTY_FIRST = 6;
+
 function cyclesOf(
   ticket: Ticket,
   results: readonly CycleResult[],
   seconds: number | null,
-  disc: 'none' | 'junk',
   when: When,
 ): readonly EventBody[] {
+  // A slot takes in what it is given, and a disk drive turns nothing without a disk.
+  const { has } = loaderOf(ticket.loader);
   const actions = loaderOf(ticket.loader).actions.slice(0, 2) as readonly CycleAction[];
   const run = runFor(ticket, when);
   return [
     ...run.begun,
-    ...results.map((result, index): EventBody => ({
-      type: 'cycleLogged',
-      cycle: {
-        id: when.newId(),
-        at: when.at,
-        action: actions[index % actions.length] ?? 'open',
-        result,
-        seconds,
-        loaded: disc !== 'none',
-        disc,
-        place: '',
-        conditions: ticket.lid?.state === 'off' ? ['lid off'] : [],
-        cleanRunId: run.id,
-      },
-    })),
+    ...results.map((result, index): EventBody => {
+      const empty = has.tray && index < EMPTY_FIRST;
+      return {
+        type: 'cycleLogged',
+        cycle: {
+          id: when.newId(),
+          at: when.at,
+          action: actions[index % actions.length] ?? 'open',
+          result,
+          seconds,
+          loaded: !empty,
+          disc: empty ? 'none' : 'junk',
+          place: '',
+          conditions: ticket.lid?.state === 'off' ? ['lid off'] : [],
+          cleanRunId: run.id,
+        },
+      };
+    }),
   ];
 }
 
@@ -188,14 +195,13 @@ function saidBy(hand: Hand, seen: Seen, ticket: Ticket, when: When): readonly Ev
       if (seen.seconds === undefined) return [];
       const result = seen.seconds === null ? 'bad' : seen.seconds > SLOW_S ? 'slow' : 'good';
       const seconds = seen.seconds === null ? null : Math.round(seen.seconds * 100) / 100;
-      return cyclesOf(ticket, [result], seconds, 'none', when);
+      return cyclesOf(ticket, [result], seconds, when);
     }
     case 'cycles':
       return cyclesOf(
         ticket,
         (seen.cycles ?? []).map((good) => (good ? 'good' : 'bad')),
         null,
-        'junk',
         when,
       );
     default:
