@@ -79,7 +79,7 @@ const FIRST_OF_PRACTICE = 'pages/practice/PracticePage';
 function PracticeMark() {
   return (
     <p className="border-b border-ink bg-zone2 px-5 py-1 font-semibold print:fixed print:bottom-0 print:left-0 print:border">
-      Practice: a machine that is made up. Nothing of it counts on the bench.
+      Practice: a made-up machine.<span className="max-sm:sr-only"> Nothing of it counts on the bench.</span>
     </p>
   );
 }

@@ -80,8 +80,9 @@ export function Head({ onJump, onHelp }: { readonly onJump: () => void; readonly
       </nav>
       <div className="ml-auto flex items-center gap-x-3 max-sm:gap-x-1">
         {isPractice && (
-          <a href="/" className="inline-flex min-h-11 items-center underline max-sm:text-sm">
-            Back to the bench
+          <a href="/" aria-label="Back to the bench" className="inline-flex min-h-11 items-center underline">
+            <span className="max-sm:hidden">Back to the bench</span>
+            <span className="sm:hidden">Bench</span>
           </a>
         )}
         {isDemo && <span className="text-sm text-soft max-md:hidden">Demo bench, Wrackline Folk Archive</span>}

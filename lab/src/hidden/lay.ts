@@ -88,7 +88,7 @@ const AMONG: Readonly<Partial<Record<Hand['do'], readonly string[]>>> = {
   clean: CLEANED,
 };
 /** What needs power to be seen. */
-const NEEDS_POWER: ReadonlySet<Hand['do']> = new Set(['eject', 'cycles']);
+const NEEDS_POWER: ReadonlySet<string> = new Set(['eject', 'cycles', 'stalledMotor']);
 
 /** The cause and the test that a hand speaks of. */
 function knownOf(knowledge: Knowledge, hand: Hand): { test: BenchTest | undefined; cause: Cause | undefined } {
@@ -113,7 +113,7 @@ export function mayLay(knowledge: Knowledge, on: OnBench, hand: Hand): string | 
   if (hand.do === 'measure' && !findMethod(hand.what)) return `There is no method “${hand.what}”.`;
   const among = AMONG[hand.do];
   if (among && !among.includes(hand.what)) return `Read “${hand.what}”. It may be ${among.join(', ')}.`;
-  if (NEEDS_POWER.has(hand.do) && !on.powered) return 'It is unplugged.';
+  if (!on.powered && (NEEDS_POWER.has(hand.do) || NEEDS_POWER.has(hand.what))) return 'It is unplugged.';
   const inside = test ? test.depth !== 'lidOn' : isInside(hand, test, cause?.leads);
   return inside && on.lid === 'on' ? 'Take the lid off first.' : null;
 }

@@ -84,7 +84,7 @@ export default function HandsPanel({
         <h2 id="hands" className="text-xl font-bold">
           Your hands
         </h2>
-        <span>
+        <span data-testid="hands-laid" data-count={practice.hands.length}>
           <strong>{clockWords(minutesOn(practice))}</strong> on the work clock
         </span>
         <span>
