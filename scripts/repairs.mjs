@@ -85,7 +85,7 @@ ${machines} hidden machines of each kind of loader, numbers 1 to ${machines}; \`
 A machine is dealt by \`lab/src/hidden\` (its causes by the adviser's own shares, its state by ranges from memory), repaired by
 \`lab/src/repairs\` through core's public doors. Minutes are the tests' own and, of stations, from memory.
 Cycles after a treatment may hide a fault that only comes now and then. Back within a year: what was not cured, and belts that lose
-their pull (\`lab/src/hidden/year.ts\`). Not in it yet: promises. Wrong causes count whatever was treated and was not there.
+their pull (\`lab/src/hidden/year.ts\`).  Wrong causes count whatever was treated and was not there.
 
 ${table([['loader', 'who', 'cured, in 100', 'belts a cure', 'wrong belts', 'wrong causes', 'parts in vain', 'back in a year, in 100', 'median minutes', ...SPENT], ...rows])}
 
@@ -98,7 +98,8 @@ ${table([['loader', ...LOST.map((at) => `cures: ${at}`), ...SPENT.map((at) => `m
 
 ## What it states, and what comes
 
-As the app proposes, by the minute; bands with 50 cases and more, all loaders. Seen: a cause that was seen with the eye.
+As the app proposes, by the minute; bands with 50 cases and more, all loaders. Seen: a cause that was seen with the eye. Promise: that nothing more is
+wrong, as Find says it when it sends one on to Prove.
 
 ${table([['of', 'stated, in 100', 'cases', 'stated', 'came'], ...said])}
 `;

@@ -5,6 +5,7 @@ import {
   LOST_AT,
   repair,
   SPENT_AT,
+  STATED,
   TECHNICIANS,
   type LostAt,
   type Repaired,
@@ -50,7 +51,7 @@ const whole = ({ minutes }: Repaired): number => SPENT_AT.reduce((sum, at) => su
 
 function bandsOf(all: readonly Repaired[]): readonly StatedBand[] {
   const stated = all.flatMap((one) => one.stated);
-  return (['belt', 'cause', 'seen'] as const).flatMap((of) =>
+  return STATED.flatMap((of) =>
     Array.from({ length: 10 }, (_, i): StatedBand => {
       const in10 = stated.filter(([what, chance]) => what === of && Math.min(9, Math.floor(10 * chance)) === i);
       return {

@@ -34,8 +34,12 @@ export type SpentAt = (typeof SPENT_AT)[number];
 export const LOST_AT = ['find', 'size', 'prove', 'effort'] as const;
 export type LostAt = (typeof LOST_AT)[number];
 
-/** What is stated, and held against what came: a belt’s chance, a cause’s, and a cause that was seen with the eye. */
-export type Stated = 'belt' | 'cause' | 'seen';
+/**
+ * What is stated, and held against what came: a belt’s chance, a cause’s, a cause’s that was seen with the eye, and the
+ * promise that nothing more is wrong, where Find sends one on to Prove.
+ */
+export const STATED = ['belt', 'cause', 'seen', 'promise'] as const;
+export type Stated = (typeof STATED)[number];
 
 /** How a repair went. */
 export interface Repaired {
@@ -207,6 +211,13 @@ class Repair {
   }
 }
 
+/** What Find says of the rest once something was put right: likely nothing more is wrong, or nothing of it. */
+function promise(repair: Repair, machine: Machine, given: Case): void {
+  const belief = believe(machine, given);
+  const step = nextStep(machine, belief, given.opened, suggest(machine, belief, given, 'minute'), []);
+  if (step.do === 'prove') repair.stated.push(['promise', belief[0] ?? 0, repair.on.left.length === 0]);
+}
+
 /** As Find proposes, until ten cycles are good. @returns whether they were */
 function byApp(repair: Repair, machine: Machine, policy: Policy): boolean {
   const { knowledge } = repair;
@@ -250,6 +261,7 @@ function byApp(repair: Repair, machine: Machine, policy: Policy): boolean {
     repair.treat(causeId, (tries) => bySize(repair.on, repair.readings, tries));
     // “There was nothing to put right” is said at once; all else the cycles tell.
     (repair.on.inVain.length > before ? ruledOut : cured).push(causeId);
+    promise(repair, machine, { ...given, cured, ruledOut, opened: repair.on.opened, stillFails: false });
     if (repair.prove()) return true;
   }
   return false;
