@@ -15,7 +15,14 @@ const SHOTS = [
   { file: 'size', path: '/t/demo-0147/size' },
   { file: 'cycle-dark', path: '/t/demo-0147/cycle', dark: true, height: 1000, wait: 15_000 },
   { file: 'swap', path: '/t/demo-0147/swap' },
-  { file: 'why', path: '/why', height: 1000, wait: 8000 },
+  {
+    file: 'practice',
+    path: '/practice?loader=tray&number=4127',
+    press: ['Take it', 'Press eject', 'Pull the plug', 'Take the lid off'],
+    station: 'Find',
+    height: 1000,
+    wait: 1500,
+  },
   { file: 'takein', path: '/t/demo-0147/takeIn' },
   { file: 'find', path: '/t/demo-0147/find', height: 1120 },
   { file: 'strip', path: '/t/demo-0147/strip', height: 1000 },
@@ -35,7 +42,19 @@ const SHOTS = [
 const { url, stop } = await serve(PORT, '--demo');
 const browser = await launch();
 const only = process.argv.slice(2);
-for (const { file, path, width = 1280, height = 800, dark, print, open = [], line, wait = 500 } of SHOTS) {
+for (const {
+  file,
+  path,
+  width = 1280,
+  height = 800,
+  dark,
+  print,
+  open = [],
+  press = [],
+  station,
+  line,
+  wait = 500,
+} of SHOTS) {
   if (only.length > 0 && !only.includes(file)) continue;
   const page = await browser.newPage({
     viewport: { width, height },
@@ -52,6 +71,11 @@ for (const { file, path, width = 1280, height = 800, dark, print, open = [], lin
     .first()
     .waitFor({ state: 'detached' });
   if (line) await page.locator('#line').fill(line);
+  for (const name of press) {
+    await page.getByRole('button', { name, exact: true }).click();
+    await page.waitForTimeout(600);
+  }
+  if (station) await page.getByRole('link', { name: new RegExp(` ${station},`) }).click();
   for (const fold of open) await page.getByText(fold, { exact: true }).click();
   if (open.length > 0) await page.evaluate(() => scrollTo(0, 0));
   await page.waitForTimeout(wait);

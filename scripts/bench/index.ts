@@ -9,6 +9,7 @@ import { benchLines } from './lines';
 import { benchLooks } from './looks';
 import { benchLoading } from './loading';
 import { benchPlanning } from './planning';
+import { benchPractice } from './practice';
 import { openReport } from './report';
 import { openStage } from './stage';
 import { benchTrain } from './train';
@@ -22,6 +23,7 @@ const PARTS = {
   planning: benchPlanning,
   calculating: benchCalculating,
   cycles: benchCycles,
+  practice: benchPractice,
   demo: benchDemo,
   lines: benchLines,
   full: benchFull,

@@ -31,7 +31,7 @@ function Forgotten({ mishaps }: { readonly mishaps: readonly string[] }) {
 /** Every hand so far, newest first. */
 function Laid({ practice, ticket }: { readonly practice: Practice; readonly ticket: Ticket }) {
   return (
-    <ol reversed className="grid max-h-72 gap-0 overflow-y-auto" tabIndex={0} aria-label="Hands laid, newest first">
+    <ol reversed aria-label="Hands laid, newest first">
       {[...practice.hands].reverse().map((hand) => (
         <li
           key={hand.id}

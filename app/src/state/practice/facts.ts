@@ -212,10 +212,11 @@ function saidBy(hand: Hand, seen: Seen, ticket: Ticket, when: When): readonly Ev
 /**
  * The events of one hand: that it was laid, with what came of it, and what it says of the machine.
  *
- * For instance factsOf({ do: 'close', what: '' }, seen, ticket, when).map(({ type }) => type): handLaid, lidSaid
+ * For instance factsOf({ do: 'close', what: '' }, seen, ticket, when).map(({ type }) => type): lidSaid, handLaid
  */
 export function factsOf(hand: Hand, seen: Seen, ticket: Ticket, when: When): readonly EventBody[] {
   const { words, minutes, mishaps } = seen;
   const laid = { id: when.newId(), at: when.at, do: hand.do, what: hand.what, words, minutes, mishaps };
-  return [{ type: 'handLaid', hand: laid }, ...saidBy(hand, seen, ticket, when)];
+  // Last, so that undo says which hand it takes back.
+  return [...saidBy(hand, seen, ticket, when), { type: 'handLaid', hand: laid }];
 }
