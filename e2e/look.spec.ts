@@ -110,6 +110,29 @@ for (const group of groups) {
   });
 }
 
+test('Practice: its page, hands over a station, a mishap, the ending', async ({ page }) => {
+  await page.goto('/practice');
+  await look(page, 'Practice');
+  await page.getByRole('button', { name: 'Its belt slips' }).click();
+  const hands = page.getByRole('region', { name: 'Your hands' });
+  const press = async (name: string): Promise<void> => {
+    const laid = hands.getByTestId('hands-laid');
+    const before = await laid.getAttribute('data-count');
+    await hands.getByRole('button', { name, exact: true }).click();
+    await expect(laid).not.toHaveAttribute('data-count', before ?? '');
+  };
+  await press('Take the lid off');
+  await page.getByRole('link', { name: /4 Clean/ }).click();
+  await press('Clean pulleys, wash belt');
+  await expect(hands).toContainText('Power was on');
+  await look(page, 'Hands over Clean');
+  await page.getByRole('link', { name: /9 Hand back/ }).click();
+  await press('Hand it back');
+  await page.getByRole('link', { name: /^What was wrong with it/ }).click();
+  await expect(page.getByRole('heading', { name: /^It was/ })).toBeVisible();
+  await look(page, 'The ending');
+});
+
 /** What opens over a page, or asks: how it comes about. */
 const opened: ReadonlyArray<readonly [name: string, path: string, open: (page: Page) => Promise<void>]> = [
   [

@@ -78,9 +78,12 @@ const FIRST_OF_PRACTICE = 'pages/practice/PracticePage';
 /** On every page of practice, and on every sheet that is printed of it. */
 function PracticeMark() {
   return (
-    <p className="border-b border-ink bg-zone2 px-5 py-1 font-semibold print:fixed print:bottom-0 print:left-0 print:border">
+    <aside
+      aria-label="Practice"
+      className="border-b border-ink bg-zone2 px-5 py-1 font-semibold print:fixed print:bottom-0 print:left-0 print:border"
+    >
       Practice: a made-up machine.<span className="max-sm:sr-only"> Nothing of it counts on the bench.</span>
-    </p>
+    </aside>
   );
 }
 
