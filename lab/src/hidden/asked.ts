@@ -1,4 +1,4 @@
-import { DRIVEN, loaderOf } from '@loose-pulley/core/base/loaders';
+import { DRIVEN, loaderOf, type Loader } from '@loose-pulley/core/base/loaders';
 import { outcomeChances, type BenchTest } from '@loose-pulley/core/work/diagnosis';
 import type { Reading } from '@loose-pulley/core/belts/measuring';
 import type { CycleConditions } from '@loose-pulley/core/physics/cycle';
@@ -65,19 +65,40 @@ export function measure({ drive, seed }: Pick<HiddenMachine, 'drive' | 'seed'>):
   );
 }
 
+type Told = Readonly<Record<string, readonly string[]>>;
 /** How owners tell what it does. {moved} is what moves. */
-const TOLD: Readonly<Record<string, readonly string[]>> = {
+const TOLD_OF_TRAY: Told = {
   nothing: ['the {moved} does not open', 'nothing happens when I press open', 'the {moved} stays shut'],
   part: ['the {moved} stops half way', 'the {moved} gets stuck half way'],
   slow: ['the {moved} opens very slowly', 'the {moved} is slow to open'],
   reverses: ['the {moved} opens a little and closes again', 'the {moved} comes back by itself'],
   works: ['sometimes the {moved} does not open', 'the {moved} does not open on cold mornings'],
 };
+const TOLD_OF_SLOT: Told = {
+  nothing: ['it will not take a disc in', 'nothing happens when I push a disc in'],
+  part: ['the disc gets stuck half way', 'it takes the disc half in'],
+  slow: ['it takes a disc in very slowly'],
+  reverses: ['it gives the disc back by itself'],
+  works: ['sometimes it does not take a disc in', 'it does not take a disc in on cold mornings'],
+};
+const TOLD_OF_DISK: Told = {
+  nothing: ['it does not spin up', 'nothing happens when a disk is in'],
+  part: ['it begins to spin and stops again'],
+  slow: ['it spins up very slowly'],
+  reverses: ['it begins to spin and stops again'],
+  works: ['sometimes it does not spin up', 'it does not spin up on cold mornings'],
+};
+const toldOf = (loader: Loader): Told => {
+  const { has } = loaderOf(loader);
+  if (has.disks) return TOLD_OF_DISK;
+  return has.rollers ? TOLD_OF_SLOT : TOLD_OF_TRAY;
+};
 
 /** The complaint, in its owner’s words: what it does at the owner’s, where somebody pressed often. */
 export function complaintOf(on: OnBench, behaviour: BenchTest): string {
   const outcome = answer(on, behaviour);
-  const told = TOLD[outcome] ?? TOLD['nothing'] ?? [];
+  const all = toldOf(on.machine.loader);
+  const told = all[outcome] ?? all['nothing'] ?? [];
   const words = told[Math.floor(drawFor(on.machine.seed, 'complaint')() * told.length)] ?? '';
   return words.replace('{moved}', DRIVEN[loaderOf(on.machine.loader).driven].word);
 }

@@ -73,10 +73,10 @@ describe('what it is asked', () => {
       }),
       { numRuns: 10 },
     ));
-  test('its owner’s words are read, with no word that nobody knows', () => {
+  test.each(LOADERS)('the words of a %s’s owner are read, with no word that nobody knows', (loader) => {
     for (let n = 1; n <= 25; n++) {
-      const machine = dealt('tray', n);
-      const read = readOwner(complaintOf(broughtIn(machine), testOf('behaviour')), 'tray');
+      const machine = dealt(loader, n);
+      const read = readOwner(complaintOf(broughtIn(machine), testOf('behaviour')), loader);
       expect(read.words.filter(({ role }) => role === 'notKnown')).toEqual([]);
       expect(read.answers.length).toBeGreaterThan(0);
     }

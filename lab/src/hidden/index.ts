@@ -4,5 +4,5 @@ export { PREPARED, PREPARED_VERSION, prepared, type Judgement, type Prepared } f
 export { broughtIn, verdictNow, MISHAPS, type Mishap, type OnBench } from './onBench';
 export { answer, complaintOf, eject, measure, type Ejected } from './asked';
 export { CLEANED, DOINGS, MEASURED_BY, type Cleaned, type Doing, type Hand } from './hands';
-export { lay, mayLay, type Laid } from './lay';
+export { ASKS_BELT, lay, mayLay, type Laid } from './lay';
 export { withinYear, type Year } from './year';

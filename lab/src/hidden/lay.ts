@@ -43,7 +43,13 @@ export interface Laid {
 }
 
 /** Causes that only another belt puts right, and those that ask for a part. */
-const ASKS_BELT: ReadonlySet<string> = new Set(['beltSlack', 'beltGlazed', 'beltBroken', 'beltDissolved', 'beltWrong']);
+export const ASKS_BELT: ReadonlySet<string> = new Set([
+  'beltSlack',
+  'beltGlazed',
+  'beltBroken',
+  'beltDissolved',
+  'beltWrong',
+]);
 const ASKS_PART: ReadonlySet<string> = new Set([
   'gearCracked',
   'gearStripped',

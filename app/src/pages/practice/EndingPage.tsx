@@ -121,7 +121,7 @@ export function EndingPage() {
           It was: {listed(end.truth)}
         </h2>
         <p className="text-lg">
-          {end.cured ? 'You cured it' : `It went back with something wrong: ${listed(end.stillWrong)}`}
+          {end.cured ? 'You cured it' : `It went back with something wrong: ${listed(end.stillWrong)}.`}
           {end.cured && (end.right ? ', and did nothing in vain.' : `, and did in vain: ${listed(end.inVain)}.`)}
         </p>
         <p>

@@ -5,7 +5,7 @@ import { beltLabel } from '@loose-pulley/core/base/shapes';
 import { CATALOGUE, type CatalogueBelt } from '@loose-pulley/core/belts/catalogue';
 import { causeName, KNOWLEDGE, testName } from '@loose-pulley/core/work/diagnosis';
 import type { Practice } from '@loose-pulley/core/record/stations';
-import type { Hand } from '@loose-pulley/lab/hidden';
+import { ASKS_BELT, type Hand } from '@loose-pulley/lab/hidden';
 import { useUnit } from '../../state/store/hooks';
 import { Button } from '../ui/Button';
 import { Select } from '../ui/Select';
@@ -45,7 +45,8 @@ export function ChooseTest({ loader, practice, off, onLay }: Props) {
 /** Anything that can be wrong, put right by hand. */
 export function ChooseCause({ loader, off, onLay }: Props) {
   const [chosen, setChosen] = useState('');
-  const causes = KNOWLEDGE.causes.filter(({ priors }) => priors[loader] > 0);
+  // What asks for another belt is put right by fitting one, beside it.
+  const causes = KNOWLEDGE.causes.filter(({ id, priors }) => priors[loader] > 0 && !ASKS_BELT.has(id));
   return (
     <div className={FRAME}>
       <Select

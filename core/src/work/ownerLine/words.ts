@@ -14,12 +14,12 @@ export const MOVES: Readonly<Record<'out' | 'in', string>> = {
 };
 /** A movement, of whichever way. */
 export const MOVES_EITHER =
-  'move moves moving budge budges turn run work working go start starts react reacts respond responds';
+  'move moves moving budge budges turn run work working go start starts begin begins react reacts respond responds';
 
 /** How a movement goes: after it, before it or by itself. */
 export const MANNERS: Readonly<Record<'part' | 'slow' | 'reverses', string>> = {
   part:
-    'half_way halfway part_way partway stops_half_way stops_halfway stops_part_way stops_short stops stop stopping sticks sticking stick stuck gets_stuck get_stuck got_stuck hangs hangs_up jams jam jammed jamming catches half_out half_open a_bit ' +
+    'half_way halfway part_way partway stops_half_way stops_halfway stops_part_way stops_short stops stop stopping sticks sticking stick stuck gets_stuck get_stuck got_stuck hangs hangs_up jams jam jammed jamming catches half_out half_in half_open a_bit ' +
     'a_little only_a_bit an_inch a_centimetre two_centimetres a_few_millimetres not_all_the_way not_fully not_completely partly partially in_the_middle midway binds stutters jerks stops_and_starts stalls stalling struggles labours struggling strains does_not_make_it',
   slow: 'slow slowly sluggish sluggishly takes_ages takes_forever crawls crawling creeps creeping lazy lazily tired takes_its_time takes_long very_slow slow_to slow_at slowing too_slow',
   reverses:
@@ -130,7 +130,7 @@ export const NOT_THIS =
 /** What a complaint holds besides, and what answers nothing. */
 export const IDLE_HERE =
   'lift black white grey silver red blue green gold old new small large big broken hall kitchen bedroom office studio kids ' +
-  'it the tray drawer door lid disc discs disk disks player drive deck machine unit motor loader slot mechanism front when if on press pressed pressing key eject_key button eject_button to and but or then so also with at from for of in after before sometimes often mostly usually always ' +
+  'it the tray drawer door lid disc discs disk disks player drive deck machine unit motor loader slot mechanism front when if on press pressed pressing push pushed pushing key eject_key button eject_button to and but or then so also with at from for of in after before sometimes often mostly usually always ' +
   'now again first second third time times day days week weeks since for_a_while for_years lately recently suddenly every once twice all only just still even than more most one two three a an its is was has been be gets got get will does do did can i my you we they he she owner says said customer would could this that there here what which who how ' +
   'inside belt fully properly right back down little sound sounds noise noises makes making make hear heard like as by not_sure little much many any some very really quite too until while long minutes minute seconds second hour hours help please today yesterday please ok';
 /** What leads to a code and is no thing that is spoken of; the code itself means what its maker says, and no more is read of it. */
