@@ -93,7 +93,10 @@ export class Robot {
     for (let tried = 0; tried < BELTS_MAX; tried++) {
       await this.go('Size');
       // Size works it out beside the page, and says when it has.
-      await expect(this.page.getByRole('region', { name: 'Chance', exact: true })).toHaveAttribute('aria-busy', 'false');
+      await expect(this.page.getByRole('region', { name: 'Chance', exact: true })).toHaveAttribute(
+        'aria-busy',
+        'false',
+      );
       const said = await this.#after(() => this.page.getByRole('button', { name: /^Fit and log this try/ }).click());
       if (said.includes(HOLDS)) return;
     }

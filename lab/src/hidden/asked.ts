@@ -10,6 +10,24 @@ import { DEAD, ROOM, run } from './seen';
 /** Of a hundred answers that hands can spoil, so many are misread. From memory of the trade, no source. */
 const MISREAD = 0.03;
 
+/** From this share on an answer is the sight of a cause, and below that of no other: percent, as `seenCause` has it. */
+const SIGHT = { of: 80, elseAt: 20 } as const;
+/** As often as this, percent, such machines show it so by what is wrong with them, whatever else it is the sight of. */
+const SHOWN_SO = 5;
+
+/** Whether an eye can see this on it: what is there, or what the table says that such machines show. Nobody sees a gap that is not there. */
+function isThere(test: BenchTest, outcome: number, left: readonly string[]): boolean {
+  const shares = Object.entries(test.given).map(([cause, row]) => [cause, row[outcome] ?? 0] as const);
+  const likely = shares.filter(([, share]) => share >= SIGHT.of);
+  const [cause] = likely[0] ?? [];
+  const isSight =
+    outcome > 0 &&
+    cause !== undefined &&
+    shares.every(([one, share]) => one === cause || share <= SIGHT.elseAt) &&
+    (test.sound[outcome] ?? 0) <= SIGHT.elseAt;
+  return !isSight || left.includes(cause) || left.some((one) => (test.given[one]?.[outcome] ?? 0) >= SHOWN_SO);
+}
+
 /**
  * What a test of Find shows on this machine now: by physics where that decides it, else as such machines show it. Now and
  * then hands misread it; asked again of the same state it is the same.
@@ -22,8 +40,9 @@ export function answer(on: OnBench, test: BenchTest): string {
   const sure = seenNow(on, test.id);
   const known = test.outcomes.some(({ id }) => id === sure) ? sure : undefined;
   if (known !== undefined && random() >= MISREAD) return known;
-  const chances = outcomeChances(test, left);
-  let at = random();
+  const misread = known !== undefined || random() < MISREAD;
+  const chances = outcomeChances(test, left).map((chance, o) => (misread || isThere(test, o, left) ? chance : 0));
+  let at = random() * chances.reduce((sum, chance) => sum + chance, 0);
   const outcome = test.outcomes.find((_, index) => (at -= chances[index] ?? 0) < 0) ?? test.outcomes[0];
   return outcome?.id ?? '';
 }
