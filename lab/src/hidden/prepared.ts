@@ -129,7 +129,7 @@ export const PREPARED: readonly Prepared[] = [
     'See it fail before it is opened; what cannot be made to fail is asked about, not repaired.',
     'tray',
     ['operator'],
-    22,
+    26,
   ),
 ];
 
