@@ -99,7 +99,7 @@ ${table([['loader', ...LOST.map((at) => `cures: ${at}`), ...SPENT.map((at) => `m
 ## What it states, and what comes
 
 As the app proposes, by the minute; bands with 50 cases and more, all loaders. Seen: a cause that was seen with the eye. Promise: that nothing more is
-wrong, as Find says it when it sends one on to Prove.
+wrong, as Find says it where what was put right was there and it sends one on to Prove.
 
 ${table([['of', 'stated, in 100', 'cases', 'stated', 'came'], ...said])}
 `;

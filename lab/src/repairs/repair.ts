@@ -211,7 +211,7 @@ class Repair {
   }
 }
 
-/** What Find says of the rest once something was put right: likely nothing more is wrong, or nothing of it. */
+/** What Find says of the rest where what was put right is what was wrong: likely nothing more is, or nothing of it. */
 function promise(repair: Repair, machine: Machine, given: Case): void {
   const belief = believe(machine, given);
   const step = nextStep(machine, belief, given.opened, suggest(machine, belief, given, 'minute'), []);
@@ -261,7 +261,7 @@ function byApp(repair: Repair, machine: Machine, policy: Policy): boolean {
     repair.treat(causeId, (tries) => bySize(repair.on, repair.readings, tries));
     // “There was nothing to put right” is said at once; all else the cycles tell.
     (repair.on.inVain.length > before ? ruledOut : cured).push(causeId);
-    promise(repair, machine, { ...given, cured, ruledOut, opened: repair.on.opened, stillFails: false });
+    if (there) promise(repair, machine, { ...given, cured, ruledOut, opened: repair.on.opened, stillFails: false });
     if (repair.prove()) return true;
   }
   return false;

@@ -43,8 +43,8 @@ export function Next({
       <div role="status" className="grid gap-1 border-2 border-ink px-4 py-3">
         <p className="text-xl font-bold">Prove it.</p>
         <p>
-          What was found is put right, and most likely nothing more is wrong ({chanceWords(advice.soundChance)}): cycles
-          tell it better than questions.
+          If what was put right is what was wrong, most likely nothing more is ({chanceWords(advice.soundChance)}):
+          cycles tell both better than questions.
         </p>
         {onTo('prove', 'On to Prove')}
       </div>
