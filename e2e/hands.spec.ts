@@ -220,13 +220,28 @@ test('a busy page loses no key: each that a hand presses is heard, however late'
     .toEqual(['good', 'good', 'good', 'bad', 'good']);
 });
 
+/** The gap that ends a burst. */
+const PAUSE_MS = 35;
 test('a figure typed by hand without focus loses no character, at whatever pace', async ({ page }) => {
   await page.goto('/');
   const line = page.getByLabel(/As you would say it/);
   for (const delay of [0, 20, 50, 90]) {
     await expect(line).toBeVisible();
-    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    await page.keyboard.type('66.4 square 1.2', { delay });
+    // A busy machine may send a burst with a pause in it, which is two bursts and no test of one: it is sent again.
+    for (let pausedMs = Infinity; pausedMs > Math.max(PAUSE_MS, 3 * delay);) {
+      await line.fill('');
+      await page.evaluate(() => {
+        (document.activeElement as HTMLElement | null)?.blur();
+        const at: number[] = [];
+        addEventListener('keydown', ({ timeStamp }) => at.push(timeStamp), true);
+        Object.assign(window, { keysAt: at });
+      });
+      await page.keyboard.type('66.4 square 1.2', { delay });
+      pausedMs = await page.evaluate(() => {
+        const at = (window as unknown as { keysAt: number[] }).keysAt;
+        return Math.max(...at.slice(1).map((ms, n) => ms - (at[n] ?? 0)));
+      });
+    }
     await expect(line, `${delay} ms apart`).toHaveValue('66.4 square 1.2');
     await line.fill('');
   }
