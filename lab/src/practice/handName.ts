@@ -7,13 +7,6 @@ import { readingName } from '@loose-pulley/core/record/stations';
 import { causeName, testName, type Knowledge } from '@loose-pulley/core/work/diagnosis';
 import type { Cleaned, Hand } from '../hidden';
 
-const SWABBED: Readonly<Record<Cleaned, string>> = {
-  pulleys: 'pulleys',
-  guides: 'guides',
-  switch: 'switch',
-  rollers: 'rollers',
-  lens: 'lens',
-};
 const CLEANING: Readonly<Record<Cleaned, string>> = {
   pulleys: 'Clean pulleys, wash belt',
   guides: 'Grease the guides anew',
@@ -48,7 +41,7 @@ export function handName(knowledge: Knowledge, loader: Loader, { do: doing, what
     case 'close':
       return 'Put the lid on';
     case 'swab':
-      return `Swab the ${named(SWABBED[what as Cleaned], what)}`;
+      return `Swab the ${what}`;
     case 'clean':
       return named(CLEANING[what as Cleaned], what);
     case 'wait':

@@ -17,7 +17,7 @@ const cleanedOn = (loader: Loader): readonly Cleaned[] => {
 };
 
 /** The plug and the lid, which are at hand wherever one is. */
-export const alwaysAtHand = (_loader: Loader, { powered, lidOn }: Stands): readonly Hand[] => [
+export const alwaysAtHand = ({ powered, lidOn }: Stands): readonly Hand[] => [
   hand('power', powered ? 'off' : 'on'),
   lidOn ? hand('open', 'lidOff') : hand('close'),
   hand('eject'),

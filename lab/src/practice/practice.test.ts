@@ -49,7 +49,7 @@ describe('hands that are offered', () => {
       const offered = STATIONS.flatMap((station) => handsAt(station, loader));
       const closed = broughtIn(made.value);
       const { on: open } = afterHands(KNOWLEDGE, made.value, INSIDE);
-      for (const one of [...offered, ...alwaysAtHand(loader, { powered: true, lidOn: true })])
+      for (const one of [...offered, ...alwaysAtHand({ powered: true, lidOn: true })])
         expect(
           [mayLay(KNOWLEDGE, closed, one), mayLay(KNOWLEDGE, open, one)],
           handName(KNOWLEDGE, loader, one),

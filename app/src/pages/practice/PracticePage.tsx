@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { LOADERS, loaderOf, type Loader } from '@loose-pulley/core/base/loaders';
 import { capital } from '@loose-pulley/core/base/units';
-import type { Help } from '@loose-pulley/core/record/stations';
+import { HELPS, type Help } from '@loose-pulley/core/record/stations';
 import { PREPARED } from '@loose-pulley/lab/hidden';
 import { HARDNESS, type Hardness } from '@loose-pulley/lab/practice';
 import { HELP_NAMES } from '../../parts/practice/helpNames';
@@ -92,7 +92,7 @@ export function PracticePage() {
             <Segments
               label="Adviser and Size"
               value={help}
-              options={(['on', 'asked', 'off'] as const).map((one) => [one, HELP_NAMES[one]] as const)}
+              options={HELPS.map((one) => [one, HELP_NAMES[one]] as const)}
               onChoose={setHelp}
             />
           </div>

@@ -122,7 +122,7 @@ export default function HandsPanel({
       ) : (
         <>
           <div role="group" aria-label="Hands at this station" className="flex flex-wrap gap-2">
-            {alwaysAtHand(loader, stands).map((hand, at) => button(hand, String(at)))}
+            {alwaysAtHand(stands).map((hand, at) => button(hand, String(at)))}
             {station && handsAt(station, loader).map((hand) => button(hand, `${hand.do} ${hand.what}`))}
           </div>
           {station && chosenAt(station).length > 0 && (

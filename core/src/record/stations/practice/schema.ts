@@ -82,5 +82,6 @@ export const SAID_BY_HANDS: ReadonlySet<string> = new Set([
   'tryJudged',
   'cycleLogged',
   'timingPut',
+  'checkPut',
   'ticketClosed',
 ]);
